@@ -1,0 +1,165 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.nio.file.FileSystems;
+import java.nio.file.Path;
+import java.nio.file.PathMatcher;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.PatternSyntaxException;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+@Command(
+        name = "crop",
+        description = "Set the frames of photos in a format, and how the photos are held.",
+        footer = "Tilt, turn and mirror belong to the photo: all its formats follow.")
+final class CropCommand extends ShootCommand {
+    @Option(names = "--format", required = true, paramLabel = "NAME", description = "The format to set.")
+    @SuppressWarnings("NullAway.Init")
+    private String formatName;
+
+    @Option(names = "--photo", paramLabel = "GLOB", description = "Only photos whose file or path matches; else all.")
+    private List<String> globs = new ArrayList<>();
+
+    @Option(names = "--tilt", paramLabel = "DEG", description = "Fine rotation, -45 to 45, positive = clockwise.")
+    private @Nullable Double tilt;
+
+    @Option(names = "--turn", paramLabel = "DEG", description = "0, 90, 180 or 270 clockwise, from as shot.")
+    private @Nullable Integer turn;
+
+    @Option(names = "--mirror", arity = "1", paramLabel = "true|false", description = "Left and right exchanged.")
+    private @Nullable Boolean mirror;
+
+    @Option(names = "--centre", paramLabel = "X,Y", description = "Fractions of the upright width and height.")
+    private @Nullable String centreText;
+
+    @Option(names = "--size", paramLabel = "S", description = "Relative to the largest frame that fits, up to 1.")
+    private @Nullable Double size;
+
+    @Option(names = "--clear", description = "Derive the frame again; done before the other changes.")
+    private boolean clear;
+
+    @Override
+    boolean run(Shoot shoot, Rows rows) throws IOException {
+        Point centre = checked();
+        Format format = format(shoot, formatName);
+        List<Photo> chosen = chosen(shoot);
+        requireEditing(shoot);
+        List<FramingChange> changes = chosen.stream()
+                .filter(Photo::isReadable)
+                .map(photo -> new FramingChange(
+                        photo.id(), shoot.framing(photo), changed(shoot.framing(photo), photo, format, centre)))
+                .toList();
+        shoot.apply(new Edit("edit.crop", changes, null));
+        chosen.forEach(photo -> CropRow.add(rows, shoot, photo, format));
+        return sayUnreadable(chosen);
+    }
+
+    /** Checks all values before anything is changed; gives the centre, if there is one. */
+    private @Nullable Point checked() {
+        if (tilt == null && turn == null && mirror == null && centreText == null && size == null && !clear) {
+            throw wrong("Say what to set: --tilt, --turn, --mirror, --centre, --size or --clear");
+        }
+        if (tilt != null && !(Math.abs(tilt) <= Tilt.LIMIT)) {
+            throw wrong("--tilt is from -45 to 45 degrees, not " + tilt);
+        }
+        if (turn != null && (turn < 0 || turn > 270 || turn % 90 != 0)) {
+            throw wrong("--turn is 0, 90, 180 or 270, not " + turn);
+        }
+        if (size != null && !(size > 0 && size <= 1)) {
+            throw wrong("--size is above 0 and at most 1, not " + size);
+        }
+        return centreText == null ? null : parsedCentre(centreText);
+    }
+
+    private Point parsedCentre(String text) {
+        String[] parts = text.split(",", -1);
+        try {
+            if (parts.length == 2) {
+                Point point = new Point(Double.parseDouble(parts[0].strip()), Double.parseDouble(parts[1].strip()));
+                if (Math.min(point.x(), point.y()) >= 0 && Math.max(point.x(), point.y()) <= 1) {
+                    return point;
+                }
+            }
+        } catch (NumberFormatException notNumbers) {
+            // said below, with the other wrong forms
+        }
+        throw wrong("--centre is X,Y with both from 0 to 1, such as 0.5,0.4, not “" + text + "”");
+    }
+
+    private List<Photo> chosen(Shoot shoot) {
+        if (globs.isEmpty()) {
+            return shoot.photos();
+        }
+        Set<Photo> chosen = new LinkedHashSet<>();
+        for (String glob : globs) {
+            List<Photo> matching = matching(shoot, glob);
+            if (matching.isEmpty()) {
+                throw wrong("No photo matches “" + glob + "”; there are: " + names(shoot.photos()));
+            }
+            chosen.addAll(matching);
+        }
+        return List.copyOf(chosen);
+    }
+
+    private List<Photo> matching(Shoot shoot, String glob) {
+        try {
+            PathMatcher matcher = FileSystems.getDefault().getPathMatcher("glob:" + glob);
+            return shoot.photos().stream()
+                    .filter(photo -> photo.file().equals(glob)
+                            || matcher.matches(Path.of(photo.file()))
+                            || matcher.matches(Path.of(photo.name())))
+                    .toList();
+        } catch (PatternSyntaxException malformed) {
+            throw wrong("“" + glob + "” is not a pattern: " + malformed.getDescription());
+        }
+    }
+
+    private Framing changed(Framing framing, Photo photo, Format format, @Nullable Point centre) {
+        Framing held = (clear ? framing.cleared(format) : framing).with(pose(framing.pose()));
+        if (centre == null && size == null) {
+            return held;
+        }
+        PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), held.pose());
+        Frame frame = Derivation.frame(space.asShot(), held, format);
+        if (size != null) {
+            frame = Frame.around(frame.centre(), 1, 1).reshaped(frame.aspect());
+            double factor = nexa.core.fit.Fit.largestScale(space.outline(), frame.width(), frame.height());
+            frame = frame.scaled(size * factor);
+        }
+        if (centre != null) {
+            Point upright = new Point(
+                    centre.x() * space.upright().width(),
+                    centre.y() * space.upright().height());
+            frame = Frame.around(space.toLevel(upright), frame.width(), frame.height());
+        }
+        return held.with(format, new Crop(space.toAsShot(frame), false));
+    }
+
+    private Pose pose(Pose before) {
+        Turn turned = new Turn(
+                turn == null ? before.turn().quarterTurns() : turn / 90,
+                mirror == null ? before.turn().mirrored() : mirror);
+        boolean flipped = turned.mirrored() != before.turn().mirrored();
+        Tilt kept = flipped ? before.tilt().negated() : before.tilt();
+        return new Pose(turned, tilt == null ? kept : new Tilt(tilt));
+    }
+}

@@ -1,0 +1,111 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import nexa.core.brief.Format;
+import nexa.imaging.deliver.FileSettings;
+import nexa.imaging.deliver.FileType;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.handover.Delivery;
+import nexa.shoot.handover.Handover;
+import nexa.shoot.handover.HandoverPlan;
+import nexa.shoot.handover.HandoverRequest;
+import nexa.shoot.handover.Outcome;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+@Command(name = "handover", description = "Render formats to files. Files that exist are never written over.")
+final class HandoverCommand extends ShootCommand {
+    @Option(names = "--out", required = true, paramLabel = "DIR", description = "The folder to write to.")
+    @SuppressWarnings("NullAway.Init")
+    private Path out;
+
+    @Option(names = "--format", paramLabel = "NAME", description = "Only this format; may be given several times.")
+    private List<String> names = new ArrayList<>();
+
+    @Option(names = "--long-edge", paramLabel = "N", description = "At most N pixels on the long edge.")
+    private @Nullable Integer longEdge;
+
+    @Option(names = "--type", paramLabel = "jpeg|png|tiff", description = "File type, default jpeg.")
+    private String type = "jpeg";
+
+    @Option(names = "--quality", paramLabel = "Q", description = "JPEG quality, 1 to 100, default 92.")
+    private int quality = FileSettings.DEFAULT.quality();
+
+    @Override
+    boolean run(Shoot shoot, Rows rows) throws IOException {
+        HandoverPlan plan = HandoverPlan.of(shoot, request(shoot));
+        Map<Delivery, Outcome> outcomes = new HashMap<>();
+        for (Outcome outcome : new Handover(plan, told -> {}, () -> false).run(shoot)) {
+            outcomes.put(delivery(outcome), outcome);
+        }
+        plan.deliveries().forEach(delivery -> add(rows, delivery, outcomes.get(delivery)));
+        for (Photo photo : plan.unreadable()) {
+            plan.request().formats().forEach(format -> addUnreadable(rows, photo, format));
+        }
+        boolean allWritten = outcomes.values().stream().allMatch(Outcome.Written.class::isInstance);
+        return sayUnreadable(plan.unreadable()) && allWritten;
+    }
+
+    private HandoverRequest request(Shoot shoot) {
+        List<Format> formats = formats(shoot, names);
+        if (formats.isEmpty()) {
+            throw wrong("The brief is empty, so there is nothing to hand over; add a format with: "
+                    + "nexa formats FOLDER --add NAME=4:5");
+        }
+        if (longEdge != null && longEdge < 1) {
+            throw wrong("--long-edge is at least 1 pixel, not " + longEdge);
+        }
+        FileType fileType =
+                FileType.named(type).orElseThrow(() -> wrong("--type is jpeg, png or tiff, not “" + type + "”"));
+        if (quality < 1 || quality > 100) {
+            throw wrong("--quality is from 1 to 100, not " + quality);
+        }
+        return new HandoverRequest(
+                out.toAbsolutePath().normalize(),
+                formats,
+                longEdge == null ? 0 : longEdge,
+                new FileSettings(fileType, quality));
+    }
+
+    private static Delivery delivery(Outcome outcome) {
+        return switch (outcome) {
+            case Outcome.Written(Delivery delivery) -> delivery;
+            case Outcome.Failed(Delivery delivery, String reason) -> delivery;
+        };
+    }
+
+    private static void add(Rows rows, Delivery delivery, @Nullable Outcome outcome) {
+        String reason =
+                switch (outcome) {
+                    case null -> "not begun";
+                    case Outcome.Written written -> null;
+                    case Outcome.Failed failed -> failed.reason();
+                };
+        rows.add()
+                .with("photo", delivery.photo().file())
+                .with("format", delivery.format().name())
+                .with("output", reason == null ? delivery.output().toString() : null)
+                .with("width", delivery.size().width())
+                .with("height", delivery.size().height())
+                .with("state", reason == null ? "ok" : "failed")
+                .with("reason", reason);
+    }
+
+    private static void addUnreadable(Rows rows, Photo photo, Format format) {
+        rows.add()
+                .with("photo", photo.file())
+                .with("format", format.name())
+                .with("output", null)
+                .with("width", null)
+                .with("height", null)
+                .with("state", "failed")
+                .with("reason", photo.trouble().orElseThrow().text());
+    }
+}

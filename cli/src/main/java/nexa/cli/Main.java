@@ -1,0 +1,68 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import org.slf4j.LoggerFactory;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.ParameterException;
+
+/** Starts a command, or the window if none is given. */
+@Command(
+        name = "nexa",
+        description = "Crops whole shoots: every format of the brief, every photo, consistent and non-destructive.",
+        mixinStandardHelpOptions = true,
+        version = "Nexa 0.1.0",
+        subcommands = {
+            WindowCommands.Open.class,
+            WindowCommands.Demo.class,
+            WindowCommands.Tour.class,
+            PhotosCommand.class,
+            FormatsCommand.class,
+            CropCommand.class,
+            CropsCommand.class,
+            HandoverCommand.class
+        })
+public final class Main implements Runnable {
+    @Override
+    public void run() {
+        WindowCommands.start();
+    }
+
+    public static void main(String[] arguments) {
+        System.exit(run(utf8(System.out), utf8(System.err), arguments));
+    }
+
+    private static PrintStream utf8(PrintStream stream) {
+        return new PrintStream(stream, true, StandardCharsets.UTF_8);
+    }
+
+    /** Runs one command line and gives its exit code; for tests and {@link #main}. */
+    static int run(PrintStream out, PrintStream err, String... arguments) {
+        CommandLine line = new CommandLine(new Main());
+        line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
+        line.setErr(new java.io.PrintWriter(err, true, StandardCharsets.UTF_8));
+        line.setCaseInsensitiveEnumValuesAllowed(true);
+        line.setParameterExceptionHandler(Main::wrongUsage);
+        line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
+        return line.execute(arguments);
+    }
+
+    private static int wrongUsage(ParameterException wrong, String[] arguments) {
+        CommandLine command = wrong.getCommandLine();
+        command.getErr().println(wrong.getMessage());
+        command.getErr().println("See: " + command.getCommandSpec().qualifiedName() + " --help");
+        return ExitCode.WRONG_USAGE;
+    }
+
+    private static int failed(Exception failure, CommandLine command) {
+        if (failure instanceof IOException expected && expected.getMessage() != null) {
+            command.getErr().println(expected.getMessage());
+        } else {
+            command.getErr().println("Nexa failed at this: " + failure + ". Details are in its log.");
+            LoggerFactory.getLogger(Main.class).error("A command failed", failure);
+        }
+        return ExitCode.SOME_FAILED;
+    }
+}

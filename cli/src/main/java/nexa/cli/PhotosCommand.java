@@ -1,0 +1,31 @@
+package nexa.cli;
+
+import java.util.Locale;
+import java.util.Optional;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.file.Trouble;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import picocli.CommandLine.Command;
+
+@Command(name = "photos", description = "List a shoot's photos.")
+final class PhotosCommand extends ShootCommand {
+    @Override
+    boolean run(Shoot shoot, Rows rows) {
+        for (Photo photo : shoot.photos()) {
+            Optional<PixelSize> size = shoot.space(photo).map(PhotoSpace::upright);
+            rows.add()
+                    .with("file", photo.file())
+                    .with("width", size.map(PixelSize::width).orElse(null))
+                    .with("height", size.map(PixelSize::height).orElse(null))
+                    .with(
+                            "orientation",
+                            size.map(s -> s.orientation().name().toLowerCase(Locale.ROOT))
+                                    .orElse(null))
+                    .with("state", size.isPresent() ? "ok" : "unreadable")
+                    .with("reason", photo.trouble().map(Trouble::text).orElse(null));
+        }
+        return shoot.photos().stream().allMatch(Photo::isReadable);
+    }
+}

@@ -1,0 +1,87 @@
+package nexa.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import nexa.core.geometry.Point;
+import org.jspecify.annotations.Nullable;
+
+/** What a command prints: objects with the same fields in the same order. */
+final class Rows {
+    private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    private final List<Map<String, @Nullable Object>> rows = new ArrayList<>();
+
+    /** Starts a row. */
+    Row add() {
+        Map<String, @Nullable Object> row = new LinkedHashMap<>();
+        rows.add(row);
+        return new Row(row);
+    }
+
+    /** One row; points become {@code [x, y]}. */
+    record Row(Map<String, @Nullable Object> fields) {
+        Row with(String name, @Nullable Object value) {
+            fields.put(name, value);
+            return this;
+        }
+
+        Row with(String name, List<Point> points) {
+            fields.put(name, points.stream().map(p -> List.of(p.x(), p.y())).toList());
+            return this;
+        }
+    }
+
+    void print(PrintWriter out, boolean json) {
+        if (json) {
+            printJson(out);
+        } else {
+            printTable(out);
+        }
+        out.flush();
+    }
+
+    private void printJson(PrintWriter out) {
+        try {
+            out.println(JSON.writeValueAsString(rows));
+        } catch (JsonProcessingException impossible) { // strings, numbers and lists
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private void printTable(PrintWriter out) {
+        if (rows.isEmpty()) {
+            return;
+        }
+        List<List<String>> cells = new ArrayList<>();
+        cells.add(List.copyOf(rows.getFirst().keySet()));
+        rows.forEach(row -> cells.add(row.values().stream().map(Rows::text).toList()));
+        int[] widths = new int[cells.getFirst().size()];
+        for (List<String> row : cells) {
+            for (int column = 0; column < widths.length; column++) {
+                widths[column] = Math.max(widths[column], row.get(column).length());
+            }
+        }
+        cells.forEach(row -> out.println(line(row, widths)));
+    }
+
+    private static String line(List<String> row, int[] widths) {
+        StringBuilder line = new StringBuilder();
+        for (int column = 0; column < widths.length; column++) {
+            String pad = String.join(
+                    "", Collections.nCopies(widths[column] - row.get(column).length() + 2, " "));
+            line.append(row.get(column)).append(pad);
+        }
+        return line.toString().stripTrailing();
+    }
+
+    private static String text(@Nullable Object value) {
+        return value == null ? "" : value instanceof Double d ? "%.4g".formatted(d) : value.toString();
+    }
+}

@@ -1,0 +1,100 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import nexa.core.brief.Format;
+import nexa.shoot.Locations;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** What all commands on a shoot share: the folder, {@code --json}, opening and closing. */
+abstract class ShootCommand implements Callable<Integer> {
+    @Spec
+    @SuppressWarnings("NullAway.Init")
+    private CommandSpec spec;
+
+    @Parameters(paramLabel = "FOLDER", description = "The shoot: a folder of photos.")
+    @SuppressWarnings("NullAway.Init")
+    private Path folder;
+
+    @Option(names = "--json", description = "Print one JSON array of objects.")
+    private boolean json;
+
+    @Option(
+            names = {"-h", "--help"},
+            usageHelp = true,
+            description = "Show this help.")
+    private boolean help;
+
+    @Override
+    public final Integer call() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            throw wrong(Files.exists(folder) ? folder + " is not a folder" : "There is no folder " + folder);
+        }
+        try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser())) {
+            Rows rows = new Rows();
+            boolean allWell = run(shoot, rows);
+            rows.print(spec.commandLine().getOut(), json);
+            return ExitCode.of(allWell);
+        }
+    }
+
+    /** Does the command's work; false if some photos failed. */
+    abstract boolean run(Shoot shoot, Rows rows) throws IOException;
+
+    final ParameterException wrong(String message) {
+        return new ParameterException(spec.commandLine(), message);
+    }
+
+    final void say(String message) {
+        spec.commandLine().getErr().println(message);
+    }
+
+    final Format format(Shoot shoot, String name) {
+        return shoot.brief().find(name).orElseThrow(() -> unknownFormat(shoot, name));
+    }
+
+    private ParameterException unknownFormat(Shoot shoot, String name) {
+        String there = shoot.brief().formats().isEmpty()
+                ? "the brief is empty; add one with: nexa formats FOLDER --add NAME=4:5"
+                : "the brief has: " + shoot.brief().names();
+        return wrong("There is no format “" + name + "”; " + there);
+    }
+
+    /** The named formats, all if none is named. */
+    final List<Format> formats(Shoot shoot, List<String> names) {
+        return names.isEmpty()
+                ? shoot.brief().formats()
+                : names.stream().map(name -> format(shoot, name)).distinct().toList();
+    }
+
+    final void requireEditing(Shoot shoot) throws IOException {
+        if (!shoot.mayEdit()) {
+            throw new IOException("Another Nexa has this shoot open; close it there, or make the change there");
+        }
+    }
+
+    /** Says which photos can't be read; true if there are none. */
+    final boolean sayUnreadable(List<Photo> photos) {
+        List<Photo> unreadable =
+                photos.stream().filter(photo -> !photo.isReadable()).toList();
+        unreadable.forEach(
+                photo -> say(photo.file() + ": " + photo.trouble().orElseThrow().text()));
+        return unreadable.isEmpty();
+    }
+
+    static String names(List<Photo> photos) {
+        int shown = 12;
+        String list = photos.stream().limit(shown).map(Photo::file).collect(Collectors.joining(", "));
+        return photos.size() > shown ? list + " and " + (photos.size() - shown) + " more" : list;
+    }
+}

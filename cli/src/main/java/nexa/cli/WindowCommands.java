@@ -1,0 +1,61 @@
+package nexa.cli;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import nexa.desktop.Desktop;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** The commands that show a window; the only place in this module that knows the desktop. */
+final class WindowCommands {
+    private WindowCommands() {}
+
+    static void start() {
+        Desktop.start();
+    }
+
+    @Command(name = "open", description = "Open a shoot in the window.", mixinStandardHelpOptions = true)
+    static final class Open implements Runnable {
+        @Parameters(paramLabel = "FOLDER", description = "The shoot: a folder of photos.")
+        @SuppressWarnings("NullAway.Init")
+        private Path folder;
+
+        @Override
+        public void run() {
+            Desktop.open(folder.toAbsolutePath());
+        }
+    }
+
+    @Command(
+            name = "demo",
+            description = "Open a fresh copy of the demo shoot in the window.",
+            mixinStandardHelpOptions = true)
+    static final class Demo implements Callable<Integer> {
+        @Override
+        public Integer call() throws Exception {
+            Desktop.demo();
+            return ExitCode.OK;
+        }
+    }
+
+    @Command(
+            name = "tour",
+            description = "Walk through every main view without a display and write a picture of each.",
+            mixinStandardHelpOptions = true)
+    static final class Tour implements Callable<Integer> {
+        @Option(names = "--out", required = true, paramLabel = "DIR", description = "The folder for the pictures.")
+        @SuppressWarnings("NullAway.Init")
+        private Path out;
+
+        @Option(names = "--shoot", paramLabel = "FOLDER", description = "A shoot of yours; else the demo shoot.")
+        private @Nullable Path shoot;
+
+        @Override
+        public Integer call() throws Exception {
+            Desktop.tour(out.toAbsolutePath(), shoot == null ? null : shoot.toAbsolutePath());
+            return ExitCode.OK;
+        }
+    }
+}

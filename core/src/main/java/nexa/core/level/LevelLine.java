@@ -1,0 +1,35 @@
+package nexa.core.level;
+
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+
+/**
+ * A line drawn along something that ought to be horizontal or vertical. Its ends are in upright pixels.
+ *
+ * @throws IllegalArgumentException if the ends are the same point, which has no direction
+ */
+public record LevelLine(Point from, Point to) {
+    public LevelLine {
+        if (from.distance(to) == 0) {
+            throw new IllegalArgumentException("A level line needs two different points");
+        }
+    }
+
+    /** How far the line leans from the nearer of horizontal and vertical: degrees in (-45, 45], positive = clockwise. */
+    public double lean() {
+        double degrees = to.minus(from).degrees();
+        double beyond = degrees - 90 * Math.floor(degrees / 90); // 0 to 90
+        return beyond > 45 ? beyond - 90 : beyond;
+    }
+
+    /** Whether {@link #lean} is measured from the vertical. */
+    public boolean isPlumb() {
+        Point along = to.minus(from);
+        return Math.abs(along.y()) > Math.abs(along.x());
+    }
+
+    /** The photo's tilt, counted from upright, that makes this line level or plumb. */
+    public Tilt tilt() {
+        return new Tilt(-lean());
+    }
+}

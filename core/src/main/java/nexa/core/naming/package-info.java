@@ -1,0 +1,7 @@
+/**
+ * Names of delivered files.
+ */
+@NullMarked
+package nexa.core.naming;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,63 @@
+package nexa.core.overlay;
+
+import java.util.ArrayList;
+import java.util.List;
+import nexa.core.geometry.Point;
+import nexa.core.overlay.Stroke.Segment;
+
+/** The overlays made of straight lines. */
+final class Lines {
+    /** Cells of the grid across the frame's short side. */
+    private static final int CELLS = 6;
+
+    private Lines() {}
+
+    /** Upright and level lines at the given fractions. */
+    static List<Stroke> parallels(double... fractions) {
+        List<Stroke> lines = new ArrayList<>();
+        for (double at : fractions) {
+            lines.add(upright(at));
+            lines.add(across(at));
+        }
+        return lines;
+    }
+
+    /** Square cells, laid out from the middle of the frame. */
+    static List<Stroke> squares(double aspect) {
+        double cell = Math.min(aspect, 1) / CELLS; // in frame heights
+        List<Stroke> lines = new ArrayList<>(List.of(upright(0.5), across(0.5)));
+        for (double off = cell / aspect; off < 0.5 - 1e-9; off += cell / aspect) {
+            lines.addAll(List.of(upright(0.5 - off), upright(0.5 + off)));
+        }
+        for (double off = cell; off < 0.5 - 1e-9; off += cell) {
+            lines.addAll(List.of(across(0.5 - off), across(0.5 + off)));
+        }
+        return lines;
+    }
+
+    /** From each corner at 45° in the picture, until a side is met. */
+    static List<Stroke> bisectors(double aspect) {
+        double run = Math.min(aspect, 1);
+        double x = run / aspect;
+        double y = run;
+        return List.of(line(0, 0, x, y), line(1, 0, 1 - x, y), line(0, 1, x, 1 - y), line(1, 1, 1 - x, 1 - y));
+    }
+
+    /** The falling diagonal and, from the other two corners, the perpendiculars on it (perpendicular in the picture). */
+    static List<Stroke> triangles(double aspect) {
+        double foot = aspect * aspect / (aspect * aspect + 1);
+        return List.of(line(0, 0, 1, 1), line(1, 0, foot, foot), line(0, 1, 1 - foot, 1 - foot));
+    }
+
+    private static Stroke upright(double x) {
+        return line(x, 0, x, 1);
+    }
+
+    private static Stroke across(double y) {
+        return line(0, y, 1, y);
+    }
+
+    private static Stroke line(double x1, double y1, double x2, double y2) {
+        return new Segment(new Point(x1, y1), new Point(x2, y2));
+    }
+}

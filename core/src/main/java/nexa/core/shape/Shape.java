@@ -1,0 +1,82 @@
+package nexa.core.shape;
+
+import java.math.BigDecimal;
+import java.util.Locale;
+import java.util.regex.Matcher;
+
+/** An aspect ratio, or the freedom from one. */
+public sealed interface Shape {
+
+    /** Any ratio; each frame keeps its own. */
+    record Free() implements Shape {}
+
+    /** The upright photo's own ratio. */
+    record AsPhoto() implements Shape {}
+
+    /**
+     * Width to height, reduced: {@code 6:4} equals {@code 3:2}.
+     *
+     * @throws IllegalArgumentException if a side is below 1 or the ratio is beyond {@link #EXTREME}
+     */
+    record Ratio(long width, long height) implements Shape {
+        /** No paper, screen or banner is longer than 100:1. */
+        public static final int EXTREME = 100;
+
+        public Ratio {
+            if (width < 1 || height < 1) {
+                throw new IllegalArgumentException("A ratio has positive sides, not " + width + ":" + height);
+            }
+            if (Math.max(width, height) / Math.min(width, height) > EXTREME) {
+                throw new IllegalArgumentException("A ratio is at most " + EXTREME + ":1, not " + width + ":" + height);
+            }
+            long divisor = gcd(width, height);
+            width /= divisor;
+            height /= divisor;
+        }
+
+        public double aspect() {
+            return (double) width / height;
+        }
+
+        public Ratio turned() {
+            return new Ratio(height, width);
+        }
+
+        private static long gcd(long a, long b) {
+            return b == 0 ? a : gcd(b, a % b);
+        }
+    }
+
+    Shape FREE = new Free();
+    Shape AS_PHOTO = new AsPhoto();
+
+    /**
+     * Reads {@code 4:5}, {@code 4x5}, {@code 8.5:11}, {@code 1.91:1}, {@code free} or {@code as photo}.
+     *
+     * @throws IllegalArgumentException with words for the user if the text is none of these
+     */
+    static Shape parse(String text) {
+        String trimmed = text.strip().toLowerCase(Locale.ROOT);
+        if (trimmed.equals("free")) {
+            return FREE;
+        }
+        if (trimmed.matches("as[ -]photo")) {
+            return AS_PHOTO;
+        }
+        Matcher sides = Sides.PATTERN.matcher(trimmed);
+        if (!sides.matches()) {
+            throw new IllegalArgumentException("“" + text.strip()
+                    + "” is not a shape: write width:height such as 4:5 or 1.91:1, “free” or “as photo”");
+        }
+        return Sides.ratio(new BigDecimal(sides.group(1)), new BigDecimal(sides.group(2)));
+    }
+
+    /** The text that {@link #parse} reads back. */
+    default String text() {
+        return switch (this) {
+            case Free() -> "free";
+            case AsPhoto() -> "as photo";
+            case Ratio(long width, long height) -> width + ":" + height;
+        };
+    }
+}

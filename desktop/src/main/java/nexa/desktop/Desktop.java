@@ -1,0 +1,70 @@
+package nexa.desktop;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.concurrent.CountDownLatch;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import nexa.shoot.Locations;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Starts the window. Each method returns when the window is closed. */
+public final class Desktop {
+    private static final Logger LOG = LoggerFactory.getLogger(Desktop.class);
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+
+    private Desktop() {}
+
+    /** With the first-start screen. */
+    public static void start() {
+        run(window -> {});
+    }
+
+    public static void open(Path folder) {
+        run(window -> window.open(folder));
+    }
+
+    /** With a fresh copy of the demo shoot. */
+    public static void demo() {
+        run(MainWindow::openDemo);
+    }
+
+    /**
+     * Walks through the main views without a display and writes a picture of each.
+     *
+     * @param shoot the user's own, which is only looked at; null = the demo shoot
+     * @throws IOException if the folder can't be opened or the pictures can't be written
+     */
+    public static void tour(Path out, @Nullable Path shoot) throws IOException {
+        System.setProperty("glass.platform", "Headless");
+        System.setProperty("prism.order", "sw");
+        Tour.run(out, shoot);
+    }
+
+    private static void run(Consumer<MainWindow> then) {
+        CountDownLatch closed = new CountDownLatch(1);
+        Platform.startup(() -> {
+            Thread.currentThread().setUncaughtExceptionHandler((thread, bug) -> LOG.error("On {}", thread, bug));
+            Theme.install();
+            Stage stage = new Stage();
+            MainWindow window = new MainWindow(stage, Locations.ofThisUser(), WIDTH, HEIGHT);
+            stage.showingProperty().subscribe((before, now) -> {
+                if (before && !now) {
+                    closed.countDown();
+                }
+            });
+            window.show();
+            then.accept(window);
+        });
+        try {
+            closed.await();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+        Platform.exit();
+    }
+}

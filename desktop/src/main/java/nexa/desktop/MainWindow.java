@@ -1,0 +1,221 @@
+package nexa.desktop;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.StackPane;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.Stage;
+import nexa.desktop.paint.Surround;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.HandoverModel;
+import nexa.desktop.session.Session;
+import nexa.desktop.view.FirstStartView;
+import nexa.desktop.view.HeaderView;
+import nexa.desktop.words.Words;
+import nexa.shoot.DemoShoot;
+import nexa.shoot.Locations;
+import nexa.shoot.Shoot;
+import nexa.shoot.preview.PreviewCache;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Nexa's window: the first-start screen, or an open shoot. Puts all parts together and owns their threads. */
+public final class MainWindow implements AutoCloseable, HeaderView.Actions {
+    private static final Logger LOG = LoggerFactory.getLogger(MainWindow.class);
+
+    private final Stage stage;
+    private final Locations locations;
+    private final StackPane root = new StackPane();
+    private final Executor fx = Platform::runLater;
+    private final ExecutorService work = Executors.newCachedThreadPool(
+            Thread.ofPlatform().name("nexa-work-", 0).daemon().factory());
+    private final PhotoLoader loader;
+    private final FirstStartView firstStart = new FirstStartView(this::openAnother, this::openDemo);
+    private Surround surround = Surround.LIGHT;
+    private Optional<ShootScreen> screen = Optional.empty();
+    private Optional<Session> session = Optional.empty();
+
+    /** To be made on the interface's thread. */
+    public MainWindow(Stage stage, Locations locations, double width, double height) {
+        this.stage = stage;
+        this.locations = locations;
+        this.loader = new PhotoLoader(new PreviewCache(locations.cache().resolve("previews")));
+        Scene scene = new Scene(root, width, height);
+        scene.getStylesheets().add(Theme.stylesheet());
+        root.getStyleClass().addAll("nexa", surround.styleClass());
+        root.getChildren().add(firstStart);
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        scene.setOnDragOver(this::draggedOver);
+        scene.setOnDragDropped(this::dropped);
+        stage.setTitle(Words.of("app.name"));
+        stage.setScene(scene);
+        stage.setMinWidth(900);
+        stage.setMinHeight(600);
+        stage.setOnHidden(event -> close());
+    }
+
+    public void show() {
+        stage.show();
+    }
+
+    public Scene scene() {
+        return stage.getScene();
+    }
+
+    /** The open shoot; empty on the first-start screen. */
+    public Optional<Session> session() {
+        return session;
+    }
+
+    PhotoLoader loader() {
+        return loader;
+    }
+
+    /** Opens a shoot in place of what is shown; completes on the interface's thread, also when it failed. */
+    public CompletableFuture<Void> open(Path folder) {
+        showFirstStart();
+        firstStart.showOpening(
+                folder.getFileName() == null
+                        ? folder.toString()
+                        : folder.getFileName().toString());
+        return CompletableFuture.supplyAsync(() -> opened(folder), work)
+                .thenAcceptAsync(this::showShoot, fx)
+                .exceptionallyAsync(failed -> showFailure(folder, failed), fx);
+    }
+
+    private Shoot opened(Path folder) {
+        try {
+            return Shoot.open(folder, locations);
+        } catch (IOException failed) {
+            throw new CompletionException(failed);
+        }
+    }
+
+    private Void showFailure(Path folder, Throwable failed) {
+        Throwable cause = failed instanceof CompletionException wrapped && wrapped.getCause() != null
+                ? wrapped.getCause()
+                : failed;
+        LOG.warn("{} can't be opened", folder, cause);
+        firstStart.showFailure(String.valueOf(cause.getMessage()));
+        return null;
+    }
+
+    private void showShoot(Shoot shoot) {
+        Session opened = new Session(shoot);
+        ShootScreen shown = new ShootScreen(opened, loader, new HandoverModel(shoot, work, fx), fx, this);
+        session = Optional.of(opened);
+        screen = Optional.of(shown);
+        root.getChildren().setAll(shown);
+        stage.setTitle(shoot.name() + " – " + Words.of("app.name"));
+        shown.requestFocus();
+    }
+
+    private void showFirstStart() {
+        closeShoot();
+        root.getChildren().setAll(firstStart);
+        stage.setTitle(Words.of("app.name"));
+    }
+
+    private void closeShoot() {
+        screen.ifPresent(ShootScreen::dispose);
+        session.ifPresent(open -> {
+            try {
+                open.shoot().close();
+            } catch (IOException unsaved) {
+                LOG.error("{} was not stored wholly", open.shoot().folder(), unsaved);
+            }
+        });
+        screen = Optional.empty();
+        session = Optional.empty();
+    }
+
+    @Override
+    public void openAnother() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle(Words.of("start.choose"));
+        File picked = chooser.showDialog(stage);
+        if (picked != null) {
+            open(picked.toPath());
+        }
+    }
+
+    /** Opens a fresh copy of the demo shoot. */
+    public CompletableFuture<Void> openDemo() {
+        firstStart.showOpening(DemoShoot.NAME);
+        return CompletableFuture.supplyAsync(MainWindow::demoCopy, work)
+                .thenComposeAsync(this::open, fx)
+                .exceptionallyAsync(failed -> showFailure(Path.of(DemoShoot.NAME), failed), fx);
+    }
+
+    private static Path demoCopy() {
+        try {
+            return DemoShoot.freshCopy();
+        } catch (IOException failed) {
+            throw new CompletionException(failed);
+        }
+    }
+
+    @Override
+    public void nextSurround() {
+        root.getStyleClass().remove(surround.styleClass());
+        surround = surround.next();
+        root.getStyleClass().add(surround.styleClass());
+    }
+
+    @Override
+    public void showKeys() {
+        screen.ifPresent(ShootScreen::toggleKeys);
+    }
+
+    /** Keys that spell words are the shoot's, unless somebody types into a field. */
+    private void pressed(KeyEvent event) {
+        boolean typing = scene().getFocusOwner() instanceof TextInputControl;
+        if (!typing && screen.filter(shown -> shown.pressed(event)).isPresent()) {
+            event.consume();
+        }
+    }
+
+    private void draggedOver(DragEvent event) {
+        if (droppedFolder(event).isPresent()) {
+            event.acceptTransferModes(TransferMode.COPY_OR_MOVE);
+        }
+        event.consume();
+    }
+
+    private void dropped(DragEvent event) {
+        Optional<Path> folder = droppedFolder(event);
+        folder.ifPresent(this::open);
+        event.setDropCompleted(folder.isPresent());
+        event.consume();
+    }
+
+    /** The dropped folder, or the folder of a dropped photo. */
+    private static Optional<Path> droppedFolder(DragEvent event) {
+        List<File> files = event.getDragboard().getFiles();
+        return files.isEmpty()
+                ? Optional.empty()
+                : Optional.of(files.getFirst().toPath()).map(p -> Files.isDirectory(p) ? p : p.getParent());
+    }
+
+    @Override
+    public void close() {
+        closeShoot();
+        loader.close();
+        work.shutdown();
+    }
+}

@@ -1,0 +1,185 @@
+package nexa.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+import nexa.core.geometry.Frame;
+import nexa.core.overlay.Overlay;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.OverlayChoice;
+import nexa.desktop.session.Session;
+import nexa.shoot.DemoShoot;
+import nexa.shoot.Locations;
+import org.jspecify.annotations.Nullable;
+
+/** Shows the real window view by view and writes a picture of each. */
+final class Tour {
+    private static final double WIDTH = 1280;
+    private static final double HEIGHT = 800;
+    private static final long LONGEST_WAIT_SECONDS = 120;
+
+    private final Path out;
+    private final MainWindow window;
+    private int pictures;
+
+    private Tour(Path out, MainWindow window) {
+        this.out = out;
+        this.window = window;
+    }
+
+    static void run(Path out, @Nullable Path shoot) throws IOException {
+        Files.createDirectories(out);
+        Path folder = shoot == null ? DemoShoot.freshCopy() : shoot;
+        Platform.startup(Theme::install);
+        Tour tour = new Tour(out, onFx(() -> new MainWindow(new Stage(), Locations.ofThisUser(), WIDTH, HEIGHT)));
+        try {
+            onFx(() -> {
+                tour.window.show();
+                return null;
+            });
+            tour.picture("first-start");
+            tour.openAndWait(folder);
+            if (shoot == null) {
+                tour.walkDemo();
+            } else {
+                tour.walk();
+            }
+        } finally {
+            onFx(() -> {
+                tour.window.close();
+                return null;
+            });
+            Platform.exit();
+        }
+    }
+
+    private void openAndWait(Path folder) throws IOException {
+        onFx(() -> window.open(folder)).join();
+        if (onFx(() -> window.session().isEmpty())) {
+            throw new IOException(folder + " can't be opened as a shoot");
+        }
+    }
+
+    /** A shoot of the user's: nothing is changed. */
+    private void walk() throws IOException {
+        show("wall", s -> s.viewProperty().set(MainView.WALL));
+        show("bench", s -> s.viewProperty().set(MainView.BENCH));
+        show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
+        onFx(() -> {
+            window.session().orElseThrow().viewProperty().set(MainView.WALL);
+            window.showKeys();
+            return null;
+        });
+        picture("keys");
+    }
+
+    /** The demo's copy is framed a little first, so that there is something to see. */
+    private void walkDemo() throws IOException {
+        show("wall-derived", s -> s.viewProperty().set(MainView.WALL));
+        show("bench", s -> {
+            s.viewProperty().set(MainView.BENCH);
+            choose(s, "kiln_0201.jpg");
+            s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
+            Frame frame = s.frame().orElseThrow();
+            s.preview(s.placed(frame.scaled(0.86).movedBy(new nexa.core.geometry.Point(-0.055, 0.01))));
+            s.commit("edit.frame");
+        });
+        show("bench-vertical-spiral", s -> {
+            choose(s, "kiln_0206.jpg");
+            s.tiltBy(-2.1);
+            s.overlayProperty().set(OverlayChoice.of(Overlay.GOLDEN_SPIRAL));
+        });
+        for (int i = 0; i < 6; i++) {
+            onFx(() -> {
+                window.session().orElseThrow().checkAndNext();
+                return null;
+            });
+        }
+        show("wall", s -> s.viewProperty().set(MainView.WALL));
+        onFx(() -> {
+            window.showKeys();
+            return null;
+        });
+        picture("keys");
+        onFx(() -> {
+            window.showKeys();
+            return null;
+        });
+        show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
+    }
+
+    private static void choose(Session session, String file) {
+        session.shoot().photos().stream()
+                .filter(photo -> photo.file().equals(file))
+                .findFirst()
+                .ifPresent(session::choose);
+    }
+
+    private void show(String name, Consumer<Session> step) throws IOException {
+        onFx(() -> {
+            step.accept(window.session().orElseThrow());
+            return null;
+        });
+        picture(name);
+    }
+
+    /** Waits until every requested preview is there and drawn, then takes the picture. */
+    private void picture(String name) throws IOException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
+        int calm = 0;
+        while (calm < 3 && System.nanoTime() < end) {
+            calm = onFx(() -> {
+                        window.scene().getRoot().applyCss();
+                        window.scene().getRoot().layout();
+                        return window.loader().isIdle();
+                    })
+                    ? calm + 1
+                    : 0;
+            pause();
+        }
+        BufferedImage picture = onFx(() -> pixels(window.scene()));
+        Path file = out.resolve("%02d-%s.png".formatted(++pictures, name));
+        ImageIO.write(picture, "png", file.toFile());
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(40); // one or two pulses
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static BufferedImage pixels(Scene scene) {
+        WritableImage image = scene.snapshot(null);
+        int width = (int) image.getWidth();
+        int height = (int) image.getHeight();
+        int[] argb = new int[width * height];
+        image.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), argb, 0, width);
+        BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        picture.setRGB(0, 0, width, height, argb, 0, width);
+        return picture;
+    }
+
+    private static <T extends @Nullable Object> T onFx(Callable<T> action) {
+        FutureTask<T> task = new FutureTask<>(action);
+        Platform.runLater(task);
+        try {
+            return task.get();
+        } catch (InterruptedException | ExecutionException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+}

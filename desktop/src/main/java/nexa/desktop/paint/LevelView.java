@@ -1,0 +1,47 @@
+package nexa.desktop.paint;
+
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+
+/**
+ * How level space lies on a canvas.
+ *
+ * @param originX where the photo's centre is, in canvas units
+ * @param scale canvas units per long edge
+ */
+public record LevelView(double originX, double originY, double scale) {
+
+    /** Centred in a box, the whole upright photo visible when it is not tilted. */
+    public static LevelView fitting(double aspect, double x, double y, double width, double height) {
+        double photoWidth = Math.min(1, aspect);
+        double photoHeight = Math.min(1, 1 / aspect);
+        double scale = Math.min(width / photoWidth, height / photoHeight);
+        return new LevelView(x + width / 2, y + height / 2, scale);
+    }
+
+    /** A frame, and nothing but it, fills the box. */
+    public static LevelView filling(Frame frame, double width, double height) {
+        double scale = Math.min(width / frame.width(), height / frame.height());
+        return new LevelView(width / 2 - frame.centreX() * scale, height / 2 - frame.centreY() * scale, scale);
+    }
+
+    public Point toScreen(Point level) {
+        return new Point(originX + level.x() * scale, originY + level.y() * scale);
+    }
+
+    public Point toLevel(double screenX, double screenY) {
+        return new Point((screenX - originX) / scale, (screenY - originY) / scale);
+    }
+
+    /** The frame on the canvas, its sides on whole canvas units so that lines are crisp. */
+    public ScreenBox toScreen(Frame frame) {
+        Point topLeft = toScreen(frame.at(0, 0));
+        Point bottomRight = toScreen(frame.at(1, 1));
+        double left = Math.round(topLeft.x());
+        double top = Math.round(topLeft.y());
+        return new ScreenBox(left, top, Math.round(bottomRight.x()) - left, Math.round(bottomRight.y()) - top);
+    }
+
+    /** A box in canvas units. */
+    public record ScreenBox(double x, double y, double width, double height) {}
+}

@@ -1,0 +1,5 @@
+/** Drawing photos, frames, mats and overlays on a canvas. */
+@NullMarked
+package nexa.desktop.paint;
+
+import org.jspecify.annotations.NullMarked;

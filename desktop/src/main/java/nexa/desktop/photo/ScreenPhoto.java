@@ -1,0 +1,38 @@
+package nexa.desktop.photo;
+
+import java.nio.IntBuffer;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import nexa.imaging.pixels.Raster;
+
+/**
+ * A photo's pixels as shot, ready to be drawn.
+ *
+ * @param brightness mean of all pixels' luma, 0 = black, 1 = white
+ * @param weight bytes held
+ */
+public record ScreenPhoto(Image image, double brightness, long weight) {
+    /** Every so many-th pixel is enough for a mean. */
+    private static final int STRIDE = 61;
+
+    /** May be called on any thread. */
+    public static ScreenPhoto of(Raster raster) {
+        PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(
+                raster.width(), raster.height(), IntBuffer.wrap(raster.argb()), PixelFormat.getIntArgbPreInstance());
+        return new ScreenPhoto(new WritableImage(buffer), brightness(raster), raster.weight());
+    }
+
+    /** Luma of ITU-R BT.709. */
+    private static double brightness(Raster raster) {
+        double sum = 0;
+        int count = 0;
+        for (int i = 0; i < raster.argb().length; i += STRIDE) {
+            int pixel = raster.argb()[i];
+            sum += 0.2126 * (pixel >> 16 & 0xFF) + 0.7152 * (pixel >> 8 & 0xFF) + 0.0722 * (pixel & 0xFF);
+            count++;
+        }
+        return sum / count / 255;
+    }
+}

@@ -1,0 +1,8 @@
+package nexa.desktop.session;
+
+/** The main views of an open shoot. */
+public enum MainView {
+    WALL,
+    BENCH,
+    HANDOVER
+}

@@ -1,0 +1,155 @@
+package nexa.desktop.view;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.util.Subscription;
+import nexa.core.brief.Format;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PhotoSpace;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.words.Words;
+import nexa.shoot.Photo;
+import org.kordamp.ikonli.feather.Feather;
+
+/** One format of the brief: in the Bench the current photo's live result, elsewhere its shape and how far it is. */
+final class FormatCard extends VBox {
+    private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+    private static final double LIVE_WIDTH = 150;
+    private static final double LIVE_HEIGHT = 118;
+    private static final double PLAIN_WIDTH = 74;
+    private static final double PLAIN_HEIGHT = 58;
+
+    private final Session session;
+    private final Format format;
+    private final FramePicture picture;
+    private final Label note = new Label();
+    private final DrawnPane drawing = new Drawing();
+    private final StackPane holder = new StackPane(drawing);
+    private final Subscription subscriptions;
+
+    /** @param digit the key that chooses this format; 0 = none */
+    FormatCard(Session session, Format format, int digit, PhotoLoader loader, Executor fx) {
+        super(5);
+        this.session = session;
+        this.format = format;
+        this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        getStyleClass().add("format-card");
+        setId("format-" + format.id());
+        setAccessibleRole(AccessibleRole.RADIO_BUTTON);
+        holder.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(holder, caption(digit));
+        setOnMousePressed(event -> session.choose(format));
+        ObservableValue<MainView> view = session.viewProperty();
+        subscriptions = Subscription.combine(
+                session.formatProperty()
+                        .subscribe(active -> pseudoClassStateChanged(
+                                ACTIVE,
+                                active.filter(f -> f.id() == format.id()).isPresent())),
+                session.photoProperty().subscribe(this::showPhoto),
+                session.framingProperty().subscribe(framing -> refresh()),
+                session.editsProperty().subscribe(count -> refresh()),
+                view.subscribe(shown -> refresh()));
+    }
+
+    private BorderPane caption(int digit) {
+        Label name = new Label(format.name());
+        name.getStyleClass().add("format-name");
+        note.getStyleClass().add("format-note");
+        Label key = new Label(Integer.toString(digit));
+        key.getStyleClass().add("key");
+        key.setVisible(digit > 0);
+        Button remove = Buttons.icon(Feather.X, "rail.remove", () -> session.removeFormat(format));
+        Buttons.explain(remove, Words.of("rail.remove", format.name()));
+        remove.getStyleClass().add("small");
+        remove.setId("remove-" + format.id());
+        remove.visibleProperty().bind(hoverProperty());
+        HBox right = new HBox(4, remove, key);
+        right.setAlignment(Pos.CENTER_RIGHT);
+        BorderPane caption = new BorderPane(null, null, right, null, new VBox(1, name, note));
+        caption.setMaxWidth(LIVE_WIDTH);
+        return caption;
+    }
+
+    void dispose() {
+        subscriptions.unsubscribe();
+        picture.clear();
+    }
+
+    private void showPhoto(Optional<Photo> photo) {
+        photo.ifPresentOrElse(p -> picture.show(p, PhotoLoader.SMALL), picture::clear);
+        refresh();
+    }
+
+    private boolean live() {
+        return session.viewProperty().get() == MainView.BENCH
+                && session.frame(format).isPresent();
+    }
+
+    private void refresh() {
+        double aspect = live() ? session.frame(format).orElseThrow().aspect() : plainAspect();
+        double scale =
+                live() ? Math.min(LIVE_WIDTH / aspect, LIVE_HEIGHT) : Math.min(PLAIN_WIDTH / aspect, PLAIN_HEIGHT);
+        double width = Math.max(6, Math.round(aspect * scale));
+        double height = Math.max(6, Math.round(scale));
+        drawing.setMinSize(width, height);
+        drawing.setMaxSize(width, height);
+        drawing.setPrefSize(width, height);
+        note.setText(live() ? stateWords() : progressWords());
+        setAccessibleText(Words.of("rail.card", format.name(), format.shape().text(), note.getText()));
+        drawing.redraw();
+    }
+
+    private String stateWords() {
+        return shapeWords() + " · " + Words.of(session.framing().state(format));
+    }
+
+    private String progressWords() {
+        long photos =
+                session.shoot().photos().stream().filter(Photo::isReadable).count();
+        return shapeWords() + " · " + Words.of("rail.progress", session.touched(format), photos);
+    }
+
+    private String shapeWords() {
+        return format.shape().text().toLowerCase(Locale.ROOT);
+    }
+
+    private double plainAspect() {
+        return format.aspect(Orientation.HORIZONTAL, 1.5, 1.5);
+    }
+
+    private final class Drawing extends DrawnPane {
+        @Override
+        void draw(GraphicsContext canvas, double width, double height) {
+            canvas.setFill(live() ? Color.gray(0.82) : Color.WHITE);
+            canvas.fillRect(0, 0, width, height);
+            Optional<ScreenPhoto> pixels = picture.pixels();
+            if (live() && pixels.isPresent()) {
+                Frame frame = session.frame(format).orElseThrow();
+                PhotoSpace space = session.space().orElseThrow();
+                new PhotoPainter(canvas, LevelView.filling(frame, width, height)).photo(pixels.get(), space);
+            } else if (!live()) {
+                canvas.setStroke(Color.gray(0.66));
+                canvas.strokeRect(0.5, 0.5, width - 1, height - 1);
+            }
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package nexa.desktop.view;
+
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+
+/** Fetches the pixels of the photo a node shows; results for a photo it no longer shows are dropped. */
+final class FramePicture {
+    private final Shoot shoot;
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final Runnable arrived;
+    private Optional<ScreenPhoto> pixels = Optional.empty();
+    private Optional<Photo> shown = Optional.empty();
+    private int edge;
+    private long latest;
+
+    FramePicture(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
+        this.shoot = shoot;
+        this.loader = loader;
+        this.fx = fx;
+        this.arrived = arrived;
+    }
+
+    Optional<ScreenPhoto> pixels() {
+        return pixels;
+    }
+
+    /** Shows another photo, or the same at another size; what is there stays until the new pixels arrive. */
+    void show(Photo photo, int wantedEdge) {
+        boolean same = shown.filter(photo::equals).isPresent();
+        if (same && wantedEdge <= edge) {
+            return;
+        }
+        if (!same) {
+            pixels = loader.ready(photo, PhotoLoader.SMALL);
+        }
+        shown = Optional.of(photo);
+        edge = wantedEdge;
+        long mine = ++latest;
+        if (photo.isReadable()) {
+            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge);
+            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded), fx);
+        }
+    }
+
+    private void take(long request, ScreenPhoto loaded) {
+        if (request == latest && loaded != null) {
+            pixels = Optional.of(loaded);
+            arrived.run();
+        }
+    }
+
+    void clear() {
+        latest++;
+        shown = Optional.empty();
+        pixels = Optional.empty();
+    }
+}

@@ -1,0 +1,156 @@
+package nexa.desktop.view;
+
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.css.PseudoClass;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.util.Subscription;
+import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Mat;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.Session;
+import nexa.desktop.words.Words;
+import nexa.shoot.Photo;
+
+/** One photo on the Wall: whole, with its mat for the active format, its name and its state. */
+final class PhotoTile extends Pane {
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final double RING = 5;
+
+    private final Session session;
+    private final Photo photo;
+    private final FramePicture picture;
+    private final DrawnPane drawing = new Drawing();
+    private final Label name = new Label();
+    private final Label state = new Label();
+    private final Label trouble = new Label();
+    private final Subscription subscriptions;
+
+    PhotoTile(Session session, Photo photo, PhotoLoader loader, Executor fx) {
+        this.session = session;
+        this.photo = photo;
+        this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        getStyleClass().add("photo-tile");
+        name.getStyleClass().add("tile-name");
+        state.getStyleClass().add("tile-state");
+        trouble.getStyleClass().add("tile-trouble");
+        trouble.setWrapText(true);
+        name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
+        getChildren().addAll(drawing, trouble, name, state);
+        setAccessibleRole(AccessibleRole.LIST_ITEM);
+        setFocusTraversable(false);
+        subscriptions = Subscription.combine(
+                session.photoProperty().subscribe(this::showCurrent),
+                session.formatProperty().subscribe(format -> refresh()),
+                session.framingProperty().subscribe(this::framingChanged),
+                session.editsProperty().subscribe(count -> refresh()));
+        picture.show(photo, PhotoLoader.SMALL);
+    }
+
+    Photo photo() {
+        return photo;
+    }
+
+    void dispose() {
+        subscriptions.unsubscribe();
+        picture.clear();
+    }
+
+    private void showCurrent(Optional<Photo> current) {
+        pseudoClassStateChanged(CURRENT, current.filter(photo::equals).isPresent());
+    }
+
+    private void framingChanged(Framing framing) {
+        if (session.photo().filter(photo::equals).isPresent()) {
+            refresh();
+        }
+    }
+
+    private void refresh() {
+        Framing framing = session.framing(photo);
+        String words = photo.trouble().map(Words::of).orElseGet(() -> stateWords(framing));
+        state.setText(photo.isReadable() ? words : "");
+        trouble.setText(photo.isReadable() ? "" : words);
+        setAccessibleText(Words.of("wall.tile", name.getText(), words, ""));
+        setOpacity(framing.setAside() ? 0.35 : 1);
+        drawing.redraw();
+    }
+
+    private String stateWords(Framing framing) {
+        if (framing.setAside()) {
+            return Words.of("wall.aside");
+        }
+        return session.format().map(framing::state).map(PhotoTile::sign).orElse("");
+    }
+
+    /** Derived is the usual state and keeps quiet. */
+    private static String sign(FrameState state) {
+        return switch (state) {
+            case DERIVED -> "";
+            case PLACED -> Words.of(state);
+            case CHECKED -> "✓ " + Words.of(state);
+        };
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = getWidth() - 2 * RING;
+        double height = getHeight() - 2 * RING - WallLayout.CAPTION;
+        drawing.resizeRelocate(RING, RING, width, height);
+        trouble.resizeRelocate(RING, RING, width, height);
+        double stateWidth = Math.min(width, Math.ceil(state.prefWidth(-1)));
+        state.resizeRelocate(RING + width - stateWidth, RING + height + 3, stateWidth, WallLayout.CAPTION - 3);
+        name.resizeRelocate(RING, RING + height + 3, Math.max(0, width - stateWidth - 6), WallLayout.CAPTION - 3);
+    }
+
+    /** Puts the tile so that its photo fills the cell; the ring for the current photo lies outside. */
+    void placeIn(WallLayout.Cell cell) {
+        resizeRelocate(
+                cell.x() - RING,
+                cell.y() - RING,
+                cell.width() + 2 * RING,
+                cell.height() + 2 * RING + WallLayout.CAPTION);
+        picture.show(photo, PhotoLoader.edgeFor(Math.max(cell.width(), cell.height())));
+    }
+
+    private final class Drawing extends DrawnPane {
+        @Override
+        void draw(GraphicsContext canvas, double width, double height) {
+            if (!photo.isReadable()) {
+                return;
+            }
+            PhotoSpace space = new PhotoSpace(
+                    photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
+            LevelView view = LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
+            Optional<ScreenPhoto> pixels = picture.pixels();
+            if (pixels.isEmpty()) {
+                canvas.setFill(Color.gray(0.82));
+                canvas.fillRect(0, 0, width, height);
+                return;
+            }
+            PhotoPainter painter = new PhotoPainter(canvas, view);
+            painter.photo(pixels.get(), space);
+            session.format().ifPresent(format -> frame(painter, space, format, pixels.get()));
+        }
+
+        private void frame(PhotoPainter painter, PhotoSpace space, Format format, ScreenPhoto pixels) {
+            Frame frame = nexa.core.brief.Derivation.frame(space.asShot(), session.framing(photo), format);
+            painter.mat(
+                    space.outline(),
+                    frame,
+                    Mat.forBrightness(pixels.brightness()).colour());
+            painter.edge(frame);
+        }
+    }
+}

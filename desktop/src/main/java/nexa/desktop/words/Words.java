@@ -1,0 +1,44 @@
+package nexa.desktop.words;
+
+import java.text.MessageFormat;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import nexa.core.brief.FrameState;
+import nexa.core.overlay.Overlay;
+import nexa.imaging.file.Trouble;
+
+/** The interface's words by key, from {@code words.properties}. */
+public final class Words {
+    private static final ResourceBundle BUNDLE = ResourceBundle.getBundle("nexa.desktop.words");
+
+    private Words() {}
+
+    /**
+     * The words of a key with their places filled as {@link MessageFormat} does.
+     *
+     * @throws java.util.MissingResourceException if there is no such key, which is a bug
+     */
+    public static String of(String key, Object... values) {
+        return new MessageFormat(BUNDLE.getString(key), Locale.ENGLISH).format(values);
+    }
+
+    public static boolean has(String key) {
+        return BUNDLE.containsKey(key);
+    }
+
+    public static String of(Overlay overlay) {
+        return of("overlay." + key(overlay));
+    }
+
+    public static String of(FrameState state) {
+        return of("state." + key(state));
+    }
+
+    public static String of(Trouble trouble) {
+        return of("trouble." + key(trouble.kind()), trouble.percent());
+    }
+
+    private static String key(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

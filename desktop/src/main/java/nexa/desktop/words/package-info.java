@@ -1,0 +1,5 @@
+/** All words that the interface shows. */
+@NullMarked
+package nexa.desktop.words;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,15 @@
+package nexa.imaging.file;
+
+/** The kinds of files a photo may be; told by content, not by the name's ending. */
+public enum FileKind {
+    JPEG,
+    PNG,
+    TIFF,
+    WEBP,
+    BMP;
+
+    /** Whether OpenCV's decoder already applies the file's orientation tag, whatever it is asked. */
+    public boolean decodesAsShot() {
+        return this == TIFF;
+    }
+}

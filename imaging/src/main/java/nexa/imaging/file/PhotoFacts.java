@@ -1,0 +1,30 @@
+package nexa.imaging.file;
+
+import java.time.LocalDateTime;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Turn;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the headers of a readable photo say.
+ *
+ * @param asShot size with EXIF orientation applied
+ * @param exifOrientation 1 to 8
+ * @param taken the camera's clock, which has no time zone; null if it didn't say
+ */
+public record PhotoFacts(
+        FileKind kind,
+        PixelSize asShot,
+        int exifOrientation,
+        @Nullable LocalDateTime taken) {
+
+    /** From pixels as they come out of the decoder to as shot. */
+    public Turn decodedToAsShot() {
+        return kind.decodesAsShot() ? Turn.NONE : Turn.ofExif(exifOrientation);
+    }
+
+    /** Size of the pixels as they come out of the decoder. */
+    public PixelSize decoded() {
+        return decodedToAsShot().inverse().apply(asShot);
+    }
+}

@@ -1,0 +1,35 @@
+package nexa.imaging.file;
+
+/**
+ * Why a photo can't be read.
+ *
+ * @param percent how much of the picture is there, for {@link Kind#TRUNCATED}; else 0
+ */
+public record Trouble(Kind kind, int percent) {
+    public enum Kind {
+        MISSING("the file is gone"),
+        NO_PERMISSION("no permission to read it"),
+        EMPTY("the file is empty"),
+        NOT_AN_IMAGE("not an image"),
+        UNSUPPORTED("a kind of image that can't be read"),
+        TOO_LARGE("more pixels than the limit of 400 million"),
+        TRUNCATED("truncated"),
+        DAMAGED("damaged"),
+        READ_FAILED("could not be read from the disk");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+    }
+
+    public static Trouble of(Kind kind) {
+        return new Trouble(kind, 0);
+    }
+
+    /** Plain words for commands and logs. */
+    public String text() {
+        return kind == Kind.TRUNCATED ? "truncated after " + percent + " %" : kind.words;
+    }
+}

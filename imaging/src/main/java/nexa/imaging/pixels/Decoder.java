@@ -1,0 +1,86 @@
+package nexa.imaging.pixels;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_16U;
+import static org.bytedeco.opencv.global.opencv_core.CV_8U;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_IGNORE_ORIENTATION;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_REDUCED_COLOR_2;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_REDUCED_COLOR_4;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_REDUCED_COLOR_8;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_UNCHANGED;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.imdecode;
+
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import nexa.imaging.file.Trouble;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Decodes files to pixels as stored (TIFF: as shot). Thread-safe. */
+public final class Decoder {
+    private static final Logger LOG = LoggerFactory.getLogger(Decoder.class);
+
+    static {
+        OpenCv.quiet();
+    }
+
+    private Decoder() {}
+
+    /**
+     * Decodes a file whose headers were found good.
+     *
+     * @throws UnreadablePhotoException with the reason
+     */
+    public static Picture decode(Path file, Reduction reduction) throws UnreadablePhotoException {
+        return decode(file, read(file), reduction);
+    }
+
+    /** The same from bytes already read; the file is named for messages only. */
+    public static Picture decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
+        try (BytePointer pointer = new BytePointer(bytes);
+                Mat encoded = new Mat(1, bytes.length, CV_8U, pointer)) {
+            Mat decoded = imdecode(encoded, flags(reduction));
+            if (decoded == null || decoded.empty()) {
+                throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+            }
+            if (decoded.depth() != CV_8U && decoded.depth() != CV_16U) {
+                throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.UNSUPPORTED));
+            }
+            return new Picture(decoded);
+        } catch (RuntimeException refused) { // OpenCV reports damaged data as its own runtime exceptions
+            LOG.info("OpenCV refuses {}", file, refused);
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+        }
+    }
+
+    /**
+     * Reads a whole file.
+     *
+     * @throws UnreadablePhotoException if it can't be
+     */
+    public static byte[] read(Path file) throws UnreadablePhotoException {
+        try {
+            return Files.readAllBytes(file);
+        } catch (NoSuchFileException gone) {
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.MISSING));
+        } catch (AccessDeniedException denied) {
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.NO_PERMISSION));
+        } catch (IOException | OutOfMemoryError failed) { // arrays end at 2 GiB, far beyond the pixel limit
+            LOG.info("Reading {} failed", file, failed);
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.READ_FAILED));
+        }
+    }
+
+    private static int flags(Reduction reduction) {
+        return switch (reduction) {
+            case NONE -> IMREAD_UNCHANGED;
+            case HALF -> IMREAD_REDUCED_COLOR_2 | IMREAD_IGNORE_ORIENTATION;
+            case QUARTER -> IMREAD_REDUCED_COLOR_4 | IMREAD_IGNORE_ORIENTATION;
+            case EIGHTH -> IMREAD_REDUCED_COLOR_8 | IMREAD_IGNORE_ORIENTATION;
+        };
+    }
+}

@@ -1,0 +1,53 @@
+package nexa.shoot;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import java.util.stream.Stream;
+import nexa.core.brief.Brief;
+import nexa.core.shape.Shape;
+import nexa.shoot.edit.Edit;
+
+/** The demo shoot that ships with Nexa: the autumn catalogue of a pottery. It is only ever shown as a copy. */
+public final class DemoShoot {
+    public static final String NAME = "Fennick Kiln, autumn catalogue";
+
+    /** The system property that names the folder Nexa is installed in. */
+    private static final String HOME = "nexa.home";
+
+    private DemoShoot() {}
+
+    /**
+     * A new working copy in the system's temporary folder, with the client's brief.
+     *
+     * @throws IOException if the demo is not part of this installation, or can't be copied
+     */
+    public static Path freshCopy() throws IOException {
+        Path copy = Files.createTempDirectory("nexa-demo-").resolve(NAME);
+        copyTo(copy);
+        try (Shoot shoot = Shoot.open(copy, Locations.ofThisUser())) {
+            Brief brief = Brief.EMPTY
+                    .with("Print 8×10", Shape.parse("4:5"))
+                    .with("Square", Shape.parse("1:1"))
+                    .with("Banner", Shape.parse("16:9"))
+                    .with("Card 5×7", Shape.parse("5:7"));
+            shoot.apply(Edit.brief("edit.brief", shoot.brief(), brief));
+        }
+        return copy;
+    }
+
+    private static void copyTo(Path copy) throws IOException {
+        Path originals = Path.of(System.getProperty(HOME, "."), "demo", "fennick-kiln");
+        if (!Files.isDirectory(originals)) {
+            throw new IOException("The demo shoot is not part of this installation: there is no " + originals);
+        }
+        Files.createDirectories(copy);
+        try (Stream<Path> files = Files.list(originals)) {
+            for (Path file : (Iterable<Path>) List.copyOf(files.toList())) {
+                Files.copy(file, copy.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
+            }
+        }
+    }
+}

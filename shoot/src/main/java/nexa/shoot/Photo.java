@@ -1,0 +1,32 @@
+package nexa.shoot;
+
+import java.util.Optional;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Trouble;
+
+/**
+ * One image file of a shoot.
+ *
+ * @param id stays with the photo when its file is renamed or moved
+ * @param file path relative to the shoot's folder, with forward slashes
+ * @param fingerprint of the content
+ */
+public record Photo(long id, String file, String fingerprint, Probe probe) {
+    public Optional<PhotoFacts> facts() {
+        return probe instanceof Probe.Readable(PhotoFacts facts) ? Optional.of(facts) : Optional.empty();
+    }
+
+    public Optional<Trouble> trouble() {
+        return probe instanceof Probe.Unreadable(Trouble trouble) ? Optional.of(trouble) : Optional.empty();
+    }
+
+    public boolean isReadable() {
+        return facts().isPresent();
+    }
+
+    /** The file's name without folders. */
+    public String name() {
+        return file.substring(file.lastIndexOf('/') + 1);
+    }
+}

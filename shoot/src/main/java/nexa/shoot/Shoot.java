@@ -1,0 +1,249 @@
+package nexa.shoot;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.NotDirectoryException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Stream;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.imaging.file.PhotoFacts;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.BriefChange;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.edit.History;
+import nexa.shoot.scan.FolderScan;
+import nexa.shoot.scan.FoundFile;
+import nexa.shoot.scan.Recognition;
+import nexa.shoot.store.Store;
+import nexa.shoot.store.StoredPhoto;
+
+/**
+ * An open shoot. Edits are made on one thread; any thread may read. Edits show at once and are stored by a
+ * thread of the shoot's own, in order, each in one transaction. The photos' files are only ever read.
+ */
+public final class Shoot implements AutoCloseable {
+    /** Told after every edit, undo and redo, on the thread that made it. */
+    public interface Listener {
+        void changed(Edit edit);
+    }
+
+    private final Path folder;
+    private final ShootFiles files;
+    private final Saver saver;
+    private final List<Photo> photos;
+    private final Map<Long, Framing> framings = new ConcurrentHashMap<>();
+    private final Map<String, String> settings;
+    private final History history = new History();
+    private final List<Listener> listeners = new CopyOnWriteArrayList<>();
+    private volatile Brief brief;
+
+    private Shoot(Path folder, ShootFiles files, Store store, List<StoredPhoto> stored) throws IOException {
+        this.folder = folder;
+        this.files = files;
+        this.brief = store.brief();
+        this.settings = new HashMap<>(store.settings());
+        this.photos = stored.stream().map(StoredPhoto::photo).toList();
+        stored.forEach(each -> framings.put(each.photo().id(), each.framing()));
+        this.saver = new Saver(store);
+    }
+
+    /**
+     * Scans a folder and recalls what is known of its photos. Reads files, so not for the interface's thread.
+     *
+     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
+     */
+    public static Shoot open(Path folder, Locations locations) throws IOException {
+        Path real = checked(folder);
+        ShootFiles files = ShootFiles.open(real, locations);
+        try {
+            Store store = files.openStore();
+            try {
+                return new Shoot(real, files, store, scan(real, store, files.mayWrite()));
+            } catch (IOException | RuntimeException failed) {
+                store.close();
+                throw failed;
+            }
+        } catch (IOException | RuntimeException failed) {
+            files.close();
+            throw failed;
+        }
+    }
+
+    private static Path checked(Path folder) throws IOException {
+        if (!Files.exists(folder)) {
+            throw new IOException("There is no folder " + folder);
+        }
+        if (!Files.isDirectory(folder)) {
+            throw new NotDirectoryException(folder + " is not a folder");
+        }
+        return folder.toRealPath();
+    }
+
+    private static List<StoredPhoto> scan(Path folder, Store store, boolean save) throws IOException {
+        List<FoundFile> found = FolderScan.list(folder).stream()
+                .map(file -> FoundFile.of(folder, file))
+                .toList();
+        try {
+            Recognition.Result result = new Recognition(folder, store.photos()).recognise(found);
+            List<StoredPhoto> changed = save ? store.save(result.changed()) : withPassingIds(result.changed());
+            return inOrder(found, result.unchanged(), changed);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("Opening " + folder + " was stopped", stopped);
+        }
+    }
+
+    /** A second program may not store new photos; they get ids that no stored photo has. */
+    private static List<StoredPhoto> withPassingIds(List<StoredPhoto> changed) {
+        List<StoredPhoto> numbered = new ArrayList<>();
+        long next = -1;
+        for (StoredPhoto each : changed) {
+            Photo photo = each.photo();
+            long id = photo.id() == 0 ? next-- : photo.id();
+            numbered.add(new StoredPhoto(
+                    new Photo(id, photo.file(), photo.fingerprint(), photo.probe()), each.found(), each.framing()));
+        }
+        return numbered;
+    }
+
+    private static List<StoredPhoto> inOrder(
+            List<FoundFile> found, List<StoredPhoto> unchanged, List<StoredPhoto> changed) {
+        Map<String, Integer> places = new HashMap<>();
+        found.forEach(file -> places.put(file.file(), places.size()));
+        return Stream.concat(unchanged.stream(), changed.stream())
+                .sorted(Comparator.comparing(each -> places.get(each.photo().file())))
+                .toList();
+    }
+
+    public Path folder() {
+        return folder;
+    }
+
+    /** The folder's name. */
+    public String name() {
+        return folder.getFileName() == null
+                ? folder.toString()
+                : folder.getFileName().toString();
+    }
+
+    /** False while another program has this shoot open: edits are refused then. */
+    public boolean mayEdit() {
+        return files.mayWrite();
+    }
+
+    public List<Photo> photos() {
+        return photos;
+    }
+
+    public Path fileOf(Photo photo) {
+        return folder.resolve(photo.file());
+    }
+
+    public Brief brief() {
+        return brief;
+    }
+
+    public Framing framing(Photo photo) {
+        return framings.getOrDefault(photo.id(), Framing.UNTOUCHED);
+    }
+
+    /** The photo's spaces as it is held now; empty if it is unreadable. */
+    public Optional<PhotoSpace> space(Photo photo) {
+        return photo.facts()
+                .map(facts -> new PhotoSpace(facts.asShot(), framing(photo).pose()));
+    }
+
+    /** The photo's frame in a format, in level space; empty if it is unreadable. */
+    public Optional<Frame> frame(Photo photo, Format format) {
+        return photo.facts().map(facts -> frame(facts, framing(photo), format));
+    }
+
+    private static Frame frame(PhotoFacts facts, Framing framing, Format format) {
+        return Derivation.frame(facts.asShot(), framing, format);
+    }
+
+    public void listen(Listener listener) {
+        listeners.add(listener);
+    }
+
+    /**
+     * Does an edit.
+     *
+     * @throws IllegalStateException if this shoot may only be read
+     */
+    public void apply(Edit edit) {
+        if (!mayEdit()) {
+            throw new IllegalStateException("Another program has this shoot open");
+        }
+        if (!edit.isEmpty()) {
+            history.did(edit);
+            perform(edit);
+        }
+    }
+
+    /** Takes the newest action back; nothing if there is none. */
+    public void undo() {
+        history.undo().ifPresent(this::perform);
+    }
+
+    public void redo() {
+        history.redo().ifPresent(this::perform);
+    }
+
+    public History history() {
+        return history;
+    }
+
+    private void perform(Edit edit) {
+        BriefChange change = edit.brief();
+        if (change != null) {
+            brief = change.after();
+        }
+        for (FramingChange framing : edit.framings()) {
+            framings.put(framing.photo(), framing.after());
+        }
+        saver.save(edit);
+        listeners.forEach(listener -> listener.changed(edit));
+    }
+
+    /** A remembered choice of the interface for this shoot. */
+    public Optional<String> setting(String name) {
+        return Optional.ofNullable(settings.get(name));
+    }
+
+    public void remember(String name, String value) {
+        if (mayEdit() && !value.equals(settings.put(name, value))) {
+            saver.saveSetting(name, value);
+        }
+    }
+
+    /** Why the last edits could not be stored; empty if all are. */
+    public Optional<String> savingTrouble() {
+        return saver.trouble();
+    }
+
+    /**
+     * Stores what is not stored yet and lets the folder go.
+     *
+     * @throws IOException if something could not be stored
+     */
+    @Override
+    public void close() throws IOException {
+        try (files) {
+            saver.close();
+        }
+    }
+}

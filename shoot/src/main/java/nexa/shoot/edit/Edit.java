@@ -1,0 +1,54 @@
+package nexa.shoot.edit;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Framing;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One action: what it changed, before and after. It is stored in one transaction and undone by its inverse.
+ *
+ * @param label what the photographer did, as a key of the interface's words
+ * @param brief null if the brief stays as it is
+ */
+public record Edit(
+        String label,
+        List<FramingChange> framings,
+        @Nullable BriefChange brief) {
+    public record FramingChange(long photo, Framing before, Framing after) {}
+
+    public record BriefChange(Brief before, Brief after) {}
+
+    public Edit {
+        framings = List.copyOf(framings);
+    }
+
+    public static Edit framing(String label, long photo, Framing before, Framing after) {
+        return new Edit(label, List.of(new FramingChange(photo, before, after)), null);
+    }
+
+    public static Edit brief(String label, Brief before, Brief after) {
+        return new Edit(label, List.of(), new BriefChange(before, after));
+    }
+
+    public Edit inverse() {
+        return new Edit(
+                label,
+                framings.stream()
+                        .map(change -> new FramingChange(change.photo(), change.after(), change.before()))
+                        .toList(),
+                brief == null ? null : new BriefChange(brief.after(), brief.before()));
+    }
+
+    /** Whether it changes nothing, so that it is not worth a step back. */
+    public boolean isEmpty() {
+        return framings.stream().allMatch(change -> change.before().equals(change.after()))
+                && (brief == null || brief.before().equals(brief.after()));
+    }
+
+    public Set<Long> photos() {
+        return framings.stream().map(FramingChange::photo).collect(Collectors.toSet());
+    }
+}

@@ -1,0 +1,18 @@
+package nexa.shoot.handover;
+
+import java.nio.file.Path;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PixelSize;
+import nexa.shoot.Photo;
+
+/**
+ * One file to be written.
+ *
+ * @param source the photo's file
+ * @param frame in level space
+ * @param output in the handover's folder
+ */
+public record Delivery(
+        Photo photo, Path source, Framing framing, Format format, Frame frame, PixelSize size, Path output) {}

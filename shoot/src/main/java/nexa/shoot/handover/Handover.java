@@ -1,0 +1,135 @@
+package nexa.shoot.handover;
+
+import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.PhotoSpace;
+import nexa.imaging.deliver.AtomicFile;
+import nexa.imaging.deliver.Encoder;
+import nexa.imaging.deliver.Source;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.render.SinglePass;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.scan.FolderScan;
+
+/** Runs a plan: one decode a photo, all cores. */
+public final class Handover {
+    /** A full-size photo and its rendering are held per worker, so more workers than this only cost memory. */
+    private static final int MOST_WORKERS = 4;
+
+    private final HandoverPlan plan;
+    private final Consumer<Outcome> progress;
+    private final BooleanSupplier cancelled;
+
+    /**
+     * @param progress told of every file as it is done, on the worker's thread
+     * @param cancelled asked before every file
+     */
+    public Handover(HandoverPlan plan, Consumer<Outcome> progress, BooleanSupplier cancelled) {
+        this.plan = plan;
+        this.progress = progress;
+        this.cancelled = cancelled;
+    }
+
+    /**
+     * Writes the files; those not begun when cancelled are missing from the outcomes. Blocks until done.
+     *
+     * @throws IOException if the folder can't be made
+     */
+    public List<Outcome> run(Shoot shoot) throws IOException {
+        Path folder = plan.request().folder();
+        makeFolder(folder, shoot.folder());
+        Map<Photo, List<Delivery>> byPhoto = new LinkedHashMap<>();
+        plan.deliveries().forEach(d -> byPhoto.computeIfAbsent(d.photo(), photo -> new ArrayList<>())
+                .add(d));
+        int workers = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_WORKERS);
+        try (ExecutorService pool = Executors.newFixedThreadPool(workers)) {
+            List<Callable<List<Outcome>>> tasks = byPhoto.values().stream()
+                    .<Callable<List<Outcome>>>map(deliveries -> () -> deliver(deliveries))
+                    .toList();
+            List<Outcome> outcomes = new ArrayList<>();
+            for (Future<List<Outcome>> done : pool.invokeAll(tasks)) {
+                outcomes.addAll(done.get());
+            }
+            return outcomes;
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("The handover was stopped", stopped);
+        } catch (ExecutionException bug) { // what can go wrong with a file is an outcome
+            throw new IllegalStateException(bug.getCause());
+        }
+    }
+
+    private static void makeFolder(Path folder, Path shoot) throws IOException {
+        try {
+            Files.createDirectories(folder);
+            if (folder.toRealPath().startsWith(shoot) && !folder.toRealPath().equals(shoot)) {
+                Files.write(folder.resolve(FolderScan.DELIVERED), new byte[0]);
+            }
+        } catch (FileAlreadyExistsException file) {
+            throw new IOException(folder + " is a file, not a folder", file);
+        } catch (IOException failed) {
+            throw new IOException("The folder " + folder + " can't be made or written to", failed);
+        }
+    }
+
+    private List<Outcome> deliver(List<Delivery> ofOnePhoto) {
+        if (cancelled.getAsBoolean()) {
+            return List.of();
+        }
+        Delivery first = ofOnePhoto.getFirst();
+        PhotoFacts facts = first.photo().facts().orElseThrow();
+        List<Outcome> outcomes = new ArrayList<>();
+        try (Source source = Source.open(first.source(), facts)) {
+            for (Delivery delivery : ofOnePhoto) {
+                if (!cancelled.getAsBoolean()) {
+                    outcomes.add(told(deliver(delivery, source, facts)));
+                }
+            }
+        } catch (UnreadablePhotoException unreadable) {
+            ofOnePhoto.forEach(d ->
+                    outcomes.add(told(new Outcome.Failed(d, unreadable.trouble().text()))));
+        }
+        return outcomes;
+    }
+
+    private Outcome told(Outcome outcome) {
+        progress.accept(outcome);
+        return outcome;
+    }
+
+    private Outcome deliver(Delivery delivery, Source source, PhotoFacts facts) {
+        PhotoSpace space = new PhotoSpace(facts.asShot(), delivery.framing().pose());
+        Affine map = space.outputToStored(facts.decodedToAsShot(), delivery.frame(), delivery.size());
+        try (Picture rendered = SinglePass.render(source.picture(), map, delivery.size())) {
+            AtomicFile.write(
+                    delivery.output(),
+                    Encoder.encode(rendered, source, plan.request().settings()));
+            return new Outcome.Written(delivery);
+        } catch (IOException failed) {
+            return new Outcome.Failed(delivery, words(failed));
+        } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other
+            return new Outcome.Failed(delivery, "could not be rendered: " + refused.getMessage());
+        }
+    }
+
+    private static String words(IOException failed) {
+        return failed.getMessage() == null ? "could not be written" : "could not be written: " + failed.getMessage();
+    }
+}

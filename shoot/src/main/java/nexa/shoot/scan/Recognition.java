@@ -1,0 +1,139 @@
+package nexa.shoot.scan;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import nexa.core.brief.Framing;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
+import nexa.shoot.Photo;
+import nexa.shoot.store.StoredPhoto;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Joins the files of a scan with the photos already known: a file that did not change is known by its name; else one
+ * with the same content is the same photo, renamed or moved; else one of the same name is the same photo, changed; the
+ * rest is new. Only changed and new files are read.
+ */
+public final class Recognition {
+    private static final Logger LOG = LoggerFactory.getLogger(Recognition.class);
+
+    private final Path folder;
+    private final Map<String, StoredPhoto> byFile = new HashMap<>();
+    private final Map<String, List<StoredPhoto>> byFingerprint = new HashMap<>();
+    private final Set<Long> recognised = new HashSet<>();
+
+    public Recognition(Path folder, Collection<StoredPhoto> known) {
+        this.folder = folder;
+        for (StoredPhoto photo : known) {
+            byFile.put(photo.found().file(), photo);
+            byFingerprint
+                    .computeIfAbsent(photo.photo().fingerprint(), print -> new ArrayList<>())
+                    .add(photo);
+        }
+    }
+
+    /**
+     * The photos in the order of the files.
+     *
+     * @param unchanged those whose stored facts hold
+     * @param changed those to be stored, new ones with id 0
+     */
+    public record Result(List<StoredPhoto> unchanged, List<StoredPhoto> changed) {}
+
+    /** @throws InterruptedException if interrupted while files are read */
+    public Result recognise(List<FoundFile> found) throws InterruptedException {
+        List<StoredPhoto> unchanged = found.stream()
+                .filter(file -> byFile.containsKey(file.file())
+                        && byFile.get(file.file()).found().equals(file))
+                .map(file -> byFile.get(file.file()))
+                .toList();
+        unchanged.forEach(photo -> recognised.add(photo.photo().id()));
+        Set<String> settled = new HashSet<>();
+        unchanged.forEach(photo -> settled.add(photo.found().file()));
+        List<Looked> looked = look(
+                found.stream().filter(file -> !settled.contains(file.file())).toList());
+        return new Result(unchanged, match(looked));
+    }
+
+    private record Looked(FoundFile found, String fingerprint, Probe probe) {}
+
+    private List<Looked> look(List<FoundFile> files) throws InterruptedException {
+        try (ExecutorService readers =
+                Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
+            List<Looked> looked = new ArrayList<>();
+            for (Future<Looked> future : readers.invokeAll(files.stream()
+                    .<java.util.concurrent.Callable<Looked>>map(file -> () -> look(file))
+                    .toList())) {
+                looked.add(future.get());
+            }
+            return looked;
+        } catch (ExecutionException bug) { // a bad file is a value
+            throw new IllegalStateException(bug.getCause());
+        }
+    }
+
+    private Looked look(FoundFile found) {
+        Path file = folder.resolve(found.file());
+        return new Looked(found, fingerprint(file, found), PhotoProbe.probe(file));
+    }
+
+    /** A file that can't be read has no content to go by; its name stands in. */
+    private static String fingerprint(Path file, FoundFile found) {
+        try {
+            return Fingerprint.of(file);
+        } catch (IOException unreadable) {
+            LOG.info("{} has no fingerprint: {}", file, unreadable.toString());
+            return "unread " + found.file();
+        }
+    }
+
+    private List<StoredPhoto> match(List<Looked> looked) {
+        Map<FoundFile, StoredPhoto> matches = new HashMap<>();
+        for (Looked each : looked) {
+            claim(
+                    matches,
+                    each,
+                    byFingerprint.getOrDefault(each.fingerprint, List.of()).stream()
+                            .filter(photo -> !recognised.contains(photo.photo().id()))
+                            .findFirst()
+                            .orElse(null));
+        }
+        for (Looked each : looked) {
+            StoredPhoto sameName = byFile.get(each.found.file());
+            if (!matches.containsKey(each.found)
+                    && sameName != null
+                    && !recognised.contains(sameName.photo().id())) {
+                claim(matches, each, sameName);
+            }
+        }
+        return looked.stream()
+                .map(each -> updated(each, matches.get(each.found)))
+                .toList();
+    }
+
+    private void claim(Map<FoundFile, StoredPhoto> matches, Looked file, @Nullable StoredPhoto photo) {
+        if (photo != null) {
+            matches.put(file.found, photo);
+            recognised.add(photo.photo().id());
+        }
+    }
+
+    private static StoredPhoto updated(Looked file, @Nullable StoredPhoto known) {
+        long id = known == null ? 0 : known.photo().id();
+        Framing framing = known == null ? Framing.UNTOUCHED : known.framing();
+        return new StoredPhoto(new Photo(id, file.found.file(), file.fingerprint, file.probe), file.found, framing);
+    }
+}

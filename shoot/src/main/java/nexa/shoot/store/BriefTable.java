@@ -1,0 +1,71 @@
+package nexa.shoot.store;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Format;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
+
+/** The formats in their order. */
+final class BriefTable {
+    private static final String NEXT_ID = "next format";
+
+    private final Connection connection;
+
+    BriefTable(Connection connection) {
+        this.connection = connection;
+    }
+
+    Brief load() throws SQLException {
+        List<Format> formats = new ArrayList<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery("SELECT id, name, shape, rule FROM format ORDER BY place")) {
+            while (rows.next()) {
+                formats.add(new Format(
+                        rows.getInt(1),
+                        rows.getString(2),
+                        Shape.parse(rows.getString(3)),
+                        OrientationRule.valueOf(rows.getString(4))));
+            }
+        }
+        return new Brief(formats, nextId());
+    }
+
+    void save(Brief brief) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.executeUpdate("DELETE FROM format");
+        }
+        try (PreparedStatement insert = connection.prepareStatement(
+                "INSERT INTO format (id, place, name, shape, rule) VALUES (?, ?, ?, ?, ?)")) {
+            for (Format format : brief.formats()) {
+                insert.setInt(1, format.id());
+                insert.setInt(2, brief.formats().indexOf(format));
+                insert.setString(3, format.name());
+                insert.setString(4, format.shape().text());
+                insert.setString(5, format.rule().name());
+                insert.executeUpdate();
+            }
+        }
+        try (PreparedStatement next = connection.prepareStatement(
+                "INSERT INTO setting VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value")) {
+            next.setString(1, NEXT_ID);
+            next.setString(2, Integer.toString(brief.nextId()));
+            next.executeUpdate();
+        }
+    }
+
+    private int nextId() throws SQLException {
+        try (PreparedStatement query = connection.prepareStatement("SELECT value FROM setting WHERE name = ?")) {
+            query.setString(1, NEXT_ID);
+            try (ResultSet row = query.executeQuery()) {
+                return row.next() ? Integer.parseInt(row.getString(1)) : Brief.EMPTY.nextId();
+            }
+        }
+    }
+}

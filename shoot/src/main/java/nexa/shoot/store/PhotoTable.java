@@ -1,0 +1,184 @@
+package nexa.shoot.store;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Trouble;
+import nexa.shoot.Photo;
+import nexa.shoot.scan.FoundFile;
+
+/** The photos and their crops. */
+final class PhotoTable {
+    private static final String INSERT = """
+            INSERT INTO photo (file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
+    private static final String UPDATE = """
+            UPDATE photo SET file = ?, bytes = ?, modified = ?, fingerprint = ?, kind = ?, width = ?, height = ?,
+              exif_orientation = ?, taken = ?, trouble = ?, percent = ? WHERE id = ?""";
+
+    private final Connection connection;
+
+    PhotoTable(Connection connection) {
+        this.connection = connection;
+    }
+
+    List<StoredPhoto> all() throws SQLException {
+        Map<Long, Map<Integer, Crop>> crops = crops();
+        List<StoredPhoto> all = new ArrayList<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT * FROM photo")) {
+            while (row.next()) {
+                long id = row.getLong("id");
+                all.add(new StoredPhoto(
+                        new Photo(id, row.getString("file"), row.getString("fingerprint"), probe(row)),
+                        new FoundFile(row.getString("file"), row.getLong("bytes"), row.getLong("modified")),
+                        new Framing(pose(row), crops.getOrDefault(id, Map.of()), row.getBoolean("set_aside"))));
+            }
+        }
+        return all;
+    }
+
+    private Map<Long, Map<Integer, Crop>> crops() throws SQLException {
+        Map<Long, Map<Integer, Crop>> crops = new HashMap<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(
+                        "SELECT photo, format, centre_x, centre_y, width, height, checked FROM crop")) {
+            while (row.next()) {
+                Frame wish = new Frame(row.getDouble(3), row.getDouble(4), row.getDouble(5), row.getDouble(6));
+                crops.computeIfAbsent(row.getLong(1), photo -> new HashMap<>())
+                        .put(row.getInt(2), new Crop(wish, row.getBoolean(7)));
+            }
+        }
+        return crops;
+    }
+
+    private static Pose pose(ResultSet row) throws SQLException {
+        return new Pose(
+                new Turn(row.getInt("quarter_turns"), row.getBoolean("mirrored")), Tilt.clamped(row.getDouble("tilt")));
+    }
+
+    private static Probe probe(ResultSet row) throws SQLException {
+        String trouble = row.getString("trouble");
+        if (trouble != null) {
+            return new Probe.Unreadable(new Trouble(Trouble.Kind.valueOf(trouble), row.getInt("percent")));
+        }
+        String taken = row.getString("taken");
+        return new Probe.Readable(new PhotoFacts(
+                FileKind.valueOf(row.getString("kind")),
+                new PixelSize(row.getInt("width"), row.getInt("height")),
+                row.getInt("exif_orientation"),
+                taken == null ? null : LocalDateTime.parse(taken)));
+    }
+
+    /**
+     * Files may have exchanged names since, so all known ones first step aside: a name is unique at every moment.
+     */
+    List<StoredPhoto> save(List<StoredPhoto> scanned) throws SQLException {
+        stepAside(scanned);
+        List<StoredPhoto> saved = new ArrayList<>();
+        try (PreparedStatement insert = connection.prepareStatement(INSERT, Statement.RETURN_GENERATED_KEYS);
+                PreparedStatement update = connection.prepareStatement(UPDATE)) {
+            for (StoredPhoto each : scanned) {
+                Photo photo = each.photo();
+                if (photo.id() == 0) {
+                    bind(insert, each).executeUpdate();
+                    try (ResultSet key = insert.getGeneratedKeys()) {
+                        photo = new Photo(key.getLong(1), photo.file(), photo.fingerprint(), photo.probe());
+                    }
+                } else {
+                    PreparedStatement bound = bind(update, each);
+                    bound.setLong(12, photo.id());
+                    bound.executeUpdate();
+                }
+                saved.add(new StoredPhoto(photo, each.found(), each.framing()));
+            }
+        }
+        return saved;
+    }
+
+    private void stepAside(List<StoredPhoto> scanned) throws SQLException {
+        try (PreparedStatement rename = connection.prepareStatement("UPDATE photo SET file = ? WHERE id = ?")) {
+            for (StoredPhoto each : scanned) {
+                if (each.photo().id() != 0) {
+                    rename.setString(1, "/aside/" + each.photo().id());
+                    rename.setLong(2, each.photo().id());
+                    rename.executeUpdate();
+                }
+            }
+        }
+    }
+
+    private static PreparedStatement bind(PreparedStatement statement, StoredPhoto each) throws SQLException {
+        statement.setString(1, each.photo().file());
+        statement.setLong(2, each.found().bytes());
+        statement.setLong(3, each.found().modified());
+        statement.setString(4, each.photo().fingerprint());
+        switch (each.photo().probe()) {
+            case Probe.Readable(PhotoFacts facts) -> bind(statement, facts);
+            case Probe.Unreadable(Trouble trouble) -> {
+                for (int column = 5; column <= 9; column++) {
+                    statement.setObject(column, null);
+                }
+                statement.setString(10, trouble.kind().name());
+                statement.setInt(11, trouble.percent());
+            }
+        }
+        return statement;
+    }
+
+    private static void bind(PreparedStatement statement, PhotoFacts facts) throws SQLException {
+        statement.setString(5, facts.kind().name());
+        statement.setInt(6, facts.asShot().width());
+        statement.setInt(7, facts.asShot().height());
+        statement.setInt(8, facts.exifOrientation());
+        statement.setString(9, facts.taken() == null ? null : facts.taken().toString());
+        statement.setObject(10, null);
+        statement.setObject(11, null);
+    }
+
+    void save(long photo, Framing framing) throws SQLException {
+        try (PreparedStatement update = connection.prepareStatement(
+                "UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ? WHERE id = ?")) {
+            update.setInt(1, framing.pose().turn().quarterTurns());
+            update.setBoolean(2, framing.pose().turn().mirrored());
+            update.setDouble(3, framing.pose().tilt().degrees());
+            update.setBoolean(4, framing.setAside());
+            update.setLong(5, photo);
+            update.executeUpdate();
+        }
+        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM crop WHERE photo = ?")) {
+            delete.setLong(1, photo);
+            delete.executeUpdate();
+        }
+        try (PreparedStatement insert = connection.prepareStatement("INSERT INTO crop VALUES (?, ?, ?, ?, ?, ?, ?)")) {
+            for (Map.Entry<Integer, Crop> crop : framing.crops().entrySet()) {
+                Frame wish = crop.getValue().wish();
+                insert.setLong(1, photo);
+                insert.setInt(2, crop.getKey());
+                insert.setDouble(3, wish.centreX());
+                insert.setDouble(4, wish.centreY());
+                insert.setDouble(5, wish.width());
+                insert.setDouble(6, wish.height());
+                insert.setBoolean(7, crop.getValue().checked());
+                insert.executeUpdate();
+            }
+        }
+    }
+}

@@ -1,0 +1,68 @@
+package nexa.shoot.store;
+
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+
+/** The database's tables, version by version. A database is brought up to date in one transaction when opened. */
+final class Schema {
+    /** Each entry leads from the version of its index to the next. Never change one that was released; add another. */
+    private static final List<String> STEPS = List.of("""
+            CREATE TABLE photo (
+              id INTEGER PRIMARY KEY,
+              file TEXT NOT NULL UNIQUE,
+              bytes INTEGER NOT NULL,
+              modified INTEGER NOT NULL,
+              fingerprint TEXT NOT NULL,
+              kind TEXT, width INTEGER, height INTEGER, exif_orientation INTEGER, taken TEXT,
+              trouble TEXT, percent INTEGER,
+              quarter_turns INTEGER NOT NULL DEFAULT 0,
+              mirrored INTEGER NOT NULL DEFAULT 0,
+              tilt REAL NOT NULL DEFAULT 0,
+              set_aside INTEGER NOT NULL DEFAULT 0);
+            CREATE INDEX photo_by_fingerprint ON photo (fingerprint);
+            CREATE TABLE format (
+              id INTEGER PRIMARY KEY,
+              place INTEGER NOT NULL,
+              name TEXT NOT NULL,
+              shape TEXT NOT NULL,
+              rule TEXT NOT NULL);
+            CREATE TABLE crop (
+              photo INTEGER NOT NULL REFERENCES photo (id),
+              format INTEGER NOT NULL,
+              centre_x REAL NOT NULL, centre_y REAL NOT NULL, width REAL NOT NULL, height REAL NOT NULL,
+              checked INTEGER NOT NULL,
+              PRIMARY KEY (photo, format)) WITHOUT ROWID;
+            CREATE TABLE setting (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
+            """);
+
+    private Schema() {}
+
+    /** @throws SQLException also if the database is of a later version than this program knows */
+    static void update(Connection connection) throws SQLException {
+        int version = version(connection);
+        if (version > STEPS.size()) {
+            throw new SQLException("made by a newer version of Nexa");
+        }
+        if (version == STEPS.size()) {
+            return;
+        }
+        try (Statement statement = connection.createStatement()) {
+            statement.execute("BEGIN IMMEDIATE");
+            for (String step : STEPS.subList(version(connection), STEPS.size())) {
+                statement.executeUpdate(step);
+            }
+            statement.executeUpdate("PRAGMA user_version = " + STEPS.size());
+            statement.execute("COMMIT");
+        }
+    }
+
+    private static int version(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery("PRAGMA user_version")) {
+            return result.getInt(1);
+        }
+    }
+}
