@@ -6,7 +6,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.util.Duration;
 import nexa.desktop.words.Words;
-import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Buttons as the whole window has them: an icon has a tooltip, and words for those who can't see it. */
@@ -15,13 +15,13 @@ final class Buttons {
 
     private Buttons() {}
 
-    static Button icon(Feather icon, String words, Runnable action) {
+    static Button icon(Ikon icon, String words, Runnable action) {
         Button button = new Button(null, new FontIcon(icon));
         button.setOnAction(event -> action.run());
         return dress(button, words);
     }
 
-    static ToggleButton toggle(Feather icon, String words) {
+    static ToggleButton toggle(Ikon icon, String words) {
         return dress(new ToggleButton(null, new FontIcon(icon)), words);
     }
 

@@ -20,7 +20,9 @@ import nexa.core.geometry.Turn;
 import nexa.core.print.OutputSize;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 
 /** What is adjusted on the current photo: tilt, turns, overlay, the frame's size, and accepting it. */
 public final class DeskView extends HBox {
@@ -108,12 +110,12 @@ public final class DeskView extends HBox {
     }
 
     private Node turnArea(BooleanProperty levelling) {
-        ToggleButton level = Buttons.toggle(Feather.MINUS, "desk.level");
+        ToggleButton level = Buttons.toggle(MaterialDesignS.SPIRIT_LEVEL, "desk.level");
         level.setId("level");
         level.selectedProperty().bindBidirectional(levelling);
-        Button left = Buttons.icon(Feather.ROTATE_CCW, "desk.quarter.left", () -> session.turn(Turn.COUNTERCLOCKWISE));
-        Button right = Buttons.icon(Feather.ROTATE_CW, "desk.quarter.right", () -> session.turn(Turn.CLOCKWISE));
-        Button mirror = Buttons.icon(Feather.REPEAT, "desk.mirror", () -> session.turn(Turn.MIRROR));
+        Button left = Buttons.icon(MaterialDesignR.ROTATE_LEFT, "desk.quarter.left", () -> session.turn(Turn.COUNTERCLOCKWISE));
+        Button right = Buttons.icon(MaterialDesignR.ROTATE_RIGHT, "desk.quarter.right", () -> session.turn(Turn.CLOCKWISE));
+        Button mirror = Buttons.icon(MaterialDesignR.REFLECT_HORIZONTAL, "desk.mirror", () -> session.turn(Turn.MIRROR));
         left.setId("quarter-left");
         right.setId("quarter-right");
         mirror.setId("mirror");
@@ -123,7 +125,7 @@ public final class DeskView extends HBox {
     }
 
     private Node overlayArea() {
-        Button turn = Buttons.icon(Feather.CORNER_UP_RIGHT, "desk.overlay.turn", () -> session.overlayProperty()
+        Button turn = Buttons.icon(MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, "desk.overlay.turn", () -> session.overlayProperty()
                 .set(session.overlayProperty().get().turned()));
         turn.getStyleClass().add("small");
         turn.setId("overlay-turn");
@@ -140,6 +142,7 @@ public final class DeskView extends HBox {
         formatName.getStyleClass().add("desk-title");
         pixels.getStyleClass().add("desk-figure");
         print.getStyleClass().add("desk-verdict");
+        print.setTooltip(new javafx.scene.control.Tooltip(Words.of("desk.frame.print.tip")));
         VBox area = new VBox(4, formatName, pixels, print);
         area.setAlignment(Pos.CENTER_LEFT);
         area.setMinWidth(180);

@@ -41,7 +41,7 @@ public final class FirstStartView extends StackPane {
         buttons.setAlignment(Pos.CENTER);
         VBox column = new VBox(18, picture(), title, lead, buttons, drop, message);
         column.setAlignment(Pos.CENTER);
-        column.setMaxWidth(560);
+        column.setMaxWidth(700);
         getChildren().add(column);
     }
 

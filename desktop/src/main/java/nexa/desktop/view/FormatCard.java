@@ -28,13 +28,13 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
-import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** One format of the brief: in the Bench the current photo's live result, elsewhere its shape and how far it is. */
 final class FormatCard extends VBox {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
-    private static final double LIVE_WIDTH = 150;
-    private static final double LIVE_HEIGHT = 118;
+    private static final double LIVE_WIDTH = 142;
+    private static final double LIVE_HEIGHT = 96;
     private static final double PLAIN_WIDTH = 74;
     private static final double PLAIN_HEIGHT = 58;
 
@@ -77,7 +77,7 @@ final class FormatCard extends VBox {
         Label key = new Label(Integer.toString(digit));
         key.getStyleClass().add("key");
         key.setVisible(digit > 0);
-        Button remove = Buttons.icon(Feather.X, "rail.remove", () -> session.removeFormat(format));
+        Button remove = Buttons.icon(MaterialDesignC.CLOSE, "rail.remove", () -> session.removeFormat(format));
         Buttons.explain(remove, Words.of("rail.remove", format.name()));
         remove.getStyleClass().add("small");
         remove.setId("remove-" + format.id());

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -94,6 +95,7 @@ public final class HandoverView extends StackPane {
         Label label = new Label(Words.of(words));
         label.getStyleClass().add("field-label");
         label.setMinWidth(96);
+        GridPane.setValignment(label, words.equals("handover.formats") ? VPos.TOP : VPos.CENTER);
         return label;
     }
 
@@ -104,7 +106,9 @@ public final class HandoverView extends StackPane {
         folder.setPrefColumnCount(30);
         folder.textProperty().subscribe(text -> pathOf(text).ifPresent(model.folderProperty()::set));
         HBox.setHgrow(folder, Priority.ALWAYS);
-        HBox row = new HBox(8, folder, Buttons.text("handover.folder.choose", this::chooseFolder));
+        Button choose = Buttons.text("handover.folder.choose", this::chooseFolder);
+        choose.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(8, folder, choose);
         GridPane.setHgrow(row, Priority.ALWAYS);
         return row;
     }
@@ -187,6 +191,9 @@ public final class HandoverView extends StackPane {
         status.setWrapText(true);
         progress.setMaxWidth(Double.MAX_VALUE);
         progress.setAccessibleText(Words.of("handover.title"));
+        for (Node node : new Node[] {cancel, progress, status, failures}) {
+            node.managedProperty().bind(node.visibleProperty());
+        }
         failures.setPrefHeight(120);
         failures.setAccessibleText(Words.of("handover.log"));
         return new VBox(10, new HBox(10, start, cancel), progress, status, failures);
@@ -233,6 +240,7 @@ public final class HandoverView extends StackPane {
         boolean running = state instanceof State.Running;
         cancel.setVisible(running);
         progress.setVisible(!(state instanceof State.Planning));
+        status.setVisible(!(state instanceof State.Planning));
         failures.getItems().clear();
         switch (state) {
             case State.Planning() -> status.setText("");

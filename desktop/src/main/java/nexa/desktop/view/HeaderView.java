@@ -16,7 +16,11 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
-import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignH;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
 
 /** One line: the shoot, the views, where one is, stepping back and forward. */
 public final class HeaderView extends HBox {
@@ -50,16 +54,16 @@ public final class HeaderView extends HBox {
         place.getStyleClass().add("header-note");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        undo = Buttons.icon(Feather.CORNER_UP_LEFT, "header.undo.none", session::undo);
-        redo = Buttons.icon(Feather.CORNER_UP_RIGHT, "header.redo.none", session::redo);
+        undo = Buttons.icon(MaterialDesignU.UNDO, "header.undo.none", session::undo);
+        redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session::redo);
         undo.setId("undo");
         redo.setId("redo");
         getChildren().addAll(name, counts, viewSwitch(), space, place, undo, redo);
         getChildren()
                 .addAll(
-                        Buttons.icon(Feather.SUN, "header.surround", actions::nextSurround),
-                        Buttons.icon(Feather.FOLDER, "header.open", actions::openAnother),
-                        Buttons.icon(Feather.HELP_CIRCLE, "header.keys", actions::showKeys));
+                        Buttons.icon(MaterialDesignC.CONTRAST_CIRCLE, "header.surround", actions::nextSurround),
+                        Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
+                        Buttons.icon(MaterialDesignH.HELP_CIRCLE_OUTLINE, "header.keys", actions::showKeys));
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 session.photoProperty().subscribe(photo -> refresh()),

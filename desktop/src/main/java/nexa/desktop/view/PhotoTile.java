@@ -46,10 +46,12 @@ final class PhotoTile extends Pane {
         state.getStyleClass().add("tile-state");
         trouble.getStyleClass().add("tile-trouble");
         trouble.setWrapText(true);
+        trouble.setVisible(!photo.isReadable());
         name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
         getChildren().addAll(drawing, trouble, name, state);
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
+        setManaged(false); // the Wall places it
         subscriptions = Subscription.combine(
                 session.photoProperty().subscribe(this::showCurrent),
                 session.formatProperty().subscribe(format -> refresh()),
@@ -121,6 +123,7 @@ final class PhotoTile extends Pane {
                 cell.y() - RING,
                 cell.width() + 2 * RING,
                 cell.height() + 2 * RING + WallLayout.CAPTION);
+        layout(); // at once: unmanaged nodes that ask for it during a layout are not laid out again
         picture.show(photo, PhotoLoader.edgeFor(Math.max(cell.width(), cell.height())));
     }
 

@@ -13,7 +13,7 @@ import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /** The brief: a card per format. */
@@ -38,7 +38,7 @@ public final class RailView extends ScrollPane {
         invitation.getStyleClass().add("rail-invitation");
         invitation.setWrapText(true);
         add.setId("add-format");
-        add.setGraphic(new FontIcon(Feather.PLUS));
+        add.setGraphic(new FontIcon(MaterialDesignP.PLUS));
         add.getStyleClass().add("quiet");
         add.setDisable(!session.shoot().mayEdit());
         Buttons.explain(add, Words.of("rail.add.tip"));
