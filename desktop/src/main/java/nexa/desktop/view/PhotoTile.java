@@ -144,15 +144,15 @@ final class PhotoTile extends Pane {
             }
             PhotoPainter painter = new PhotoPainter(canvas, view);
             painter.photo(pixels.get(), space);
-            session.format().ifPresent(format -> frame(painter, space, format, pixels.get()));
+            session.format().ifPresent(format -> frame(painter, space, format));
         }
 
-        private void frame(PhotoPainter painter, PhotoSpace space, Format format, ScreenPhoto pixels) {
+        private void frame(PhotoPainter painter, PhotoSpace space, Format format) {
             Frame frame = nexa.core.brief.Derivation.frame(space.asShot(), session.framing(photo), format);
             painter.mat(
                     space.outline(),
                     frame,
-                    Mat.forBrightness(pixels.brightness()).colour());
+                    Mat.WALL.colour());
             painter.edge(frame);
         }
     }

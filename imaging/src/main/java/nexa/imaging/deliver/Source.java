@@ -1,6 +1,5 @@
 package nexa.imaging.deliver;
 
-import static org.bytedeco.opencv.global.opencv_core.CV_8U;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_EXIF;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_ICCP;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_XMP;
@@ -16,11 +15,11 @@ import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.EncodedBytes;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import org.apache.commons.imaging.Imaging;
-import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
@@ -57,8 +56,7 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
     }
 
     private static Source decoded(Path file, byte[] bytes) throws UnreadablePhotoException {
-        try (BytePointer pointer = new BytePointer(bytes);
-                Mat encoded = new Mat(1, bytes.length, CV_8U, pointer);
+        try (Mat encoded = EncodedBytes.matrix(bytes);
                 IntPointer kinds = new IntPointer();
                 MatVector blocks = new MatVector()) {
             Mat pixels = imdecodeWithMetadata(encoded, kinds, blocks, IMREAD_UNCHANGED);
@@ -91,7 +89,9 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
             return null;
         }
         String text = new String(xmp, StandardCharsets.UTF_8);
-        return text.startsWith(XMP_PREFIX) ? text.substring(XMP_PREFIX.length()).getBytes(StandardCharsets.UTF_8) : xmp;
+        int start = text.startsWith(XMP_PREFIX) ? XMP_PREFIX.length() : 0;
+        int end = Math.max(start, text.lastIndexOf('>') + 1); // OpenCV hands out bytes beyond a PNG's packet
+        return text.substring(start, end).getBytes(StandardCharsets.UTF_8);
     }
 
     @Override

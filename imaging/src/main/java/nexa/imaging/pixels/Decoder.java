@@ -15,7 +15,6 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import nexa.imaging.file.Trouble;
-import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -41,8 +40,7 @@ public final class Decoder {
 
     /** The same from bytes already read; the file is named for messages only. */
     public static Picture decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
-        try (BytePointer pointer = new BytePointer(bytes);
-                Mat encoded = new Mat(1, bytes.length, CV_8U, pointer)) {
+        try (Mat encoded = EncodedBytes.matrix(bytes)) {
             Mat decoded = imdecode(encoded, flags(reduction));
             if (decoded == null || decoded.empty()) {
                 throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));

@@ -25,13 +25,13 @@ import org.bytedeco.opencv.opencv_core.Size;
  * samples spread evenly over the area it covers, n being the smallest number that leaves no source pixel unseen; a
  * numerical integral, so detail finer than a pixel averages out instead of aliasing.
  *
- * <p>Works through the output in strips, so that memory is bounded by the strip and not by n.
+ * <p>Works through the output in tiles, so that memory is bounded by the tile and not by n.
  */
 public final class SinglePass {
-    /** Samples in one strip; 4 million of 3 bytes stay near the processor's caches. */
-    private static final int STRIP_SAMPLES = 1 << 22;
+    /** Most samples along a tile's side: tiles stay near the processor's caches, and within OpenCV's 16-bit limits. */
+    private static final int TILE_SAMPLES = 2048;
 
-    /** Source pixels around what a strip covers, for the bicubic kernel. */
+    /** Source pixels around what a tile covers, for the bicubic kernel. */
     private static final int MARGIN = 3;
 
     private SinglePass() {}
@@ -44,12 +44,17 @@ public final class SinglePass {
      */
     public static Picture render(Picture source, Affine outputToSource, PixelSize output) {
         int samples = samplesPerSide(outputToSource);
-        int stripRows = Math.clamp(STRIP_SAMPLES / ((long) samples * samples * output.width()), 1, output.height());
+        int side = Math.max(1, TILE_SAMPLES / samples);
         Mat rendered = new Mat(output.height(), output.width(), source.mat().type());
-        for (int top = 0; top < output.height(); top += stripRows) {
-            int bottom = Math.min(top + stripRows, output.height());
-            try (Mat strip = rendered.rowRange(top, bottom)) {
-                renderStrip(source.mat(), Affine.translation(0, top).then(outputToSource), samples, strip);
+        for (int top = 0; top < output.height(); top += side) {
+            for (int left = 0; left < output.width(); left += side) {
+                int width = Math.min(side, output.width() - left);
+                int height = Math.min(side, output.height() - top);
+                try (Rect area = new Rect(left, top, width, height);
+                        Mat tile = new Mat(rendered, area)) {
+                    Affine tileToSource = Affine.translation(left, top).then(outputToSource);
+                    renderTile(source.mat(), tileToSource, samples, tile);
+                }
             }
         }
         return new Picture(rendered);
@@ -62,33 +67,33 @@ public final class SinglePass {
         return (int) Math.max(1, Math.ceil(reduction - 0.05)); // a reduction by a few percent needs no more than one
     }
 
-    private static void renderStrip(Mat source, Affine stripToSource, int samples, Mat strip) {
-        Affine sampleToSource = Affine.scale(1.0 / samples, 1.0 / samples).then(stripToSource);
-        int width = strip.cols() * samples;
-        int height = strip.rows() * samples;
+    private static void renderTile(Mat source, Affine tileToSource, int samples, Mat tile) {
+        Affine sampleToSource = Affine.scale(1.0 / samples, 1.0 / samples).then(tileToSource);
+        int width = tile.cols() * samples;
+        int height = tile.rows() * samples;
         try (Rect seen = seen(source, sampleToSource, width, height);
                 Mat part = new Mat(source, seen);
                 Mat map = matrix(sampleToSource.then(Affine.translation(-seen.x(), -seen.y())));
                 Size size = new Size(width, height);
                 Scalar unused = new Scalar()) {
             if (samples == 1) {
-                warpAffine(part, strip, map, size, INTER_CUBIC | WARP_INVERSE_MAP, BORDER_REPLICATE, unused);
+                warpAffine(part, tile, map, size, INTER_CUBIC | WARP_INVERSE_MAP, BORDER_REPLICATE, unused);
             } else {
-                average(part, strip, map, size);
+                average(part, tile, map, size);
             }
         }
     }
 
-    private static void average(Mat part, Mat strip, Mat map, Size size) {
+    private static void average(Mat part, Mat tile, Mat map, Size size) {
         try (Mat dense = new Mat();
                 Scalar unused = new Scalar();
-                Size target = strip.size()) {
+                Size target = tile.size()) {
             warpAffine(part, dense, map, size, INTER_LINEAR | WARP_INVERSE_MAP, BORDER_REPLICATE, unused);
-            resize(dense, strip, target, 0, 0, INTER_AREA);
+            resize(dense, tile, target, 0, 0, INTER_AREA);
         }
     }
 
-    /** The part of the source that a strip looks at: OpenCV counts source pixels in 16 bits, a part may not be wider. */
+    /** The part of the source that a tile looks at: OpenCV counts pixels in 16 bits, so a wide source is seen in parts. */
     private static Rect seen(Mat source, Affine toSource, int width, int height) {
         double left = Double.MAX_VALUE;
         double top = Double.MAX_VALUE;

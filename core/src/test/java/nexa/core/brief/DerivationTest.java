@@ -1,0 +1,131 @@
+package nexa.core.brief;
+
+import static nexa.core.Cases.ROUNDING;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import nexa.core.Cases;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
+import org.junit.jupiter.api.Test;
+
+class DerivationTest {
+    private static final Format PRINT = new Format(1, "Print", Shape.parse("4:5"), OrientationRule.FOLLOW_PHOTO);
+    private static final Format ANY = new Format(2, "Any", Shape.FREE, OrientationRule.FOLLOW_PHOTO);
+    private static final Format WHOLE = new Format(3, "Whole", Shape.AS_PHOTO, OrientationRule.FOLLOW_PHOTO);
+    private static final PixelSize WIDE = new PixelSize(3000, 2000);
+
+    private static Framing placed(PixelSize photo, Pose pose, Format format, Frame level) {
+        Frame wish = new PhotoSpace(photo, pose).toAsShot(level);
+        return Framing.UNTOUCHED.with(pose).with(format, new Crop(wish, false));
+    }
+
+    private static void assertSame(Frame expected, Frame actual, double slack) {
+        assertEquals(0, expected.centre().distance(actual.centre()), slack);
+        assertEquals(expected.width(), actual.width(), slack);
+        assertEquals(expected.height(), actual.height(), slack);
+    }
+
+    @Test
+    void frame_nobodyPlaced_isTheLargestInThePhotosOrientation() {
+        assertSame(new Frame(0, 0, 5 / 6.0, 2 / 3.0), Derivation.frame(WIDE, Framing.UNTOUCHED, PRINT), ROUNDING);
+        Frame upright = Derivation.frame(WIDE.transposed(), Framing.UNTOUCHED, PRINT);
+        assertEquals(0.8, upright.aspect(), ROUNDING);
+    }
+
+    @Test
+    void frame_alwaysHasTheFormatsShapeAndLiesInside() {
+        Cases.some(1000).forEach(c -> {
+            PixelSize photo = c.photo();
+            Framing framing = placed(photo, c.pose(), PRINT, c.wish()).with(c.pose());
+            PhotoSpace space = new PhotoSpace(photo, framing.pose());
+            Frame frame = Derivation.frame(photo, framing, PRINT);
+            assertTrue(space.outline().contains(frame, ROUNDING));
+            double shape = frame.aspect() > 1 ? 1.25 : 0.8;
+            assertEquals(shape, frame.aspect(), 1e-9);
+        });
+    }
+
+    @Test
+    void tiltingOutAndBack_restoresTheFrameExactly() {
+        Cases.some(500).forEach(c -> {
+            PixelSize photo = c.photo();
+            Framing before = placed(photo, Pose.AS_SHOT, PRINT, c.wish());
+            Frame frame = Derivation.frame(photo, before, PRINT);
+            Framing tilted = before.with(before.pose().withTilt(c.tilt()));
+            Derivation.frame(photo, tilted, PRINT);
+            assertEquals(frame, Derivation.frame(photo, tilted.with(before.pose()), PRINT));
+        });
+    }
+
+    @Test
+    void turningThePhoto_turnsItsFrames() {
+        Cases.some(500).forEach(c -> {
+            PixelSize photo = c.photo();
+            Turn by = new Turn(c.below(4), false);
+            for (Format format : new Format[] {PRINT, ANY}) {
+                Framing before = placed(photo, c.pose(), format, c.wish());
+                Framing after = before.with(before.pose().turned(by));
+                Frame expected = by.apply(Derivation.frame(photo, before, format));
+                assertSame(expected, Derivation.frame(photo, after, format), 1e-9);
+            }
+        });
+    }
+
+    @Test
+    void mirroringThePhoto_mirrorsItsFrames() {
+        Cases.some(500).forEach(c -> {
+            PixelSize photo = c.photo();
+            Framing before = placed(photo, c.pose(), PRINT, c.wish());
+            Framing after = before.with(before.pose().turned(Turn.MIRROR));
+            Frame expected = Turn.MIRROR.apply(Derivation.frame(photo, before, PRINT));
+            assertSame(expected, Derivation.frame(photo, after, PRINT), 1e-9);
+        });
+    }
+
+    @Test
+    void frame_placedFitting_staysWhereItWasPut() {
+        Frame level = new Frame(0.1, -0.05, 0.5, 0.4);
+        assertSame(level, Derivation.frame(WIDE, placed(WIDE, Pose.AS_SHOT, PRINT, level), PRINT), ROUNDING);
+    }
+
+    @Test
+    void frame_ofReshapedFormat_keepsCentreAndArea() {
+        Framing framing = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(0.1, 0, 0.25, 0.2));
+        Format square = new Format(1, "Print", Shape.parse("1:1"), OrientationRule.FOLLOW_PHOTO);
+        Frame frame = Derivation.frame(WIDE, framing, square);
+        assertEquals(1, frame.aspect(), ROUNDING);
+        assertEquals(0.05, frame.width() * frame.height(), ROUNDING);
+        assertEquals(0.1, frame.centreX(), ROUNDING);
+    }
+
+    @Test
+    void frame_asPhotoAndFree_areTheWholeLevelPhoto() {
+        assertSame(new Frame(0, 0, 1, 2 / 3.0), Derivation.frame(WIDE, Framing.UNTOUCHED, WHOLE), ROUNDING);
+        assertSame(new Frame(0, 0, 1, 2 / 3.0), Derivation.frame(WIDE, Framing.UNTOUCHED, ANY), ROUNDING);
+    }
+
+    @Test
+    void tilt_keepsTheFramesContent() {
+        Framing framing = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(0.2, 0.1, 0.1, 0.08));
+        PhotoSpace level = new PhotoSpace(WIDE, Pose.AS_SHOT);
+        PhotoSpace tilted = new PhotoSpace(WIDE, new Pose(Turn.NONE, new Tilt(7)));
+        Frame before = Derivation.frame(WIDE, framing, PRINT);
+        Frame after = Derivation.frame(WIDE, framing.with(tilted.pose()), PRINT);
+        assertEquals(0, level.toUpright(before.centre()).distance(tilted.toUpright(after.centre())), 1e-6);
+    }
+
+    @Test
+    void cleared_isDerivedAgain() {
+        Framing framing = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(0.1, 0, 0.25, 0.2));
+        assertEquals(FrameState.PLACED, framing.state(PRINT));
+        assertEquals(Framing.UNTOUCHED, framing.cleared(PRINT));
+        assertEquals(FrameState.DERIVED, framing.cleared(PRINT).state(PRINT));
+    }
+}

@@ -1,0 +1,67 @@
+package nexa.core.level;
+
+import static nexa.core.Cases.ROUNDING;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import nexa.core.Cases;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Turn;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LevelLineTest {
+    @ParameterizedTest
+    @CsvSource({
+        "100,0,0",
+        "100,10,5.7106",
+        "-100,-10,5.7106",
+        "100,-10,-5.7106",
+        "10,100,-5.7106",
+        "-10,100,5.7106",
+        "0,-7,0"
+    })
+    void lean_isFromTheNearerOfHorizontalAndVertical(double dx, double dy, double degrees) {
+        assertEquals(degrees, new LevelLine(new Point(50, 60), new Point(50 + dx, 60 + dy)).lean(), 1e-4);
+    }
+
+    @Test
+    void lean_doesNotDependOnWhichEndIsFirst() {
+        Cases.some(500).forEach(c -> {
+            Point a = new Point(c.between(0, 1000), c.between(0, 1000));
+            Point b = new Point(c.between(0, 1000), c.between(0, 1000));
+            assertEquals(new LevelLine(a, b).lean(), new LevelLine(b, a).lean(), 1e-9);
+        });
+    }
+
+    @Test
+    void tilt_makesTheLineLevelOrPlumb() {
+        Cases.some(1000).forEach(c -> {
+            PixelSize photo = new PixelSize(3000, 2000);
+            LevelLine line = new LevelLine(
+                    new Point(c.between(0, 3000), c.between(0, 2000)),
+                    new Point(c.between(0, 3000), c.between(0, 2000)));
+            PhotoSpace levelled = new PhotoSpace(photo, new Pose(Turn.NONE, line.tilt()));
+            Point along = levelled.toLevel(line.to()).minus(levelled.toLevel(line.from()));
+            double off = line.isPlumb() ? along.x() : along.y();
+            assertEquals(0, off, ROUNDING);
+        });
+    }
+
+    @Test
+    void isPlumb_tellsWhichOneItWas() {
+        assertTrue(new LevelLine(new Point(0, 0), new Point(3, 50)).isPlumb());
+        assertFalse(new LevelLine(new Point(0, 0), new Point(50, 3)).isPlumb());
+    }
+
+    @Test
+    void lineWithoutLength_isRefused() {
+        assertThrows(IllegalArgumentException.class, () -> new LevelLine(new Point(1, 2), new Point(1, 2)));
+    }
+}

@@ -1,0 +1,52 @@
+package nexa.core.shape;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import nexa.core.geometry.Orientation;
+import nexa.core.shape.Shape.Ratio;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ShapeTest {
+    @ParameterizedTest
+    @CsvSource({"4:5,4,5", "6:4,3,2", " 16 : 9 ,16,9", "1.91:1,191,100", "8.5x11,17,22", "4×5,4,5", "2.35/1,47,20"})
+    void parse_readsRatios(String text, long width, long height) {
+        assertEquals(new Ratio(width, height), Shape.parse(text));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"free,free", "FREE,free", "as photo,as photo", "As-Photo,as photo", "6:4,3:2"})
+    void parse_readsWhatTextWrites(String text, String written) {
+        Shape shape = Shape.parse(text);
+        assertEquals(written, shape.text());
+        assertEquals(shape, Shape.parse(shape.text()));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"", "4", "4:", ":5", "0:5", "-4:5", "a:b", "4:5:6", "1:0.001", "NaN:1", "1e9:1", "999999:1"})
+    void parse_refusesTheRestInWords(String text) {
+        var refused = assertThrows(IllegalArgumentException.class, () -> Shape.parse(text));
+        assertTrue(refused.getMessage().length() > 20);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "FOLLOW_PHOTO,4:5,HORIZONTAL,5:4", "FOLLOW_PHOTO,4:5,VERTICAL,4:5", "FOLLOW_PHOTO,5:4,VERTICAL,4:5",
+        "FOLLOW_PHOTO,4:5,SQUARE,4:5", "HORIZONTAL,4:5,VERTICAL,5:4", "VERTICAL,16:9,HORIZONTAL,9:16",
+        "VERTICAL,1:1,HORIZONTAL,1:1"
+    })
+    void lay_turnsTheShape(OrientationRule rule, String ratio, Orientation along, String laid) {
+        assertEquals(Shape.parse(laid), rule.lay((Ratio) Shape.parse(ratio), along));
+    }
+
+    @Test
+    void ratio_beyondReason_isRefused() {
+        assertThrows(IllegalArgumentException.class, () -> new Ratio(101, 1));
+        assertEquals(100, new Ratio(100, 1).aspect());
+    }
+}

@@ -1,0 +1,212 @@
+package nexa.imaging.deliver;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.exif.ExifThumbnailDirectory;
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+import javax.imageio.ImageIO;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import org.apache.commons.imaging.Imaging;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class EncoderTest {
+    private static final byte[] PROFILE =
+            ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData();
+    private static final byte[] XMP =
+            "<?xpacket begin='' id='W5M0MpCehiHzreSzNTczkc9d'?><x:xmpmeta xmlns:x='adobe:ns:meta/'/><?xpacket end='w'?>"
+                    .getBytes(java.nio.charset.StandardCharsets.UTF_8);
+
+    @TempDir
+    Path folder;
+
+    private Source source() throws IOException {
+        Path file = TestPhotos.jpeg(folder.resolve("source.jpg"), 300, 200, 6);
+        PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+        Source plain = Source.open(file, facts);
+        return new Source(plain.picture(), new SourceMetadata(plain.metadata().exif(), PROFILE, XMP));
+    }
+
+    private static Metadata read(byte[] bytes) throws Exception {
+        return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void encode_keepsWhatTheShotSaysAndRenewsWhatThePictureSays(FileType type) throws Exception {
+        try (Source source = source();
+                Picture delivered = TestPhotos.scene(120, 90)) {
+            Metadata metadata = read(Encoder.encode(delivered, source, new FileSettings(type, 92)));
+            ExifIFD0Directory root = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+            assertEquals("Aldermoor", root.getString(ExifIFD0Directory.TAG_MAKE));
+            assertEquals("(c) 2026 Fennick Kiln", root.getString(ExifIFD0Directory.TAG_COPYRIGHT));
+            assertEquals(1, root.getInt(ExifIFD0Directory.TAG_ORIENTATION));
+            ExifSubIFDDirectory exif = metadata.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
+            assertEquals("2026:09:21 09:12:08", exif.getString(ExifSubIFDDirectory.TAG_DATETIME_ORIGINAL));
+            assertEquals(120, exif.getInt(ExifSubIFDDirectory.TAG_EXIF_IMAGE_WIDTH));
+            assertEquals(90, exif.getInt(ExifSubIFDDirectory.TAG_EXIF_IMAGE_HEIGHT));
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void encode_keepsProfileAndXmp(FileType type) throws Exception {
+        try (Source source = source();
+                Picture delivered = TestPhotos.scene(120, 90)) {
+            byte[] bytes = Encoder.encode(delivered, source, new FileSettings(type, 92));
+            assertArrayEquals(PROFILE, Imaging.getIccProfileBytes(bytes));
+            Path file = TestPhotos.write(folder.resolve("x." + type.extension()), bytes);
+            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+            try (Source again = Source.open(file, facts)) {
+                assertEquals(
+                        new String(XMP, StandardCharsets.UTF_8),
+                        new String(again.metadata().xmp(), StandardCharsets.UTF_8));
+            }
+        }
+    }
+
+    @Test
+    void encode_thumbnailShowsTheDeliveredPicture() throws Exception {
+        try (Source source = source();
+                Picture delivered = TestPhotos.scene(400, 500)) {
+            byte[] bytes = Encoder.encode(delivered, source, FileSettings.DEFAULT);
+            ExifThumbnailDirectory thumbnail = read(bytes).getFirstDirectoryOfType(ExifThumbnailDirectory.class);
+            int exif = new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1).indexOf("Exif\0\0") + 6;
+            int offset = exif + thumbnail.getInt(ExifThumbnailDirectory.TAG_THUMBNAIL_OFFSET);
+            byte[] jpeg = Arrays.copyOfRange(
+                    bytes, offset, offset + thumbnail.getInt(ExifThumbnailDirectory.TAG_THUMBNAIL_LENGTH));
+            try (Picture shown = Decoder.decode(folder, jpeg, Reduction.NONE)) {
+                assertEquals(new PixelSize(128, 160), shown.size());
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"PNG", "TIFF"})
+    void encode_sixteenBits_loseNothing(FileType type) throws IOException {
+        try (Source source = source();
+                Picture deep = TestPhotos.deepScene(97, 61)) {
+            byte[] bytes = Encoder.encode(deep, source, new FileSettings(type, 92));
+            try (Picture back = Decoder.decode(folder, bytes, Reduction.NONE)) {
+                assertEquals(16, back.bits());
+                assertTrue(TestPhotos.psnr(deep, back) > 300);
+            }
+        }
+    }
+
+    /** The JDK's own TIFF reader agrees with the writer, independently of OpenCV's. */
+    @Test
+    void encode_tiff_isReadByAnotherReader() throws IOException {
+        try (Source source = source();
+                Picture delivered = TestPhotos.scene(120, 90)) {
+            byte[] bytes = Encoder.encode(delivered, source, new FileSettings(FileType.TIFF, 92));
+            SourceMetadata plain = new SourceMetadata(null, null, null);
+            byte[] withoutProfile =
+                    Encoder.encode(delivered, new Source(source.picture(), plain), new FileSettings(FileType.TIFF, 92));
+            BufferedImage image = ImageIO.read(new ByteArrayInputStream(withoutProfile));
+            assertEquals(120, image.getWidth());
+            assertEquals(delivered.toRaster().argb()[37 * 120 + 50], image.getRGB(50, 37) | 0xFF000000);
+            assertNotNull(ImageIO.read(new ByteArrayInputStream(bytes)));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void tiffSources_areReadAsShotWhateverTheirOrientation(int orientation) throws Exception {
+        try (Source source = source();
+                Picture scene = TestPhotos.scene(60, 40);
+                Picture stored =
+                        scene.turned(nexa.core.geometry.Turn.ofExif(orientation).inverse())) {
+            byte[] bytes = Encoder.encode(stored, source, new FileSettings(FileType.TIFF, 92));
+            Path file = TestPhotos.write(folder.resolve("o.tif"), withOrientation(bytes, orientation));
+            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+            assertEquals(new PixelSize(60, 40), facts.asShot());
+            try (Source again = Source.open(file, facts)) {
+                assertTrue(TestPhotos.psnr(scene, again.picture()) > 300);
+            }
+        }
+    }
+
+    /** Changes the orientation entry of a little-endian or big-endian TIFF in place. */
+    private static byte[] withOrientation(byte[] tiff, int orientation) {
+        boolean little = tiff[0] == 'I';
+        for (int i = 8; i < tiff.length - 12; i++) {
+            byte[] entry = little ? new byte[] {0x12, 1, 3, 0, 1, 0, 0, 0} : new byte[] {1, 0x12, 0, 3, 0, 0, 0, 1};
+            if (Arrays.equals(tiff, i, i + 8, entry, 0, 8)) {
+                tiff[i + (little ? 8 : 9)] = (byte) orientation;
+                return tiff;
+            }
+        }
+        throw new AssertionError("no orientation entry");
+    }
+
+    @Test
+    void profileForOtherChannels_isLeftOut() throws IOException {
+        try (Source source = source()) {
+            SourceMetadata metadata = source.metadata();
+            assertNull(metadata.fittingChannels(1).icc());
+            assertNotNull(metadata.fittingChannels(3).icc());
+        }
+    }
+
+    @Test
+    void encode_damagedExif_isReplacedNotFatal() throws Exception {
+        byte[] damaged = {'I', 'I', 42, 0, 8, 0, 0, 0, 99, 99, 1, 2, 3};
+        try (Source source = source();
+                Picture delivered = TestPhotos.scene(120, 90)) {
+            Source broken = new Source(source.picture(), new SourceMetadata(damaged, null, null));
+            Metadata metadata = read(Encoder.encode(delivered, broken, FileSettings.DEFAULT));
+            assertEquals(
+                    1,
+                    metadata.getFirstDirectoryOfType(ExifIFD0Directory.class)
+                            .getInt(ExifIFD0Directory.TAG_ORIENTATION));
+        }
+    }
+
+    @Test
+    void encode_jpegBeyondItsLimit_saysSo() throws IOException {
+        try (Source source = source();
+                Picture wide = TestPhotos.scene(66_000, 1)) {
+            assertThrows(IOException.class, () -> Encoder.encode(wide, source, FileSettings.DEFAULT));
+        }
+    }
+
+    @Test
+    void atomicFile_failing_leavesNothingBehind() throws IOException {
+        Path directory = Files.createDirectory(folder.resolve("out"));
+        Path taken =
+                Files.createDirectories(directory.resolve("name.jpg/child")).getParent();
+        assertThrows(IOException.class, () -> AtomicFile.write(taken, new byte[10]));
+        try (var files = Files.list(directory)) {
+            assertEquals(List.of(taken), files.toList());
+        }
+    }
+}

@@ -1,0 +1,154 @@
+package nexa.imaging.file;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeFalse;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.time.LocalDateTime;
+import java.util.Arrays;
+import java.util.zip.CRC32;
+import javax.imageio.ImageIO;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.TestPhotos;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class PhotoProbeTest {
+    @TempDir
+    Path folder;
+
+    private static PhotoFacts readable(Path file) {
+        return assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file)).facts();
+    }
+
+    private static Trouble trouble(Path file) {
+        return assertInstanceOf(Probe.Unreadable.class, PhotoProbe.probe(file)).trouble();
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void probe_orientation_isAppliedToTheSize(int orientation) throws IOException {
+        PhotoFacts facts = readable(TestPhotos.jpeg(folder.resolve("a.jpg"), 300, 200, orientation));
+        assertEquals(new PixelSize(300, 200), facts.asShot());
+        assertEquals(orientation, facts.exifOrientation());
+        assertEquals(LocalDateTime.of(2026, 9, 21, 9, 12, 8), facts.taken());
+    }
+
+    @Test
+    void probe_pngNamedJpg_isReadByContent() throws IOException {
+        Path file = folder.resolve("wrong.jpg");
+        ImageIO.write(new java.awt.image.BufferedImage(40, 30, 1), "png", file.toFile());
+        assertEquals(new PhotoFacts(FileKind.PNG, new PixelSize(40, 30), 1, null), readable(file));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"png", "bmp", "tiff", "jpg"})
+    void probe_smallestAndStrangestSizes(String kind) throws IOException {
+        for (PixelSize size : new PixelSize[] {new PixelSize(1, 1), new PixelSize(20_000, 50)}) {
+            Path file = folder.resolve(size.width() + "." + kind);
+            assertTrue(ImageIO.write(
+                    new java.awt.image.BufferedImage(size.width(), size.height(), 1), kind, file.toFile()));
+            assertEquals(size, readable(file).asShot());
+        }
+    }
+
+    @Test
+    void probe_emptyFile_saysSo() throws IOException {
+        assertEquals(
+                Trouble.Kind.EMPTY,
+                trouble(Files.createFile(folder.resolve("e.jpg"))).kind());
+    }
+
+    @Test
+    void probe_text_isNotAnImage() throws IOException {
+        Path file = Files.writeString(folder.resolve("t.jpg"), "notes about glazes");
+        assertEquals("not an image", trouble(file).text());
+    }
+
+    @Test
+    void probe_missing_saysSo() {
+        assertEquals(Trouble.Kind.MISSING, trouble(folder.resolve("gone.jpg")).kind());
+    }
+
+    @Test
+    void probe_noPermission_saysSo() throws IOException {
+        Path file = TestPhotos.jpeg(folder.resolve("p.jpg"), 30, 20, 1);
+        Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("---------"));
+        assumeFalse(Files.isReadable(file), "the user who runs the tests may read everything");
+        assertEquals(Trouble.Kind.NO_PERMISSION, trouble(file).kind());
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0.3, 0.5, 0.8})
+    void probe_truncatedJpeg_saysHowMuchIsThere(double share) throws IOException {
+        byte[] whole = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 1200, 900, 1));
+        Path cut = folder.resolve("cut.jpg");
+        TestPhotos.write(cut, Arrays.copyOf(whole, (int) (whole.length * share)));
+        Trouble trouble = trouble(cut);
+        assertEquals(Trouble.Kind.TRUNCATED, trouble.kind());
+        assertEquals(100 * share, trouble.percent(), 15);
+        assertTrue(trouble.text().matches("truncated after \\d+ %"));
+    }
+
+    @Test
+    void probe_truncatedInItsHeaders_isTruncatedToo() throws IOException {
+        byte[] whole = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1));
+        Path cut = TestPhotos.write(folder.resolve("cut.jpg"), Arrays.copyOf(whole, 40));
+        assertEquals(new Trouble(Trouble.Kind.TRUNCATED, 0), trouble(cut));
+    }
+
+    @Test
+    void probe_jpegWithTrailingBytes_isWhole() throws IOException {
+        byte[] whole = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1));
+        Path padded = TestPhotos.write(folder.resolve("padded.jpg"), Arrays.copyOf(whole, whole.length + 5000));
+        assertEquals(new PixelSize(120, 90), readable(padded).asShot());
+    }
+
+    @Test
+    void probe_morePixelsThanTheLimit_areRefusedFromTheHeader() throws IOException {
+        Path file = TestPhotos.write(folder.resolve("bomb.png"), pngHeader(30_000, 30_000));
+        assertEquals(Trouble.Kind.TOO_LARGE, trouble(file).kind());
+    }
+
+    private static byte[] pngHeader(int width, int height) {
+        ByteBuffer chunk = ByteBuffer.allocate(17).put("IHDR".getBytes(StandardCharsets.US_ASCII));
+        chunk.putInt(width).putInt(height).put((byte) 8).put((byte) 2).put(new byte[3]);
+        CRC32 crc = new CRC32();
+        crc.update(chunk.array());
+        ByteBuffer file = ByteBuffer.allocate(8 + 4 + 17 + 4 + 12);
+        file.put(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10});
+        file.putInt(13).put(chunk.array()).putInt((int) crc.getValue());
+        return file.putInt(0)
+                .put("IEND".getBytes(StandardCharsets.US_ASCII))
+                .putInt(0xAE426082)
+                .array();
+    }
+
+    @Test
+    void probe_randomBytesBehindASignature_neverThrows() throws IOException {
+        java.util.Random random = new java.util.Random(5);
+        byte[][] beginnings = {
+            {(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, (byte) 0xE1},
+            {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10},
+            {'I', 'I', 42, 0},
+            {'M', 'M', 0, 42},
+            {'B', 'M'}
+        };
+        for (int i = 0; i < 300; i++) {
+            byte[] bytes = new byte[200 + random.nextInt(2000)];
+            random.nextBytes(bytes);
+            byte[] beginning = beginnings[i % beginnings.length];
+            System.arraycopy(beginning, 0, bytes, 0, beginning.length);
+            PhotoProbe.probe(TestPhotos.write(folder.resolve("r.jpg"), bytes));
+        }
+    }
+}
