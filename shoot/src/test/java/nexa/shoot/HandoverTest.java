@@ -1,0 +1,195 @@
+package nexa.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.deliver.FileSettings;
+import nexa.imaging.deliver.FileType;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Raster;
+import nexa.imaging.pixels.Reduction;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.handover.Handover;
+import nexa.shoot.handover.HandoverPlan;
+import nexa.shoot.handover.HandoverRequest;
+import nexa.shoot.handover.Outcome;
+import nexa.shoot.preview.PreviewCache;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class HandoverTest {
+    @TempDir
+    Path base;
+
+    private TestShoot test;
+    private Path out;
+
+    @BeforeEach
+    void folders() throws IOException {
+        test = new TestShoot(base);
+        out = base.resolve("out");
+    }
+
+    private List<Outcome> deliver(Shoot shoot, Format format, FileType type) throws IOException {
+        HandoverRequest request = new HandoverRequest(out, List.of(format), 0, new FileSettings(type, 95));
+        return new Handover(HandoverPlan.of(shoot, request), told -> {}, () -> false).run(shoot);
+    }
+
+    private static Path written(Outcome outcome) {
+        return assertInstanceOf(Outcome.Written.class, outcome).delivery().output();
+    }
+
+    @Test
+    void allEightOrientationsOfAPhoto_giveTheSamePicture() throws IOException {
+        for (int orientation = 1; orientation <= 8; orientation++) {
+            TestPhotos.jpeg(test.folder().resolve("o" + orientation + ".jpg"), 600, 400, orientation);
+        }
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            for (Photo photo : shoot.photos()) {
+                TestShoot.place(shoot, photo, print, TestShoot.WISH);
+                Framing placed = shoot.framing(photo);
+                shoot.apply(
+                        Edit.framing("edit.tilt", photo.id(), placed, placed.with(new Pose(Turn.NONE, new Tilt(3)))));
+            }
+            List<Outcome> outcomes = deliver(shoot, print, FileType.PNG);
+            try (Picture first = Decoder.decode(written(outcomes.getFirst()), Reduction.NONE)) {
+                assertEquals(new PixelSize(300, 240), first.size());
+                for (Outcome outcome : outcomes) {
+                    try (Picture other = Decoder.decode(written(outcome), Reduction.NONE)) {
+                        assertTrue(TestPhotos.psnr(first, other) > 45, outcome.toString());
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void originals_areByteForByteWhatTheyWere() throws IOException {
+        test.photo("a.jpg", 300, 200);
+        test.photo("b.jpg", 200, 300);
+        Map<String, String> before = TestShoot.hashes(test.folder());
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            TestShoot.place(shoot, shoot.photos().getFirst(), print, TestShoot.WISH);
+            deliver(shoot, print, FileType.JPEG);
+            deliver(shoot, print, FileType.TIFF);
+        }
+        assertEquals(before, TestShoot.hashes(test.folder()));
+    }
+
+    @Test
+    void existingFiles_areNumberedOnNeverWrittenOver() throws IOException {
+        test.photo("a.jpg", 300, 200);
+        Files.createDirectories(out);
+        Path there = Files.writeString(out.resolve("a_Print.jpg"), "mine");
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            assertEquals(
+                    out.resolve("a_Print-2.jpg"),
+                    written(deliver(shoot, print, FileType.JPEG).getFirst()));
+        }
+        assertEquals("mine", Files.readString(there));
+    }
+
+    @Test
+    void folderInsideTheShoot_isNotTakenForPhotosLater() throws IOException {
+        test.photo("a.jpg", 300, 200);
+        out = test.folder().resolve("delivered");
+        try (Shoot shoot = test.open()) {
+            deliver(shoot, TestShoot.addFormat(shoot, "Print", "4:5"), FileType.JPEG);
+        }
+        assertTrue(Files.exists(out.resolve("a_Print.jpg")));
+        try (Shoot shoot = test.open()) {
+            assertEquals(1, shoot.photos().size());
+        }
+    }
+
+    @Test
+    void photoThatVanished_failsAloneWithItsReason() throws IOException {
+        test.photo("a.jpg", 300, 200);
+        test.photo("b.jpg", 300, 200);
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Files.delete(test.folder().resolve("a.jpg"));
+            List<Outcome> outcomes = deliver(shoot, print, FileType.JPEG);
+            assertEquals(
+                    "the file is gone",
+                    assertInstanceOf(Outcome.Failed.class, outcomes.get(0)).reason());
+            assertTrue(Files.exists(written(outcomes.get(1))));
+        }
+    }
+
+    @Test
+    void cancelled_beginsNoFurtherFileAndLeavesNoParts() throws IOException {
+        for (int i = 0; i < 12; i++) {
+            test.photo("p" + i + ".jpg", 300, 200);
+        }
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            HandoverPlan plan =
+                    HandoverPlan.of(shoot, new HandoverRequest(out, List.of(print), 0, FileSettings.DEFAULT));
+            AtomicInteger done = new AtomicInteger();
+            List<Outcome> outcomes =
+                    new Handover(plan, told -> done.incrementAndGet(), () -> done.get() >= 3).run(shoot);
+            assertTrue(outcomes.size() >= 3 && outcomes.size() < 12, "" + outcomes.size());
+            try (var files = Files.list(out)) {
+                assertFalse(files.anyMatch(file -> file.getFileName().toString().contains("part")));
+            }
+        }
+    }
+
+    @Test
+    void setAside_isNotDelivered() throws IOException {
+        test.photo("a.jpg", 300, 200);
+        try (Shoot shoot = test.open()) {
+            Photo a = shoot.photos().getFirst();
+            shoot.apply(Edit.framing("edit.aside", a.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.withSetAside(true)));
+            assertTrue(deliver(shoot, TestShoot.addFormat(shoot, "Print", "4:5"), FileType.JPEG)
+                    .isEmpty());
+        }
+    }
+
+    @Test
+    void previews_comeFromTheCacheAndSurviveATornFile() throws IOException {
+        Path file = test.photo("a.jpg", 900, 600);
+        PreviewCache cache = new PreviewCache(base.resolve("cache"));
+        try (Shoot shoot = test.open()) {
+            Photo a = shoot.photos().getFirst();
+            Raster made = cache.raster(file, a.fingerprint(), a.facts().orElseThrow(), 300);
+            assertEquals(300, made.width());
+            Path cached;
+            try (var files = Files.walk(base.resolve("cache"))) {
+                cached = files.filter(Files::isRegularFile).findFirst().orElseThrow();
+            }
+            Files.delete(file);
+            assertEquals(
+                    300,
+                    cache.raster(file, a.fingerprint(), a.facts().orElseThrow(), 300)
+                            .width());
+            test.photo("a.jpg", 900, 600);
+            Files.writeString(cached, "torn");
+            assertEquals(
+                    200,
+                    cache.raster(file, a.fingerprint(), a.facts().orElseThrow(), 300)
+                            .height());
+        }
+    }
+}

@@ -1,0 +1,230 @@
+package nexa.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.List;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.imaging.TestPhotos;
+import nexa.shoot.edit.Edit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ShootTest {
+    @TempDir
+    Path base;
+
+    private TestShoot test;
+
+    @BeforeEach
+    void twoPhotos() throws IOException {
+        test = new TestShoot(base);
+        test.photo("a.jpg", 300, 200);
+        test.photo("b.jpg", 200, 300);
+    }
+
+    private static List<String> files(Shoot shoot) {
+        return shoot.photos().stream().map(Photo::file).toList();
+    }
+
+    @Test
+    void reopen_findsEverythingAsItWas() throws IOException {
+        Framing framing;
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            TestShoot.place(shoot, a, print, TestShoot.WISH);
+            Framing placed = shoot.framing(a);
+            Pose pose = new Pose(new Turn(1, true), new Tilt(-2.345));
+            shoot.apply(
+                    Edit.framing("edit.tilt", a.id(), placed, placed.with(pose).withSetAside(true)));
+            framing = shoot.framing(a);
+            shoot.remember("overlay", "THIRDS 0");
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
+            assertEquals("Print", shoot.brief().names());
+            assertEquals("THIRDS 0", shoot.setting("overlay").orElseThrow());
+        }
+    }
+
+    @Test
+    void undoAndRedo_goBackAndForthThroughAllEdits() throws IOException {
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            TestShoot.place(shoot, a, print, TestShoot.WISH);
+            Framing placed = shoot.framing(a);
+            shoot.undo();
+            assertEquals(Framing.UNTOUCHED, shoot.framing(a));
+            shoot.undo();
+            assertTrue(shoot.brief().formats().isEmpty());
+            shoot.undo();
+            shoot.redo();
+            shoot.redo();
+            assertEquals(placed, shoot.framing(a));
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    1, shoot.framing(TestShoot.photo(shoot, "a.jpg")).crops().size(), "the last state is stored");
+        }
+    }
+
+    @Test
+    void newEdit_afterUndo_forgetsWhatWasUndone() throws IOException {
+        try (Shoot shoot = test.open()) {
+            TestShoot.addFormat(shoot, "Print", "4:5");
+            shoot.undo();
+            TestShoot.addFormat(shoot, "Square", "1:1");
+            shoot.redo();
+            assertEquals("Square", shoot.brief().names());
+        }
+    }
+
+    @Test
+    void editThatChangesNothing_isNoStepBack() throws IOException {
+        try (Shoot shoot = test.open()) {
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            shoot.apply(Edit.framing("edit.tilt", a.id(), shoot.framing(a), shoot.framing(a)));
+            assertTrue(shoot.history().nextUndo().isEmpty());
+        }
+    }
+
+    @Test
+    void renamedAndMovedFile_keepsItsCrops() throws IOException {
+        placeOnA();
+        Files.createDirectories(test.folder().resolve("sub"));
+        Files.move(test.folder().resolve("a.jpg"), test.folder().resolve("sub/z.jpg"));
+        try (Shoot shoot = test.open()) {
+            assertEquals(List.of("b.jpg", "sub/z.jpg"), files(shoot));
+            assertEquals(
+                    1,
+                    shoot.framing(TestShoot.photo(shoot, "sub/z.jpg")).crops().size());
+        }
+    }
+
+    @Test
+    void filesThatExchangeNames_keepTheirOwnCrops() throws IOException {
+        placeOnA();
+        Path spare = test.folder().resolve("spare");
+        Files.move(test.folder().resolve("a.jpg"), spare);
+        Files.move(test.folder().resolve("b.jpg"), test.folder().resolve("a.jpg"));
+        Files.move(spare, test.folder().resolve("b.jpg"));
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    1, shoot.framing(TestShoot.photo(shoot, "b.jpg")).crops().size());
+            assertEquals(
+                    0, shoot.framing(TestShoot.photo(shoot, "a.jpg")).crops().size());
+        }
+    }
+
+    @Test
+    void changedFile_isTheSamePhotoWithNewFacts() throws IOException {
+        placeOnA();
+        test.photo("a.jpg", 640, 480);
+        try (Shoot shoot = test.open()) {
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            assertEquals(640, a.facts().orElseThrow().asShot().width());
+            assertEquals(1, shoot.framing(a).crops().size());
+        }
+    }
+
+    @Test
+    void fileThatComesBack_hasItsCropsAgain() throws IOException {
+        placeOnA();
+        Path aside = base.resolve("aside.jpg");
+        Files.move(test.folder().resolve("a.jpg"), aside);
+        test.open().close();
+        Files.move(aside, test.folder().resolve("a.jpg"), StandardCopyOption.REPLACE_EXISTING);
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    1, shoot.framing(TestShoot.photo(shoot, "a.jpg")).crops().size());
+        }
+    }
+
+    private void placeOnA() throws IOException {
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            TestShoot.place(shoot, TestShoot.photo(shoot, "a.jpg"), print, TestShoot.WISH);
+        }
+    }
+
+    @Test
+    void secondProgram_mayLookButNotEdit() throws IOException {
+        try (Shoot first = test.open();
+                Shoot second = test.open()) {
+            assertTrue(first.mayEdit());
+            assertFalse(second.mayEdit());
+            assertEquals(files(first), files(second));
+            assertThrows(IllegalStateException.class, () -> TestShoot.addFormat(second, "Print", "4:5"));
+        }
+        try (Shoot later = test.open()) {
+            assertTrue(later.mayEdit());
+        }
+    }
+
+    @Test
+    void folderThatCantBeWritten_isKeptInTheUsersData() throws IOException {
+        Files.writeString(test.folder().resolve(".nexa"), "a file where the folder would be");
+        placeOnA();
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    1, shoot.framing(TestShoot.photo(shoot, "a.jpg")).crops().size());
+        }
+        assertTrue(Files.exists(test.locations().data()));
+    }
+
+    @Test
+    void damagedDatabase_isSaidInWords() throws IOException {
+        test.open().close();
+        Files.writeString(test.folder().resolve(".nexa/shoot.db"), "no database at all, just text");
+        String message = assertThrows(IOException.class, test::open).getMessage();
+        assertTrue(message.contains("database"), message);
+    }
+
+    @Test
+    void folderThatIsNone_isSaidInWords() {
+        assertThrows(IOException.class, () -> Shoot.open(base.resolve("nowhere"), test.locations()));
+        assertThrows(IOException.class, () -> Shoot.open(test.folder().resolve("a.jpg"), test.locations()));
+    }
+
+    @Test
+    void photos_areInNaturalOrder() throws IOException {
+        test.photo("p10.jpg", 30, 20);
+        test.photo("P9.jpg", 30, 20);
+        TestPhotos.jpeg(test.folder().resolve("ünicode ☂ 名.jpg"), 30, 20, 1);
+        try (Shoot shoot = test.open()) {
+            assertEquals(List.of("a.jpg", "b.jpg", "P9.jpg", "p10.jpg", "ünicode ☂ 名.jpg"), files(shoot));
+        }
+    }
+
+    @Test
+    void locations_followTheSystem() {
+        Path home = Path.of("/home/ines");
+        assertEquals(
+                home.resolve(".cache/nexa"),
+                Locations.of(java.util.Map.of(), home, "Linux").cache());
+        assertEquals(
+                Path.of("/x/nexa"),
+                Locations.of(java.util.Map.of("XDG_DATA_HOME", "/x"), home, "Linux")
+                        .data());
+        assertEquals(
+                home.resolve("Library/Caches/Nexa"),
+                Locations.of(java.util.Map.of(), home, "Mac OS X").cache());
+        assertEquals(
+                Path.of("/n/data"),
+                Locations.of(java.util.Map.of("NEXA_HOME", "/n"), home, "Windows 11")
+                        .data());
+    }
+}
