@@ -113,9 +113,12 @@ public final class DeskView extends HBox {
         ToggleButton level = Buttons.toggle(MaterialDesignS.SPIRIT_LEVEL, "desk.level");
         level.setId("level");
         level.selectedProperty().bindBidirectional(levelling);
-        Button left = Buttons.icon(MaterialDesignR.ROTATE_LEFT, "desk.quarter.left", () -> session.turn(Turn.COUNTERCLOCKWISE));
-        Button right = Buttons.icon(MaterialDesignR.ROTATE_RIGHT, "desk.quarter.right", () -> session.turn(Turn.CLOCKWISE));
-        Button mirror = Buttons.icon(MaterialDesignR.REFLECT_HORIZONTAL, "desk.mirror", () -> session.turn(Turn.MIRROR));
+        Button left = Buttons.icon(
+                MaterialDesignR.ROTATE_LEFT, "desk.quarter.left", () -> session.turn(Turn.COUNTERCLOCKWISE));
+        Button right =
+                Buttons.icon(MaterialDesignR.ROTATE_RIGHT, "desk.quarter.right", () -> session.turn(Turn.CLOCKWISE));
+        Button mirror =
+                Buttons.icon(MaterialDesignR.REFLECT_HORIZONTAL, "desk.mirror", () -> session.turn(Turn.MIRROR));
         left.setId("quarter-left");
         right.setId("quarter-right");
         mirror.setId("mirror");
@@ -125,8 +128,9 @@ public final class DeskView extends HBox {
     }
 
     private Node overlayArea() {
-        Button turn = Buttons.icon(MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, "desk.overlay.turn", () -> session.overlayProperty()
-                .set(session.overlayProperty().get().turned()));
+        Button turn = Buttons.icon(
+                MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, "desk.overlay.turn", () -> session.overlayProperty()
+                        .set(session.overlayProperty().get().turned()));
         turn.getStyleClass().add("small");
         turn.setId("overlay-turn");
         Label key = new Label("G");

@@ -149,10 +149,7 @@ final class PhotoTile extends Pane {
 
         private void frame(PhotoPainter painter, PhotoSpace space, Format format) {
             Frame frame = nexa.core.brief.Derivation.frame(space.asShot(), session.framing(photo), format);
-            painter.mat(
-                    space.outline(),
-                    frame,
-                    Mat.WALL.colour());
+            painter.mat(space.outline(), frame, Mat.WALL.colour());
             painter.edge(frame);
         }
     }

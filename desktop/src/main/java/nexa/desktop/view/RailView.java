@@ -13,8 +13,8 @@ import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 
 /** The brief: a card per format. */
 public final class RailView extends ScrollPane {

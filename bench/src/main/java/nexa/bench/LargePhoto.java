@@ -1,0 +1,44 @@
+package nexa.bench;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_core.add;
+import static org.bytedeco.opencv.global.opencv_core.randn;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
+import static org.bytedeco.opencv.global.opencv_imgproc.resize;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import nexa.imaging.deliver.Encoder;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.bytedeco.opencv.opencv_core.Size;
+
+/** 24-megapixel JPEGs made from demo photos, with grain so that they compress like real ones. */
+final class LargePhoto {
+    static final int WIDTH = 6000;
+    static final int HEIGHT = 4000;
+    private static final double GRAIN = 5;
+    private static final int QUALITY = 92;
+
+    private LargePhoto() {}
+
+    /** Writes one made from the named demo photo. */
+    static void write(String demoPhoto, Path file) throws IOException {
+        Path demo = Path.of(System.getProperty("nexa.home", "."), "demo", "fennick-kiln", demoPhoto);
+        try (Picture small = Decoder.decode(demo, Reduction.NONE);
+                Size size = new Size(WIDTH, HEIGHT);
+                Mat large = new Mat();
+                Mat grain = new Mat(HEIGHT, WIDTH, CV_8UC3);
+                Mat mean = new Mat(Scalar.all(GRAIN));
+                Mat spread = new Mat(Scalar.all(GRAIN))) {
+            resize(small.mat(), large, size, 0, 0, INTER_CUBIC);
+            randn(grain, mean, spread);
+            add(large, grain, large);
+            Files.write(file, Encoder.plainJpeg(new Picture(large.clone()), QUALITY));
+        }
+    }
+}

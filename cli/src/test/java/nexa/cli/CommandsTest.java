@@ -1,0 +1,240 @@
+package nexa.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import nexa.imaging.TestPhotos;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class CommandsTest {
+    @TempDir
+    Path base;
+
+    private Path folder;
+    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+
+    @BeforeEach
+    void photos() throws IOException {
+        folder = Files.createDirectory(base.resolve("shoot"));
+        TestPhotos.jpeg(folder.resolve("h.jpg"), 300, 200, 1);
+        TestPhotos.jpeg(folder.resolve("v.jpg"), 200, 300, 6);
+    }
+
+    private int run(String... arguments) {
+        out.reset();
+        err.reset();
+        return Main.run(new PrintStream(out, true), new PrintStream(err, true), arguments);
+    }
+
+    private JsonNode json(String... arguments) throws IOException {
+        List<String> all = new ArrayList<>(List.of(arguments));
+        all.add("--json");
+        assertEquals(0, run(all.toArray(String[]::new)), this::said);
+        return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+    }
+
+    private String said() {
+        return err.toString(StandardCharsets.UTF_8);
+    }
+
+    private String shoot() {
+        return folder.toString();
+    }
+
+    private static List<String> fields(JsonNode node) {
+        List<String> names = new ArrayList<>();
+        node.fieldNames().forEachRemaining(names::add);
+        return names;
+    }
+
+    @Test
+    void photos_areListedUpright() throws IOException {
+        JsonNode rows = json("photos", shoot());
+        assertEquals(List.of("file", "width", "height", "orientation", "state", "reason"), fields(rows.get(0)));
+        assertEquals("v.jpg", rows.get(1).get("file").asText());
+        assertEquals(200, rows.get(1).get("width").asInt());
+        assertEquals("vertical", rows.get(1).get("orientation").asText());
+        assertTrue(rows.get(1).get("reason").isNull());
+    }
+
+    @Test
+    void photos_unreadable_areListedAndTheExitCodeSaysSo() throws IOException {
+        Files.writeString(folder.resolve("t.jpg"), "text");
+        assertEquals(1, run("photos", shoot()));
+        assertTrue(out.toString(StandardCharsets.UTF_8).contains("not an image"));
+    }
+
+    @Test
+    void formats_areAddedAndRemoved() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5", "--add", "Web=1.91:1");
+        JsonNode left = json("formats", shoot(), "--remove", "print");
+        assertEquals(1, left.size());
+        assertEquals("191:100", left.get(0).get("shape").asText());
+    }
+
+    @Test
+    void crop_setsTheWishAndCropsReportsIt() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        json(
+                "crop",
+                shoot(),
+                "--format",
+                "Print",
+                "--photo",
+                "h.*",
+                "--centre",
+                "0.4,0.5",
+                "--size",
+                "0.5",
+                "--tilt",
+                "-2");
+        JsonNode rows = json("crops", shoot(), "--format", "Print");
+        assertEquals(
+                List.of("photo", "format", "state", "tilt", "quarterTurns", "mirrored", "corners", "width", "height"),
+                fields(rows.get(0)));
+        JsonNode placed = rows.get(0);
+        assertEquals("placed", placed.get("state").asText());
+        assertEquals(-2, placed.get("tilt").asDouble());
+        assertEquals(120, mean(placed, 0), 1e-6);
+        assertEquals(100, mean(placed, 1), 1e-6);
+        assertEquals("derived", rows.get(1).get("state").asText());
+        assertEquals(
+                5 / 4.0, placed.get("width").asDouble() / placed.get("height").asDouble(), 0.02);
+    }
+
+    private static double mean(JsonNode row, int axis) {
+        double sum = 0;
+        for (JsonNode corner : row.get("corners")) {
+            sum += corner.get(axis).asDouble();
+        }
+        return sum / 4;
+    }
+
+    @Test
+    void crop_sizeIsRelativeToTheLargestFrame() throws IOException {
+        json("formats", shoot(), "--add", "Square=1:1");
+        JsonNode half = json("crop", shoot(), "--format", "Square", "--size", "0.5");
+        assertEquals(100, half.get(0).get("width").asInt());
+        JsonNode whole = json("crop", shoot(), "--format", "Square", "--size", "1", "--centre", "0,0");
+        assertEquals(200, whole.get(0).get("width").asInt());
+        assertEquals(0, whole.get(0).get("corners").get(0).get(0).asDouble(), 1e-9);
+    }
+
+    @Test
+    void crop_turnMirrorAndClear() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        JsonNode turned = json(
+                "crop",
+                shoot(),
+                "--format",
+                "Print",
+                "--photo",
+                "h.jpg",
+                "--turn",
+                "90",
+                "--mirror",
+                "true",
+                "--size",
+                "0.5");
+        assertEquals(1, turned.get(0).get("quarterTurns").asInt());
+        assertTrue(turned.get(0).get("mirrored").asBoolean());
+        assertTrue(
+                turned.get(0).get("height").asInt() > turned.get(0).get("width").asInt());
+        JsonNode cleared = json(
+                "crop",
+                shoot(),
+                "--format",
+                "Print",
+                "--photo",
+                "h.jpg",
+                "--clear",
+                "--turn",
+                "0",
+                "--mirror",
+                "false");
+        assertEquals("derived", cleared.get(0).get("state").asText());
+    }
+
+    @Test
+    void handover_writesFilesNamedAfterTheirPhotos() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        JsonNode rows = json(
+                "handover", shoot(), "--out", base.resolve("out").toString(), "--long-edge", "100", "--type", "png");
+        assertEquals(List.of("photo", "format", "output", "width", "height", "state", "reason"), fields(rows.get(0)));
+        Path file = Path.of(rows.get(0).get("output").asText());
+        assertTrue(file.getFileName().toString().startsWith("h_") && Files.exists(file));
+        assertEquals(100, rows.get(0).get("width").asInt());
+        assertEquals("ok", rows.get(0).get("state").asText());
+    }
+
+    @Test
+    void unknownFormatOrPhoto_isNamedWithWhatThereIs() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        assertEquals(2, run("crop", shoot(), "--format", "Prnt", "--tilt", "1"));
+        assertTrue(said().contains("Prnt") && said().contains("Print"), said());
+        assertEquals(2, run("crop", shoot(), "--format", "Print", "--photo", "x*", "--tilt", "1"));
+        assertTrue(said().contains("x*") && said().contains("h.jpg, v.jpg"), said());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "crop F --format Print",
+                "crop F --format Print --tilt 46",
+                "crop F --format Print --tilt NaN",
+                "crop F --format Print --turn 45",
+                "crop F --format Print --size 0",
+                "crop F --format Print --size 1.1",
+                "crop F --format Print --centre 0.5",
+                "crop F --format Print --centre a,b",
+                "crop F --format Print --centre 2,0",
+                "crop F --format Print --photo [ --tilt 1",
+                "crop F --tilt 1",
+                "formats F --add Print",
+                "formats F --add X=0:1",
+                "formats F --add Print=1:1",
+                "formats F --remove Nope",
+                "handover F",
+                "handover F --out O --type gif",
+                "handover F --out O --quality 0",
+                "handover F --out O --long-edge 0",
+                "photos",
+                "photos /nowhere/at/all",
+                "photos F --nonsense",
+                "nonsense"
+            })
+    void wrongUsage_isExit2WithOneSentence(String line) throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        String[] arguments = line.replace(" F", " " + shoot())
+                .replace(" O", " " + base.resolve("o").toString())
+                .split(" ");
+        assertEquals(2, run(arguments), this::said);
+        assertFalse(said().isBlank());
+        assertFalse(said().contains("\tat ") || said().contains("Exception"), said());
+        assertFalse(Files.exists(base.resolve("o")));
+    }
+
+    @Test
+    void handover_ontoAFile_saysSo() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        Path file = Files.writeString(base.resolve("file"), "mine");
+        assertEquals(1, run("handover", shoot(), "--out", file.toString()));
+        assertTrue(said().contains("is a file"), said());
+    }
+}

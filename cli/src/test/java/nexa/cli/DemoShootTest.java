@@ -1,0 +1,147 @@
+package nexa.cli;
+
+import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
+import static org.bytedeco.opencv.global.opencv_core.CV_32FC2;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
+import static org.bytedeco.opencv.global.opencv_imgproc.getPerspectiveTransform;
+import static org.bytedeco.opencv.global.opencv_imgproc.warpPerspective;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Turn;
+import nexa.core.level.LevelLine;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.bytedeco.opencv.opencv_core.Size;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The committed demo shoot, through the commands, against OpenCV's own warp and the scenes' own truth. */
+class DemoShootTest {
+    private static final Path DEMO = Path.of("..", "demo");
+
+    @TempDir
+    Path base;
+
+    private Path folder;
+
+    @BeforeEach
+    void copy() throws IOException {
+        folder = Files.createDirectory(base.resolve("shoot"));
+        try (Stream<Path> photos = Files.list(DEMO.resolve("fennick-kiln"))) {
+            for (Path photo : (Iterable<Path>) photos::iterator) {
+                Files.copy(photo, folder.resolve(photo.getFileName()));
+            }
+        }
+    }
+
+    private static JsonNode json(String... arguments) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        String[] all = Stream.concat(Stream.of(arguments), Stream.of("--json")).toArray(String[]::new);
+        assertEquals(0, Main.run(new PrintStream(out, true), System.err, all));
+        return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void deliveredFiles_agreeWithTheReportedCorners() throws IOException {
+        String shoot = folder.toString();
+        json("formats", shoot, "--add", "Print=4:5");
+        json(
+                "crop",
+                shoot,
+                "--format",
+                "Print",
+                "--photo",
+                "kiln_02*1.jpg",
+                "--tilt",
+                "2.3",
+                "--centre",
+                "0.45,0.5",
+                "--size",
+                "0.8");
+        json("crop", shoot, "--format", "Print", "--photo", "kiln_02*5.jpg", "--tilt", "-4", "--turn", "90");
+        json("crop", shoot, "--format", "Print", "--photo", "kiln_02*7.jpg", "--mirror", "true", "--size", "0.6");
+        JsonNode crops = json("crops", shoot);
+        JsonNode files = json("handover", shoot, "--out", base.resolve("out").toString(), "--type", "png");
+        assertEquals(36, files.size());
+        for (int i = 0; i < crops.size(); i++) {
+            Path delivered = Path.of(files.get(i).get("output").asText());
+            try (Picture expected = warped(crops.get(i));
+                    Picture actual = Decoder.decode(delivered, Reduction.NONE)) {
+                double psnr = TestPhotos.psnr(expected, actual);
+                assertTrue(psnr > 38, crops.get(i).get("photo") + ": " + psnr + " dB");
+            }
+        }
+    }
+
+    /** The reported corners, rendered by OpenCV's perspective warp out of the upright picture. */
+    private Picture warped(JsonNode crop) throws IOException {
+        Path file = folder.resolve(crop.get("photo").asText());
+        var facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+        Turn turn =
+                new Turn(crop.get("quarterTurns").asInt(), crop.get("mirrored").asBoolean());
+        int width = crop.get("width").asInt();
+        int height = crop.get("height").asInt();
+        try (Picture stored = Decoder.decode(file, Reduction.NONE);
+                Picture upright = stored.turned(facts.decodedToAsShot().then(turn));
+                Mat from = corners(crop.get("corners"));
+                Mat to = corners(new ObjectMapper()
+                        .valueToTree(List.of(
+                                List.of(0, 0), List.of(width, 0), List.of(width, height), List.of(0, height))));
+                Mat map = getPerspectiveTransform(from, to);
+                Size size = new Size(width, height)) {
+            Mat warped = new Mat();
+            warpPerspective(upright.mat(), warped, map, size, INTER_CUBIC, BORDER_REPLICATE, new Scalar());
+            return new Picture(warped);
+        }
+    }
+
+    /** OpenCV counts from pixel centres. */
+    private static Mat corners(JsonNode points) {
+        Mat matrix = new Mat(4, 1, CV_32FC2);
+        try (FloatIndexer cells = matrix.createIndexer()) {
+            for (int i = 0; i < 4; i++) {
+                cells.put(
+                        i,
+                        0,
+                        (float) points.get(i).get(0).asDouble() - 0.5f,
+                        (float) points.get(i).get(1).asDouble() - 0.5f);
+            }
+        }
+        return matrix;
+    }
+
+    @Test
+    void levelLineAlongTrueLevelPoints_givesTheTrueRoll() throws IOException {
+        List<String> lines = Files.readAllLines(DEMO.resolve("truth.csv"));
+        assertEquals(37, lines.size());
+        for (String line : lines.subList(1, lines.size())) {
+            String[] cells = line.split(",");
+            LevelLine drawn = new LevelLine(point(cells, 2), point(cells, 4));
+            assertEquals(-Double.parseDouble(cells[1]), drawn.tilt().degrees(), 0.1, cells[0]);
+        }
+    }
+
+    private static Point point(String[] cells, int at) {
+        return new Point(Double.parseDouble(cells[at]), Double.parseDouble(cells[at + 1]));
+    }
+}
