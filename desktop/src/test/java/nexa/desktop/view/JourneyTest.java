@@ -99,7 +99,9 @@ class JourneyTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    private void addFormat(FxRobot robot, String shape) {
+    private void addFormat(FxRobot robot, String shape) throws Exception {
+        until(() -> robot.lookup("#add-shape").tryQuery().isPresent()
+                || robot.lookup("#add-format").tryQuery().isPresent());
         if (robot.lookup("#add-shape").tryQuery().isEmpty()) {
             robot.clickOn("#add-format");
         }
