@@ -1,5 +1,6 @@
 package nexa.bench;
 
+import static org.bytedeco.opencv.global.opencv_core.CV_64F;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_core.add;
 import static org.bytedeco.opencv.global.opencv_core.randn;
@@ -33,8 +34,8 @@ final class LargePhoto {
                 Size size = new Size(WIDTH, HEIGHT);
                 Mat large = new Mat();
                 Mat grain = new Mat(HEIGHT, WIDTH, CV_8UC3);
-                Mat mean = new Mat(Scalar.all(GRAIN));
-                Mat spread = new Mat(Scalar.all(GRAIN))) {
+                Mat mean = new Mat(1, 1, CV_64F, Scalar.all(GRAIN));
+                Mat spread = new Mat(1, 1, CV_64F, Scalar.all(GRAIN))) {
             resize(small.mat(), large, size, 0, 0, INTER_CUBIC);
             randn(grain, mean, spread);
             add(large, grain, large);

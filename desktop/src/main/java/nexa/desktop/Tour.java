@@ -107,7 +107,10 @@ final class Tour {
                 return null;
             });
         }
-        show("wall", s -> s.viewProperty().set(MainView.WALL));
+        show("wall", s -> {
+            s.viewProperty().set(MainView.WALL);
+            choose(s, "kiln_0201.jpg");
+        });
         onFx(() -> {
             window.showKeys();
             return null;
