@@ -30,7 +30,7 @@ final class CropRow {
                 .with("tilt", framing.pose().tilt().degrees())
                 .with("quarterTurns", framing.pose().turn().quarterTurns())
                 .with("mirrored", framing.pose().turn().mirrored())
-                .with("corners", space.toUpright(frame))
+                .withPoints("corners", space.toUpright(frame))
                 .with("width", size.width())
                 .with("height", size.height());
     }

@@ -32,7 +32,7 @@ final class Rows {
             return this;
         }
 
-        Row with(String name, List<Point> points) {
+        Row withPoints(String name, List<Point> points) {
             fields.put(name, points.stream().map(p -> List.of(p.x(), p.y())).toList());
             return this;
         }

@@ -231,6 +231,31 @@ class CommandsTest {
     }
 
     @Test
+    void handover_withUnreadablePhotos_deliversTheRestAndListsThem() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        Files.writeString(folder.resolve("t.jpg"), "text");
+        byte[] whole = Files.readAllBytes(folder.resolve("h.jpg"));
+        TestPhotos.write(folder.resolve("cut.jpg"), java.util.Arrays.copyOf(whole, whole.length / 2));
+        assertEquals(1, run("handover", shoot(), "--out", base.resolve("out").toString(), "--json"));
+        JsonNode rows = new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+        List<String> states = new ArrayList<>();
+        rows.forEach(row ->
+                states.add(row.get("photo").asText() + " " + row.get("state").asText()));
+        assertEquals(List.of("h.jpg ok", "v.jpg ok", "cut.jpg failed", "t.jpg failed"), states);
+        assertEquals("not an image", rows.get(3).get("reason").asText());
+        assertTrue(rows.get(3).get("output").isNull());
+    }
+
+    @Test
+    void log_goesToAFileNotToTheTerminal() {
+        var root = (ch.qos.logback.classic.Logger) org.slf4j.LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
+        root.iteratorForAppenders()
+                .forEachRemaining(appender ->
+                        assertTrue(appender instanceof ch.qos.logback.core.FileAppender, appender.toString()));
+        assertTrue(root.iteratorForAppenders().hasNext());
+    }
+
+    @Test
     void handover_ontoAFile_saysSo() throws IOException {
         json("formats", shoot(), "--add", "Print=4:5");
         Path file = Files.writeString(base.resolve("file"), "mine");

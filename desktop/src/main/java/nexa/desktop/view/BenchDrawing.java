@@ -22,6 +22,7 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
+import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 
 /** One drawing of the Bench. */
@@ -147,8 +148,8 @@ final class BenchDrawing {
                 : Words.of("bench.overlay", Words.of(overlay), choice.orientation() % count + 1, count);
     }
 
-    void unreadable(Photo photo) {
-        hint(Words.of("bench.unreadable", photo.name(), Words.of(photo.trouble().orElseThrow())));
+    void unreadable(Photo photo, Trouble trouble) {
+        hint(Words.of("bench.unreadable", photo.name(), Words.of(trouble)));
     }
 
     void hint(String words) {

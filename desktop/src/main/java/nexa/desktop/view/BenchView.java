@@ -241,12 +241,16 @@ public final class BenchView extends DrawnPane {
                             drawNeighbour(drawing, -1, before);
                             drawNeighbour(drawing, 1, after);
                             if (session.space().isEmpty()) {
-                                drawing.unreadable(photo);
+                                drawing.unreadable(photo, photo.trouble().orElseThrow());
                                 return;
                             }
                             current.show(
                                     photo,
                                     PhotoLoader.edgeFor(view().orElseThrow().scale()));
+                            if (current.trouble().isPresent()) {
+                                drawing.unreadable(photo, current.trouble().get());
+                                return;
+                            }
                             drawing.photo(view().orElseThrow(), current.pixels(), tilting.get());
                             gesture.ifPresent(g -> drawing.levelLine(view().orElseThrow(), g));
                             drawing.captions(photo, view().orElseThrow(), levelling.get());

@@ -5,8 +5,11 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import org.jspecify.annotations.Nullable;
 
 /** Fetches the pixels of the photo a node shows; results for a photo it no longer shows are dropped. */
 final class FramePicture {
@@ -15,6 +18,7 @@ final class FramePicture {
     private final Executor fx;
     private final Runnable arrived;
     private Optional<ScreenPhoto> pixels = Optional.empty();
+    private Optional<Trouble> trouble = Optional.empty();
     private Optional<Photo> shown = Optional.empty();
     private int edge;
     private long latest;
@@ -30,6 +34,11 @@ final class FramePicture {
         return pixels;
     }
 
+    /** Why there are no pixels: known from the headers, or found when decoding. */
+    Optional<Trouble> trouble() {
+        return trouble;
+    }
+
     /** Shows another photo, or the same at another size; what is there stays until the new pixels arrive. */
     void show(Photo photo, int wantedEdge) {
         boolean same = shown.filter(photo::equals).isPresent();
@@ -38,21 +47,33 @@ final class FramePicture {
         }
         if (!same) {
             pixels = loader.ready(photo, PhotoLoader.SMALL);
+            trouble = photo.trouble();
         }
         shown = Optional.of(photo);
         edge = wantedEdge;
         long mine = ++latest;
         if (photo.isReadable()) {
             CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge);
-            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded), fx);
+            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
         }
     }
 
-    private void take(long request, ScreenPhoto loaded) {
-        if (request == latest && loaded != null) {
-            pixels = Optional.of(loaded);
-            arrived.run();
+    private void take(long request, @Nullable ScreenPhoto loaded, @Nullable Throwable failure) {
+        if (request != latest) {
+            return;
         }
+        if (loaded != null) {
+            pixels = Optional.of(loaded);
+        } else if (failure != null) {
+            trouble = Optional.of(reason(failure));
+        }
+        arrived.run();
+    }
+
+    private static Trouble reason(Throwable failure) {
+        return failure instanceof UnreadablePhotoException unreadable
+                ? unreadable.trouble()
+                : Trouble.of(Trouble.Kind.READ_FAILED);
     }
 
     void clear() {

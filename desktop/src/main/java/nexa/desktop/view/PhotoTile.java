@@ -21,6 +21,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
+import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 
 /** One photo on the Wall: whole, with its mat for the active format, its name and its state. */
@@ -40,13 +41,12 @@ final class PhotoTile extends Pane {
     PhotoTile(Session session, Photo photo, PhotoLoader loader, Executor fx) {
         this.session = session;
         this.photo = photo;
-        this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        this.picture = new FramePicture(session.shoot(), loader, fx, this::refresh);
         getStyleClass().add("photo-tile");
         name.getStyleClass().add("tile-name");
         state.getStyleClass().add("tile-state");
         trouble.getStyleClass().add("tile-trouble");
         trouble.setWrapText(true);
-        trouble.setVisible(!photo.isReadable());
         name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
         getChildren().addAll(drawing, trouble, name, state);
         setAccessibleRole(AccessibleRole.LIST_ITEM);
@@ -81,9 +81,11 @@ final class PhotoTile extends Pane {
 
     private void refresh() {
         Framing framing = session.framing(photo);
-        String words = photo.trouble().map(Words::of).orElseGet(() -> stateWords(framing));
-        state.setText(photo.isReadable() ? words : "");
-        trouble.setText(photo.isReadable() ? "" : words);
+        Optional<Trouble> reason = picture.trouble();
+        String words = reason.map(Words::of).orElseGet(() -> stateWords(framing));
+        state.setText(reason.isEmpty() ? words : "");
+        trouble.setText(reason.map(Words::of).orElse(""));
+        trouble.setVisible(reason.isPresent());
         setAccessibleText(Words.of("wall.tile", name.getText(), words, ""));
         setOpacity(framing.setAside() ? 0.35 : 1);
         drawing.redraw();

@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,11 +15,13 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javafx.geometry.Point2D;
+import javafx.scene.control.Label;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
+import javax.imageio.ImageIO;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
@@ -320,6 +323,19 @@ class JourneyTest {
         assertEquals("4:5", session().briefProperty().get().names());
         robot.clickOn("#undo");
         assertEquals("4:5, 1:1", session().briefProperty().get().names());
+    }
+
+    @Test
+    void photoDamagedBehindItsHeaders_showsItsReason(FxRobot robot) throws Exception {
+        BufferedImage noise = new BufferedImage(300, 200, BufferedImage.TYPE_INT_RGB);
+        Path png = folder.resolve("a.png");
+        ImageIO.write(noise, "png", png.toFile());
+        byte[] bytes = Files.readAllBytes(png);
+        Files.write(png, java.util.Arrays.copyOf(bytes, 60));
+        reopen();
+        until(() -> robot.lookup(".tile-trouble").queryAll().stream()
+                .anyMatch(
+                        label -> label.isVisible() && ((Label) label).getText().equals("damaged")));
     }
 
     @Test

@@ -6,6 +6,7 @@ import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Metadata;
 import java.io.BufferedInputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.AccessDeniedException;
@@ -44,6 +45,8 @@ public final class PhotoProbe {
             return Probe.unreadable(Trouble.Kind.MISSING);
         } catch (AccessDeniedException denied) {
             return Probe.unreadable(Trouble.Kind.NO_PERMISSION);
+        } catch (EOFException cut) { // in the headers already
+            return new Probe.Unreadable(new Trouble(Trouble.Kind.TRUNCATED, 0));
         } catch (IOException failed) {
             LOG.info("Reading {} failed", file, failed);
             return Probe.unreadable(Trouble.Kind.READ_FAILED);

@@ -25,7 +25,7 @@ import org.slf4j.LoggerFactory;
 /**
  * Joins the files of a scan with the photos already known: a file that did not change is known by its name; else one
  * with the same content is the same photo, renamed or moved; else one of the same name is the same photo, changed; the
- * rest is new. Only changed and new files are read.
+ * rest is new. Only changed, new and so far unreadable files are read.
  */
 public final class Recognition {
     private static final Logger LOG = LoggerFactory.getLogger(Recognition.class);
@@ -66,6 +66,12 @@ public final class Recognition {
         List<Looked> looked = look(
                 found.stream().filter(file -> !settled.contains(file.file())).toList());
         return new Result(unchanged, match(looked));
+    }
+
+    /** Unreadable files are looked at again each time: a permission or a disk may be back. */
+    private boolean isKnown(FoundFile file) {
+        StoredPhoto known = byFile.get(file.file());
+        return known != null && known.photo().isReadable() && known.found().equals(file);
     }
 
     private record Looked(FoundFile found, String fingerprint, Probe probe) {}
