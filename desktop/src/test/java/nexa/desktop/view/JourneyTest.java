@@ -331,7 +331,8 @@ class JourneyTest {
         Path png = folder.resolve("a.png");
         ImageIO.write(noise, "png", png.toFile());
         byte[] bytes = Files.readAllBytes(png);
-        Files.write(png, java.util.Arrays.copyOf(bytes, 60));
+        java.util.Arrays.fill(bytes, 50, bytes.length - 20, (byte) 7);
+        Files.write(png, bytes);
         reopen();
         until(() -> robot.lookup(".tile-trouble").queryAll().stream()
                 .anyMatch(

@@ -56,8 +56,7 @@ public final class Recognition {
     /** @throws InterruptedException if interrupted while files are read */
     public Result recognise(List<FoundFile> found) throws InterruptedException {
         List<StoredPhoto> unchanged = found.stream()
-                .filter(file -> byFile.containsKey(file.file())
-                        && byFile.get(file.file()).found().equals(file))
+                .filter(this::isKnown)
                 .map(file -> byFile.get(file.file()))
                 .toList();
         unchanged.forEach(photo -> recognised.add(photo.photo().id()));
