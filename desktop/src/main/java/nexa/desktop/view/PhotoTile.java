@@ -52,12 +52,12 @@ final class PhotoTile extends Pane {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
+        picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
                 session.photoProperty().subscribe(this::showCurrent),
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(this::framingChanged),
                 session.editsProperty().subscribe(count -> refresh()));
-        picture.show(photo, PhotoLoader.SMALL);
     }
 
     Photo photo() {

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -15,6 +16,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -326,17 +328,24 @@ class JourneyTest {
     }
 
     @Test
-    void photoDamagedBehindItsHeaders_showsItsReason(FxRobot robot) throws Exception {
+    void unreadablePhotos_showTheirReasonsOnTheWall(FxRobot robot) throws Exception {
         BufferedImage noise = new BufferedImage(300, 200, BufferedImage.TYPE_INT_RGB);
         Path png = folder.resolve("a.png");
         ImageIO.write(noise, "png", png.toFile());
         byte[] bytes = Files.readAllBytes(png);
         java.util.Arrays.fill(bytes, 50, bytes.length - 20, (byte) 7);
         Files.write(png, bytes);
+        Files.writeString(folder.resolve("b.jpg"), "text");
         reopen();
-        until(() -> robot.lookup(".tile-trouble").queryAll().stream()
-                .anyMatch(
-                        label -> label.isVisible() && ((Label) label).getText().equals("damaged")));
+        until(() -> reasons(robot).equals(List.of("damaged", "not an image")));
+    }
+
+    private static List<String> reasons(FxRobot robot) {
+        return robot.lookup(".tile-trouble").queryAll().stream()
+                .filter(Node::isVisible)
+                .map(label -> ((Label) label).getText())
+                .sorted()
+                .toList();
     }
 
     @Test
