@@ -13,6 +13,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
@@ -141,9 +142,8 @@ final class CropCommand extends ShootCommand {
         PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), held.pose());
         Frame frame = Derivation.frame(space.asShot(), held, format);
         if (size != null) {
-            frame = Frame.around(frame.centre(), 1, 1).reshaped(frame.aspect());
-            double factor = nexa.core.fit.Fit.largestScale(space.outline(), frame.width(), frame.height());
-            frame = frame.scaled(size * factor);
+            Frame sized = Fit.largest(space.outline(), frame.aspect()).scaled(size);
+            frame = Frame.around(frame.centre(), sized.width(), sized.height());
         }
         if (centre != null) {
             Point upright = new Point(

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.shape.Shape;
@@ -45,7 +44,7 @@ public final class DemoShoot {
         }
         Files.createDirectories(copy);
         try (Stream<Path> files = Files.list(originals)) {
-            for (Path file : (Iterable<Path>) List.copyOf(files.toList())) {
+            for (Path file : files.toList()) {
                 Files.copy(file, copy.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
             }
         }

@@ -31,7 +31,6 @@ public final class PhotoLoader implements AutoCloseable {
     private final PreviewCache cache;
     private final ExecutorService workers;
     private final Map<Key, CompletableFuture<ScreenPhoto>> loaded = new LinkedHashMap<>(16, 0.75f, true);
-    private long weight;
 
     public PhotoLoader(PreviewCache cache) {
         this.cache = cache;
@@ -90,7 +89,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** Forgets the least recently used beyond the limit. */
     private void shed() {
-        weight = loaded.values().stream()
+        long weight = loaded.values().stream()
                 .filter(future -> future.isDone() && !future.isCompletedExceptionally())
                 .mapToLong(future -> future.join().weight())
                 .sum();

@@ -8,7 +8,6 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import nexa.core.brief.Derivation;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
@@ -17,6 +16,7 @@ import nexa.core.overlay.Stroke;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.Mat;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.OverlayChoice;
@@ -27,7 +27,6 @@ import nexa.shoot.Photo;
 
 /** One drawing of the Bench. */
 final class BenchDrawing {
-    private static final Color ACCENT = Color.web("#8a2a5b");
     private static final Color WAITING = Color.gray(0.78);
     private static final double NEIGHBOUR_OPACITY = 0.42;
     private static final double HANDLE = 5.5;
@@ -52,8 +51,8 @@ final class BenchDrawing {
         pixels.ifPresent(p -> painter.photo(p, space));
         canvas.setGlobalAlpha(1);
         session.format()
-                .ifPresent(format -> painter.edge(
-                        Derivation.frame(space.asShot(), session.shoot().framing(photo), format)));
+                .ifPresent(format ->
+                        painter.edge(session.shoot().frame(photo, format).orElseThrow()));
         canvas.restore();
     }
 
@@ -97,7 +96,7 @@ final class BenchDrawing {
             double y = box.y() + corner / 2 * box.height();
             canvas.setFill(Color.WHITE);
             canvas.fillOval(x - HANDLE, y - HANDLE, 2 * HANDLE, 2 * HANDLE);
-            canvas.setStroke(ACCENT);
+            canvas.setStroke(Palette.ACCENT);
             canvas.strokeOval(x - HANDLE, y - HANDLE, 2 * HANDLE, 2 * HANDLE);
         }
     }
@@ -109,7 +108,7 @@ final class BenchDrawing {
             canvas.setStroke(Color.gray(1, 0.9));
             canvas.setLineWidth(4);
             canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
-            canvas.setStroke(ACCENT);
+            canvas.setStroke(Palette.ACCENT);
             canvas.setLineWidth(2);
             canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
             drawn.line()

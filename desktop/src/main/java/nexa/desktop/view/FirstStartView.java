@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import nexa.core.overlay.Overlay;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.words.Words;
 
@@ -65,7 +66,7 @@ public final class FirstStartView extends StackPane {
                 }
                 double h = Math.sqrt(width * height * 0.42 / 1.5);
                 ScreenBox box = new ScreenBox((width - h * 1.5) / 2, (height - h) / 2, h * 1.5, h);
-                canvas.setStroke(Color.web("#8a2a5b"));
+                canvas.setStroke(Palette.ACCENT);
                 canvas.setLineWidth(1.6);
                 Overlay.GOLDEN_SPIRAL.strokes(1.5, 0).forEach(stroke -> PhotoPainter.draw(canvas, stroke, box));
             }

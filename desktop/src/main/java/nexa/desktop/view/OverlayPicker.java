@@ -12,6 +12,7 @@ import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
 import nexa.core.overlay.Overlay;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.Session;
@@ -87,7 +88,7 @@ final class OverlayPicker extends HBox {
         graphics.setLineWidth(1);
         graphics.setStroke(Color.gray(0.62));
         graphics.strokeRect(box.x(), box.y(), box.width(), box.height());
-        graphics.setStroke(active ? Color.web("#8a2a5b") : Color.gray(0.38));
+        graphics.setStroke(active ? Palette.ACCENT : Color.gray(0.38));
         graphics.save();
         graphics.beginPath();
         graphics.rect(box.x(), box.y(), box.width(), box.height());

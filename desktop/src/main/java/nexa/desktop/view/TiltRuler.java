@@ -14,6 +14,7 @@ import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Tilt;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 
@@ -25,7 +26,6 @@ final class TiltRuler extends DrawnPane {
     private static final double PIXELS_PER_DEGREE = 28;
     private static final double WHEEL_STEP = 0.1;
     private static final Duration WHEEL_PAUSE = Duration.millis(500);
-    private static final Color ACCENT = Color.web("#8a2a5b");
 
     private final Session session;
     private final BooleanProperty adjusting;
@@ -103,7 +103,7 @@ final class TiltRuler extends DrawnPane {
             double x = middle + (fifth / 5.0 - shown) * PIXELS_PER_DEGREE;
             mark(canvas, fifth, Math.floor(x) + 0.5, Math.abs(x - middle) / middle);
         }
-        canvas.setStroke(ACCENT);
+        canvas.setStroke(Palette.ACCENT);
         canvas.setLineWidth(2);
         canvas.strokeLine(middle + 0.5, 0, middle + 0.5, 27);
     }

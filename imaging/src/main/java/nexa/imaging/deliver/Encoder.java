@@ -42,10 +42,8 @@ public final class Encoder {
      */
     public static byte[] encode(Picture picture, Source source, FileSettings settings) throws IOException {
         FileType type = settings.type();
-        try (Picture shallow = picture.bits() > type.mostBits()
-                        ? picture.to8Bits()
-                        : new Picture(picture.mat().clone());
-                Picture ready = type.keepsAlpha() ? new Picture(shallow.mat().clone()) : shallow.onWhite()) {
+        try (Picture shallow = picture.bits() > type.mostBits() ? picture.to8Bits() : picture.shared();
+                Picture ready = type.keepsAlpha() ? shallow.shared() : shallow.onWhite()) {
             SourceMetadata metadata = source.metadata().fittingChannels(ready.channels());
             TiffOutputSet exif = ExifBlock.forDelivery(metadata.exif(), ready.size());
             if (type == FileType.TIFF) {

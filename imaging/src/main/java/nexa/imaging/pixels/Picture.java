@@ -80,6 +80,11 @@ public final class Picture implements AutoCloseable {
         return new Picture(reduced);
     }
 
+    /** A second handle on the same pixels, to be closed on its own; nothing is copied. */
+    public Picture shared() {
+        return new Picture(new Mat(mat));
+    }
+
     /** A new picture with 8 bits a channel. */
     public Picture to8Bits() {
         Mat eight = new Mat();

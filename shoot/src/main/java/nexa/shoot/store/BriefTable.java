@@ -52,12 +52,7 @@ final class BriefTable {
                 insert.executeUpdate();
             }
         }
-        try (PreparedStatement next = connection.prepareStatement(
-                "INSERT INTO setting VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value")) {
-            next.setString(1, NEXT_ID);
-            next.setString(2, Integer.toString(brief.nextId()));
-            next.executeUpdate();
-        }
+        SettingTable.save(connection, NEXT_ID, Integer.toString(brief.nextId()));
     }
 
     private int nextId() throws SQLException {

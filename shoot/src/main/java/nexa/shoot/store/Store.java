@@ -3,7 +3,6 @@ package nexa.shoot.store;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -96,14 +95,7 @@ public final class Store implements AutoCloseable {
     }
 
     public void saveSetting(String name, String value) throws StoreException {
-        attempt("The shoot's settings can't be saved", () -> {
-            try (PreparedStatement statement = connection.prepareStatement(
-                    "INSERT INTO setting VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value")) {
-                statement.setString(1, name);
-                statement.setString(2, value);
-                return statement.executeUpdate();
-            }
-        });
+        attempt("The shoot's settings can't be saved", () -> SettingTable.save(connection, name, value));
     }
 
     @Override
