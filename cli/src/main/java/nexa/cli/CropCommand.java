@@ -1,14 +1,8 @@
 package nexa.cli;
 
 import java.io.IOException;
-import java.nio.file.FileSystems;
-import java.nio.file.Path;
-import java.nio.file.PathMatcher;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
-import java.util.regex.PatternSyntaxException;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
@@ -62,7 +56,7 @@ final class CropCommand extends ShootCommand {
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Point centre = checked();
         Format format = format(shoot, formatName);
-        List<Photo> chosen = chosen(shoot);
+        List<Photo> chosen = chosen(shoot, globs);
         requireEditing(shoot);
         List<FramingChange> changes = chosen.stream()
                 .filter(Photo::isReadable)
@@ -106,34 +100,6 @@ final class CropCommand extends ShootCommand {
         throw wrong("--centre is X,Y with both from 0 to 1, such as 0.5,0.4, not “" + text + "”");
     }
 
-    private List<Photo> chosen(Shoot shoot) {
-        if (globs.isEmpty()) {
-            return shoot.photos();
-        }
-        Set<Photo> chosen = new LinkedHashSet<>();
-        for (String glob : globs) {
-            List<Photo> matching = matching(shoot, glob);
-            if (matching.isEmpty()) {
-                throw wrong("No photo matches “" + glob + "”; there are: " + names(shoot.photos()));
-            }
-            chosen.addAll(matching);
-        }
-        return List.copyOf(chosen);
-    }
-
-    private List<Photo> matching(Shoot shoot, String glob) {
-        try {
-            PathMatcher matcher = FileSystems.getDefault().getPathMatcher("glob:" + glob);
-            return shoot.photos().stream()
-                    .filter(photo -> photo.file().equals(glob)
-                            || matcher.matches(Path.of(photo.file()))
-                            || matcher.matches(Path.of(photo.name())))
-                    .toList();
-        } catch (PatternSyntaxException malformed) {
-            throw wrong("“" + glob + "” is not a pattern: " + malformed.getDescription());
-        }
-    }
-
     private Framing changed(Framing framing, Photo photo, Format format, @Nullable Point centre) {
         Framing held = (clear ? framing.cleared(format) : framing).with(pose(framing.pose()));
         if (centre == null && size == null) {
@@ -151,7 +117,9 @@ final class CropCommand extends ShootCommand {
                     centre.y() * space.upright().height());
             frame = Frame.around(space.toLevel(upright), frame.width(), frame.height());
         }
-        return held.with(format, new Crop(space.toAsShot(frame), false));
+        Frame wish = space.toAsShot(frame);
+        return held.with(
+                format, held.crop(format).map(crop -> crop.withWish(wish)).orElse(new Crop(wish)));
     }
 
     private Pose pose(Pose before) {

@@ -22,6 +22,7 @@ import picocli.CommandLine.ParameterException;
             FormatsCommand.class,
             CropCommand.class,
             CropsCommand.class,
+            LevelCommand.class,
             HandoverCommand.class
         })
 public final class Main implements Runnable {

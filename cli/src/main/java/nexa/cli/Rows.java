@@ -82,6 +82,11 @@ final class Rows {
     }
 
     private static String text(@Nullable Object value) {
-        return value == null ? "" : value instanceof Double d ? "%.4g".formatted(d) : value.toString();
+        return switch (value) {
+            case null -> "";
+            case Double d -> "%.4g".formatted(d);
+            case List<?> list -> Integer.toString(list.size());
+            default -> value.toString();
+        };
     }
 }

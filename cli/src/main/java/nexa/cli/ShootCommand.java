@@ -1,10 +1,15 @@
 package nexa.cli;
 
 import java.io.IOException;
+import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.PathMatcher;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
 import nexa.core.brief.Format;
 import nexa.shoot.Locations;
@@ -75,6 +80,35 @@ abstract class ShootCommand implements Callable<Integer> {
         return names.isEmpty()
                 ? shoot.brief().formats()
                 : names.stream().map(name -> format(shoot, name)).distinct().toList();
+    }
+
+    /** The photos that match any of the globs, all without globs. */
+    final List<Photo> chosen(Shoot shoot, List<String> globs) {
+        if (globs.isEmpty()) {
+            return shoot.photos();
+        }
+        Set<Photo> chosen = new LinkedHashSet<>();
+        for (String glob : globs) {
+            List<Photo> matching = matching(shoot, glob);
+            if (matching.isEmpty()) {
+                throw wrong("No photo matches “" + glob + "”; there are: " + names(shoot.photos()));
+            }
+            chosen.addAll(matching);
+        }
+        return List.copyOf(chosen);
+    }
+
+    private List<Photo> matching(Shoot shoot, String glob) {
+        try {
+            PathMatcher matcher = FileSystems.getDefault().getPathMatcher("glob:" + glob);
+            return shoot.photos().stream()
+                    .filter(photo -> photo.file().equals(glob)
+                            || matcher.matches(Path.of(photo.file()))
+                            || matcher.matches(Path.of(photo.name())))
+                    .toList();
+        } catch (PatternSyntaxException malformed) {
+            throw wrong("“" + glob + "” is not a pattern: " + malformed.getDescription());
+        }
     }
 
     final void requireEditing(Shoot shoot) throws IOException {

@@ -6,6 +6,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
 import static org.bytedeco.opencv.global.opencv_imgproc.getPerspectiveTransform;
 import static org.bytedeco.opencv.global.opencv_imgproc.warpPerspective;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -17,6 +18,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
@@ -143,5 +146,53 @@ class DemoShootTest {
 
     private static Point point(String[] cells, int at) {
         return new Point(Double.parseDouble(cells[at]), Double.parseDouble(cells[at + 1]));
+    }
+
+    @Test
+    void level_acceptsMostPhotosAndIsRightOnThem() throws IOException {
+        Map<String, Double> rolls = Files.readAllLines(DEMO.resolve("truth.csv")).stream()
+                .skip(1)
+                .map(line -> line.split(","))
+                .collect(Collectors.toMap(cells -> cells[0], cells -> Double.parseDouble(cells[1])));
+        JsonNode found = json("level", folder.toString());
+        assertEquals(36, found.size());
+        int accepted = 0;
+        int right = 0;
+        for (JsonNode row : found) {
+            double error = row.get("angle").asDouble()
+                    + rolls.get(row.get("photo").asText());
+            if (row.get("decision").asText().equals("accept")) {
+                accepted++;
+                right += Math.abs(error) <= 0.3 ? 1 : 0;
+                assertTrue(row.get("reason").isNull());
+            } else {
+                assertFalse(row.get("reason").isNull());
+            }
+        }
+        assertTrue(accepted >= 0.6 * 36, accepted + " accepted");
+        assertTrue(right >= 0.9 * accepted, right + " right of " + accepted);
+    }
+
+    @Test
+    void level_changesOnlyWithApplyAndOnlyTheAccepted() throws IOException {
+        String shoot = folder.toString();
+        json("formats", shoot, "--add", "Print=4:5");
+        json("crop", shoot, "--format", "Print", "--photo", "kiln_0206.jpg", "--mirror", "true");
+        json("level", shoot, "--photo", "kiln_0206.jpg", "--photo", "kiln_0219.jpg");
+        assertEquals(0, tilt("kiln_0206.jpg"));
+        JsonNode applied = json("level", shoot, "--photo", "kiln_0206.jpg", "--photo", "kiln_0219.jpg", "--apply");
+        assertEquals(applied.get(0).get("angle").asDouble(), tilt("kiln_0206.jpg"), 1e-9);
+        assertEquals(2.1, tilt("kiln_0206.jpg"), 0.3, "mirrored, the photo leans the other way");
+        assertEquals("refuse", applied.get(1).get("decision").asText());
+        assertEquals(0, tilt("kiln_0219.jpg"));
+    }
+
+    private double tilt(String photo) throws IOException {
+        for (JsonNode crop : json("crops", folder.toString())) {
+            if (crop.get("photo").asText().equals(photo)) {
+                return crop.get("tilt").asDouble();
+            }
+        }
+        throw new AssertionError(photo);
     }
 }

@@ -35,7 +35,7 @@ class CrashTest {
                 double count = i % 4000 / 100.0 + 0.01;
                 Framing before = shoot.framing(photo);
                 Framing after = before.with(new Pose(Turn.NONE, new Tilt(count)))
-                        .with(print, new nexa.core.brief.Crop(new Frame(0, 0, count, count), false));
+                        .with(print, new nexa.core.brief.Crop(new Frame(0, 0, count, count)));
                 shoot.apply(Edit.framing("edit.tilt", photo.id(), before, after));
                 if (i == 50) {
                     System.out.println("editing");

@@ -10,9 +10,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
@@ -77,6 +80,27 @@ class HandoverTest {
                         assertTrue(TestPhotos.psnr(first, other) > 45, outcome.toString());
                     }
                 }
+            }
+        }
+    }
+
+    @Test
+    void frameThatLeavesThePhoto_isWhiteBeyondIt() throws IOException {
+        test.photo("a.jpg", 300, 200);
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo photo = shoot.photos().getFirst();
+            Crop outside = new Crop(new Frame(0.5, 0, 0.5, 0.4), Optional.empty(), true, false);
+            shoot.apply(
+                    Edit.framing("edit.frame", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.with(print, outside)));
+            Path written = written(deliver(shoot, print, FileType.PNG).getFirst());
+            try (Picture picture = Decoder.decode(written, Reduction.NONE)) {
+                int[] argb = picture.toRaster().argb();
+                assertEquals(new PixelSize(150, 120), picture.size());
+                int row = 60 * 150;
+                assertEquals(0xFFFFFFFF, argb[row + 76], "just beyond the photo's edge");
+                assertEquals(0xFFFFFFFF, argb[row + 149]);
+                assertTrue(argb[row + 74] != 0xFFFFFFFF, "just inside");
             }
         }
     }

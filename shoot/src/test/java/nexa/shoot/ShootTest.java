@@ -9,12 +9,19 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.List;
+import java.util.Optional;
+import nexa.core.brief.Alternate;
+import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.shape.Shape;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
 import org.junit.jupiter.api.BeforeEach;
@@ -56,6 +63,46 @@ class ShootTest {
             assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
             assertEquals("Print", shoot.brief().names());
             assertEquals("THIRDS 0", shoot.setting("overlay").orElseThrow());
+        }
+    }
+
+    @Test
+    void reopen_findsOwnShapesOutsideAndAlternates() throws IOException {
+        Framing framing;
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            Crop own = new Crop(TestShoot.WISH, Optional.of(Shape.parse("1.91:1")), true, true);
+            framing = Framing.UNTOUCHED
+                    .with(print, own)
+                    .keeping(print, new Alternate("wide", own))
+                    .keeping(print, new Alternate("tight", new Crop(TestShoot.WISH)));
+            shoot.apply(Edit.framing("edit.frame", a.id(), shoot.framing(a), framing));
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
+        }
+    }
+
+    @Test
+    void open_databaseOfTheFirstVersion_keepsItsCrops() throws Exception {
+        Framing framing;
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            TestShoot.place(shoot, a, print, TestShoot.WISH);
+            framing = shoot.framing(a);
+        }
+        try (Connection database = DriverManager.getConnection(
+                        "jdbc:sqlite:" + test.folder().resolve(".nexa/shoot.db"));
+                Statement statement = database.createStatement()) {
+            statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
+            statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
+            statement.executeUpdate("DROP TABLE alternate");
+            statement.executeUpdate("PRAGMA user_version = 1");
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
         }
     }
 

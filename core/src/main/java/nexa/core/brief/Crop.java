@@ -1,15 +1,48 @@
 package nexa.core.brief;
 
+import java.util.Optional;
 import nexa.core.geometry.Frame;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
 
 /**
  * A frame somebody placed.
  *
  * @param wish the frame asked for, remembered as {@link nexa.core.geometry.PhotoSpace#toAsShot} has it
+ * @param ownShape the shape this frame is held to in place of its format's; empty = the format's
+ * @param outside whether the frame may leave the photo; the blank is filled at handover
  * @param checked looked at and accepted
  */
-public record Crop(Frame wish, boolean checked) {
+public record Crop(Frame wish, Optional<Shape> ownShape, boolean outside, boolean checked) {
+    /** A frame in its format's shape, inside the photo, not checked yet. */
+    public Crop(Frame wish) {
+        this(wish, Optional.empty(), false, false);
+    }
+
     public FrameState state() {
         return checked ? FrameState.CHECKED : FrameState.PLACED;
+    }
+
+    /** Another wish; what was accepted is no longer what is there. */
+    public Crop withWish(Frame other) {
+        return new Crop(other, ownShape, outside, false);
+    }
+
+    public Crop withOwnShape(Optional<Shape> shape) {
+        return new Crop(wish, shape, outside, false);
+    }
+
+    public Crop withOutside(boolean allowed) {
+        return new Crop(wish, ownShape, allowed, false);
+    }
+
+    public Crop asChecked() {
+        return new Crop(wish, ownShape, outside, true);
+    }
+
+    /** The format in the shape that this frame is held to. An own shape lies as its frame lies. */
+    public Format held(Format format) {
+        return ownShape.map(shape -> new Format(format.id(), format.name(), shape, OrientationRule.FOLLOW_PHOTO))
+                .orElse(format);
     }
 }

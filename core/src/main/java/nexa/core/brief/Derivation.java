@@ -10,11 +10,14 @@ import nexa.core.geometry.PixelSize;
 public final class Derivation {
     private Derivation() {}
 
-    /** The frame in level space, inside the photo: what fits of the wish, or the largest centred if there is none. */
+    /**
+     * The frame in level space, inside the photo unless its crop may leave it: what fits of the wish, or the largest
+     * centred if there is none.
+     */
     public static Frame frame(PixelSize asShot, Framing framing, Format format) {
         PhotoSpace space = new PhotoSpace(asShot, framing.pose());
         return framing.crop(format)
-                .map(crop -> Fit.within(space.outline(), asked(space, crop.wish(), format)))
+                .map(crop -> Fit.within(space.room(crop.outside()), asked(space, crop.wish(), crop.held(format))))
                 .orElseGet(() -> largest(space, format));
     }
 
@@ -24,12 +27,16 @@ public final class Derivation {
         return Fit.largest(space.outline(), format.aspect(space.upright().orientation(), photo, photo));
     }
 
-    /** The wish in level space, in the format's present shape; a shape changed since keeps centre and area. */
-    private static Frame asked(PhotoSpace space, Frame wish, Format format) {
-        Frame level = space.fromAsShot(wish);
+    /** A frame in level space brought to a format's shape: centre and area kept; unchanged if it has the shape. */
+    public static Frame shaped(PhotoSpace space, Frame level, Format format) {
         Orientation along = Orientation.of(level.width(), level.height());
         double aspect = format.aspect(along, space.upright().aspect(), level.aspect());
         return sameShape(level, aspect) ? level : level.reshaped(aspect);
+    }
+
+    /** The wish in level space, in the format's present shape. */
+    private static Frame asked(PhotoSpace space, Frame wish, Format format) {
+        return shaped(space, space.fromAsShot(wish), format);
     }
 
     /** Equal but for rounding, so that a wish which already has the shape stays exactly as it is. */

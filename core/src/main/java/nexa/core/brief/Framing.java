@@ -1,21 +1,29 @@
 package nexa.core.brief;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import nexa.core.geometry.Pose;
 
 /**
  * All that the photographer asked of one photo.
  *
  * @param crops by format id; a format without one is derived
+ * @param alternates by format id, in the order they were kept
  * @param setAside left out of the shoot's work, reversibly
  */
-public record Framing(Pose pose, Map<Integer, Crop> crops, boolean setAside) {
-    public static final Framing UNTOUCHED = new Framing(Pose.AS_SHOT, Map.of(), false);
+public record Framing(Pose pose, Map<Integer, Crop> crops, Map<Integer, List<Alternate>> alternates, boolean setAside) {
+    public static final Framing UNTOUCHED = new Framing(Pose.AS_SHOT, Map.of(), Map.of(), false);
 
     public Framing {
         crops = Map.copyOf(crops);
+        alternates = alternates.entrySet().stream()
+                .filter(entry -> !entry.getValue().isEmpty())
+                .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, entry -> List.copyOf(entry.getValue())));
     }
 
     public Optional<Crop> crop(Format format) {
@@ -23,24 +31,55 @@ public record Framing(Pose pose, Map<Integer, Crop> crops, boolean setAside) {
     }
 
     public Framing with(Pose other) {
-        return new Framing(other, crops, setAside);
+        return new Framing(other, crops, alternates, setAside);
     }
 
     public Framing with(Format format, Crop crop) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.put(format.id(), crop);
-        return new Framing(pose, changed, setAside);
+        return new Framing(pose, changed, alternates, setAside);
     }
 
     /** The format derived again. */
     public Framing cleared(Format format) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.remove(format.id());
-        return new Framing(pose, changed, setAside);
+        return new Framing(pose, changed, alternates, setAside);
     }
 
     public Framing withSetAside(boolean aside) {
-        return new Framing(pose, crops, aside);
+        return new Framing(pose, crops, alternates, aside);
+    }
+
+    public List<Alternate> alternates(Format format) {
+        return alternates.getOrDefault(format.id(), List.of());
+    }
+
+    /** With an alternate added; one of the same name, ignoring case, is replaced where it stands. */
+    public Framing keeping(Format format, Alternate kept) {
+        List<Alternate> changed = new ArrayList<>(alternates(format));
+        int same = IntStream.range(0, changed.size())
+                .filter(i -> changed.get(i).name().equalsIgnoreCase(kept.name()))
+                .findFirst()
+                .orElse(-1);
+        if (same >= 0) {
+            changed.set(same, kept);
+        } else {
+            changed.add(kept);
+        }
+        return withAlternates(format, changed);
+    }
+
+    public Framing without(Format format, Alternate dropped) {
+        return withAlternates(
+                format,
+                alternates(format).stream().filter(a -> !a.equals(dropped)).toList());
+    }
+
+    private Framing withAlternates(Format format, List<Alternate> changed) {
+        Map<Integer, List<Alternate>> all = new HashMap<>(alternates);
+        all.put(format.id(), changed);
+        return new Framing(pose, crops, all, setAside);
     }
 
     public FrameState state(Format format) {

@@ -17,6 +17,11 @@ public record Outline(double halfWidth, double halfHeight, Tilt tilt) {
         return new Outline(upright.width() / longEdge / 2, upright.height() / longEdge / 2, tilt);
     }
 
+    /** Where a frame may lie that may leave the photo: twice as wide and high, about the same centre. */
+    public Outline beyond() {
+        return new Outline(2 * halfWidth, 2 * halfHeight, tilt);
+    }
+
     /** Level space to the photo's own axes: the tilt undone. */
     public Point toPhoto(Point level) {
         return tilt.negated().rotate(level);

@@ -18,6 +18,11 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
         return Outline.of(upright(), pose.tilt());
     }
 
+    /** Where frames may lie. */
+    public Outline room(boolean outsideAllowed) {
+        return outsideAllowed ? outline().beyond() : outline();
+    }
+
     /** Level space (long edges) to upright pixels. */
     public Point toUpright(Point level) {
         PixelSize size = upright();
@@ -67,5 +72,14 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
                 .then(Affine.of(exif.then(pose.turn()).inverse()))
                 .then(Affine.scale(stored.longEdge(), stored.longEdge()))
                 .then(Affine.translation(stored.width() / 2.0, stored.height() / 2.0));
+    }
+
+    /** The photo's own corners in output pixels of a frame: where the delivered picture shows the photo. */
+    public List<Point> toOutput(Frame frame, PixelSize output) {
+        return outline().corners().stream()
+                .map(corner -> new Point(
+                        (corner.x() - frame.left()) / frame.width() * output.width(),
+                        (corner.y() - frame.top()) / frame.height() * output.height()))
+                .toList();
     }
 }

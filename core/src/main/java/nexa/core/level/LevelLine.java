@@ -1,7 +1,10 @@
 package nexa.core.level;
 
+import java.util.function.UnaryOperator;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
 
 /**
  * A line drawn along something that ought to be horizontal or vertical. Its ends are in upright pixels.
@@ -15,6 +18,11 @@ public record LevelLine(Point from, Point to) {
         }
     }
 
+    /** In pixels. */
+    public double length() {
+        return from.distance(to);
+    }
+
     /** How far the line leans from the nearer of horizontal and vertical: degrees in (-45, 45], positive = clockwise. */
     public double lean() {
         double degrees = to.minus(from).degrees();
@@ -26,6 +34,17 @@ public record LevelLine(Point from, Point to) {
     public boolean isPlumb() {
         Point along = to.minus(from);
         return Math.abs(along.y()) > Math.abs(along.x());
+    }
+
+    /** The same line on the photo laid down differently; {@code before} is the photo's size until then. */
+    public LevelLine turned(Turn turn, PixelSize before) {
+        PixelSize after = turn.apply(before);
+        UnaryOperator<Point> map = p -> turn.apply(p.minus(middle(before))).plus(middle(after));
+        return new LevelLine(map.apply(from), map.apply(to));
+    }
+
+    private static Point middle(PixelSize size) {
+        return new Point(size.width() / 2.0, size.height() / 2.0);
     }
 
     /** The photo's tilt, counted from upright, that makes this line level or plumb. */

@@ -7,9 +7,6 @@ import nexa.core.overlay.Stroke.Segment;
 
 /** The overlays made of straight lines. */
 final class Lines {
-    /** Cells of the grid across the frame's short side. */
-    private static final int CELLS = 6;
-
     private Lines() {}
 
     /** Upright and level lines at the given fractions. */
@@ -22,9 +19,9 @@ final class Lines {
         return lines;
     }
 
-    /** Square cells, laid out from the middle of the frame. */
-    static List<Stroke> squares(double aspect) {
-        double cell = Math.min(aspect, 1) / CELLS; // in frame heights
+    /** Square cells, so many across the short side, laid out from the middle of the frame. */
+    static List<Stroke> squares(double aspect, int cells) {
+        double cell = Math.min(aspect, 1) / cells; // in frame heights
         List<Stroke> lines = new ArrayList<>(List.of(upright(0.5), across(0.5)));
         for (double off = cell / aspect; off < 0.5 - 1e-9; off += cell / aspect) {
             lines.addAll(List.of(upright(0.5 - off), upright(0.5 + off)));
@@ -47,6 +44,29 @@ final class Lines {
     static List<Stroke> triangles(double aspect) {
         double foot = aspect * aspect / (aspect * aspect + 1);
         return List.of(line(0, 0, 1, 1), line(1, 0, foot, foot), line(0, 1, 1 - foot, 1 - foot));
+    }
+
+    /**
+     * Rebatement of the rectangle: its short sides folded onto the long ones make two squares; their inner sides (R.
+     * Arnheim, The Power of the Center, 1988, after C. Bouleau, The Painter's Secret Geometry, 1963). None in a square.
+     */
+    static List<Stroke> rebatement(double aspect) {
+        if (aspect == 1) {
+            return List.of();
+        }
+        return aspect > 1
+                ? List.of(upright(1 / aspect), upright(1 - 1 / aspect))
+                : List.of(across(aspect), across(1 - aspect));
+    }
+
+    /** What may be trimmed on all sides, and what a caption at the bottom may cover. */
+    static List<Stroke> margins(double aspect, OverlayOptions options) {
+        double inset = options.bleed() * Math.min(aspect, 1); // in frame heights
+        List<Stroke> lines = new ArrayList<>(Nested.box(inset / aspect, inset));
+        if (options.caption() > 0) {
+            lines.add(across(1 - options.caption()));
+        }
+        return lines;
     }
 
     private static Stroke upright(double x) {

@@ -30,6 +30,12 @@ final class Spiral {
         return quarters(height, (aspect - height * GOLDEN) / 2, (1 - height) / 2, aspect);
     }
 
+    /** Stretched so that its golden rectangle fills the frame; its quarters are ellipses unless the frame is golden. */
+    static List<Stroke> stretched(double aspect) {
+        return inLargestGoldenRectangle(
+                aspect < 1 ? 1 / GOLDEN : GOLDEN); // fractions of one are fractions of the other
+    }
+
     /** Quarter circles from the bottom left corner inwards; lengths in frame heights, results in the unit square. */
     private static List<Stroke> quarters(double height, double left, double top, double aspect) {
         List<Stroke> arcs = new ArrayList<>();

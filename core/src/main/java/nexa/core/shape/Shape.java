@@ -1,8 +1,6 @@
 package nexa.core.shape;
 
-import java.math.BigDecimal;
 import java.util.Locale;
-import java.util.regex.Matcher;
 
 /** An aspect ratio, or the freedom from one. */
 public sealed interface Shape {
@@ -51,7 +49,8 @@ public sealed interface Shape {
     Shape AS_PHOTO = new AsPhoto();
 
     /**
-     * Reads {@code 4:5}, {@code 4x5}, {@code 8.5:11}, {@code 1.91:1}, {@code free} or {@code as photo}.
+     * Reads {@code 4:5}, {@code 4x5}, {@code 1.91:1}, {@code 1080 x 1350 px}, {@code 20x30 cm}, {@code 8in x 10in},
+     * {@code free} or {@code as photo}. An inch is 25.4 mm.
      *
      * @throws IllegalArgumentException with words for the user if the text is none of these
      */
@@ -63,12 +62,12 @@ public sealed interface Shape {
         if (trimmed.matches("as[ -]photo")) {
             return AS_PHOTO;
         }
-        Matcher sides = Sides.PATTERN.matcher(trimmed);
-        if (!sides.matches()) {
+        Ratio ratio = Sides.parse(trimmed);
+        if (ratio == null) {
             throw new IllegalArgumentException("“" + text.strip()
-                    + "” is not a shape: write width:height such as 4:5 or 1.91:1, “free” or “as photo”");
+                    + "” is not a shape: write width:height such as 4:5, 1.91:1 or 20x30 cm, “free” or “as photo”");
         }
-        return Sides.ratio(new BigDecimal(sides.group(1)), new BigDecimal(sides.group(2)));
+        return ratio;
     }
 
     /** The text that {@link #parse} reads back. */

@@ -2,8 +2,11 @@ package nexa.core.brief;
 
 import static nexa.core.Cases.ROUNDING;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
+import java.util.Optional;
 import nexa.core.Cases;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
@@ -23,7 +26,7 @@ class DerivationTest {
 
     private static Framing placed(PixelSize photo, Pose pose, Format format, Frame level) {
         Frame wish = new PhotoSpace(photo, pose).toAsShot(level);
-        return Framing.UNTOUCHED.with(pose).with(format, new Crop(wish, false));
+        return Framing.UNTOUCHED.with(pose).with(format, new Crop(wish));
     }
 
     private static void assertSame(Frame expected, Frame actual, double slack) {
@@ -127,5 +130,59 @@ class DerivationTest {
         assertEquals(FrameState.PLACED, framing.state(PRINT));
         assertEquals(Framing.UNTOUCHED, framing.cleared(PRINT));
         assertEquals(FrameState.DERIVED, framing.cleared(PRINT).state(PRINT));
+    }
+
+    @Test
+    void frame_ofItsOwnShape_isHeldToItNotToTheFormats() {
+        Framing placed = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(0.1, 0, 0.25, 0.2));
+        Crop own = placed.crop(PRINT).orElseThrow().withOwnShape(Optional.of(Shape.parse("1:1")));
+        Frame frame = Derivation.frame(WIDE, placed.with(PRINT, own), PRINT);
+        assertEquals(1, frame.aspect(), ROUNDING);
+        assertEquals(0.05, frame.width() * frame.height(), ROUNDING);
+        Framing back = placed.with(PRINT, own.withOwnShape(Optional.empty()));
+        assertSame(new Frame(0.1, 0, 0.25, 0.2), Derivation.frame(WIDE, back, PRINT), ROUNDING);
+    }
+
+    @Test
+    void frame_unlocked_staysAsItIs() {
+        Cases.some(200).forEach(c -> {
+            PixelSize photo = c.photo();
+            Framing before = placed(photo, c.pose(), PRINT, c.wish());
+            Frame frame = Derivation.frame(photo, before, PRINT);
+            PhotoSpace space = new PhotoSpace(photo, before.pose());
+            Crop free = new Crop(space.toAsShot(frame), Optional.of(Shape.FREE), false, false);
+            assertSame(frame, Derivation.frame(photo, before.with(PRINT, free), PRINT), 1e-9);
+        });
+    }
+
+    @Test
+    void frame_outsideAllowed_mayLeaveThePhotoButNotByMoreThanItsSize() {
+        Frame level = new Frame(0.4, 0.3, 0.5, 0.4);
+        Framing placed = placed(WIDE, Pose.AS_SHOT, PRINT, level);
+        Crop outside = placed.crop(PRINT).orElseThrow().withOutside(true);
+        assertSame(level, Derivation.frame(WIDE, placed.with(PRINT, outside), PRINT), ROUNDING);
+        Crop far = new Crop(new Frame(9, 9, 0.5, 0.4), Optional.empty(), true, false);
+        Frame kept = Derivation.frame(WIDE, placed.with(PRINT, far), PRINT);
+        assertTrue(new PhotoSpace(WIDE, Pose.AS_SHOT).outline().beyond().contains(kept, ROUNDING));
+    }
+
+    @Test
+    void alternates_areKeptReplacedByNameAndDropped() {
+        Crop first = new Crop(new Frame(0, 0, 0.5, 0.4));
+        Crop second = new Crop(new Frame(0.1, 0, 0.25, 0.2));
+        Framing framing = Framing.UNTOUCHED
+                .with(PRINT, first)
+                .keeping(PRINT, new Alternate("wide", first))
+                .keeping(PRINT, new Alternate("tight", second))
+                .keeping(PRINT, new Alternate(" Wide ", second));
+        assertEquals(
+                List.of("Wide", "tight"),
+                framing.alternates(PRINT).stream().map(Alternate::name).toList());
+        assertEquals(second, framing.alternates(PRINT).getFirst().crop());
+        Framing dropped = framing.without(PRINT, framing.alternates(PRINT).getLast());
+        assertEquals(1, dropped.alternates(PRINT).size());
+        assertEquals(first, dropped.crop(PRINT).orElseThrow());
+        assertTrue(framing.alternates(ANY).isEmpty());
+        assertThrows(IllegalArgumentException.class, () -> new Alternate(" ", first));
     }
 }

@@ -13,6 +13,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.gesture.FrameDrag.Hold;
+import nexa.core.gesture.FrameDrag.Pivot;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -110,6 +111,28 @@ class FrameDragTest {
         Frame moved = drag.to(new Point(0.15, 0.08));
         assertEquals(0, moved.centre().distance(new Point(0.05, -0.02)), ROUNDING);
         assertEquals(START.width(), moved.width());
+    }
+
+    @ParameterizedTest
+    @EnumSource(mode = EnumSource.Mode.EXCLUDE, names = "INSIDE")
+    void to_aboutTheCentre_leavesItWhereItWas(Grip grip) {
+        for (Hold hold : Hold.values()) {
+            Cases.some(500).forEach(c -> {
+                Outline outline = c.outline();
+                Frame start = Fit.within(outline, c.wish());
+                Frame frame = new FrameDrag(outline, start, grip, grip.on(start), hold, Pivot.CENTRE).to(pointer(c));
+                assertEquals(0, start.centre().distance(frame.centre()), 1e-9);
+                assertTrue(outline.contains(frame, 1e-7), () -> grip + " " + hold + " " + frame);
+            });
+        }
+    }
+
+    @Test
+    void to_edgeAboutTheCentre_movesBothEdges() {
+        FrameDrag drag = new FrameDrag(LEVEL, START, Grip.RIGHT, new Point(0.2, 0), Hold.NOTHING, Pivot.CENTRE);
+        Frame frame = drag.to(new Point(0.25, 0));
+        assertEquals(0.5, frame.width(), ROUNDING);
+        assertEquals(START.height(), frame.height());
     }
 
     @Test

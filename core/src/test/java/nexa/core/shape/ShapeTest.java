@@ -4,6 +4,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
+import java.util.Optional;
 import nexa.core.geometry.Orientation;
 import nexa.core.shape.Shape.Ratio;
 import org.junit.jupiter.api.Test;
@@ -13,7 +15,21 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class ShapeTest {
     @ParameterizedTest
-    @CsvSource({"4:5,4,5", "6:4,3,2", " 16 : 9 ,16,9", "1.91:1,191,100", "8.5x11,17,22", "4×5,4,5", "2.35/1,47,20"})
+    @CsvSource({
+        "4:5,4,5",
+        "6:4,3,2",
+        " 16 : 9 ,16,9",
+        "1.91:1,191,100",
+        "8.5x11,17,22",
+        "4×5,4,5",
+        "2.35/1,47,20",
+        "1080 x 1350 px,4,5",
+        "20x30 cm,2,3",
+        "8in x 10in,4,5",
+        "210mm × 297mm,70,99",
+        "254 mm x 20in,1,2",
+        "4 x 6\",2,3"
+    })
     void parse_readsRatios(String text, long width, long height) {
         assertEquals(new Ratio(width, height), Shape.parse(text));
     }
@@ -28,7 +44,23 @@ class ShapeTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"", "4", "4:", ":5", "0:5", "-4:5", "a:b", "4:5:6", "1:0.001", "NaN:1", "1e9:1", "999999:1"})
+            strings = {
+                "",
+                "4",
+                "4:",
+                ":5",
+                "0:5",
+                "-4:5",
+                "a:b",
+                "4:5:6",
+                "1:0.001",
+                "NaN:1",
+                "1e9:1",
+                "999999:1",
+                "20 cm x 300 px",
+                "20 cm x 30",
+                "4:5 kg"
+            })
     void parse_refusesTheRestInWords(String text) {
         var refused = assertThrows(IllegalArgumentException.class, () -> Shape.parse(text));
         assertTrue(refused.getMessage().length() > 20);
@@ -42,6 +74,15 @@ class ShapeTest {
     })
     void lay_turnsTheShape(OrientationRule rule, String ratio, Orientation along, String laid) {
         assertEquals(Shape.parse(laid), rule.lay((Ratio) Shape.parse(ratio), along));
+    }
+
+    @Test
+    void nearest_isByQuotientAndLiesAsTheFrame() {
+        List<Ratio> candidates = List.of(new Ratio(4, 5), new Ratio(1, 1), new Ratio(16, 9));
+        assertEquals(Optional.of(new Ratio(5, 4)), Nearest.to(1.28, candidates));
+        assertEquals(Optional.of(new Ratio(4, 5)), Nearest.to(0.75, candidates));
+        assertEquals(Optional.of(new Ratio(9, 16)), Nearest.to(0.5, candidates));
+        assertEquals(Optional.empty(), Nearest.to(1, List.of()));
     }
 
     @Test

@@ -2,6 +2,7 @@ package nexa.shoot.edit;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Optional;
 
 /** The actions that can be undone and redone, newest first. Not thread-safe. */
@@ -28,6 +29,16 @@ public final class History {
     /** The edit that does the last undone action again. */
     public Optional<Edit> redo() {
         return move(undone, done);
+    }
+
+    /** The actions that can be taken back, newest first. */
+    public List<Edit> done() {
+        return List.copyOf(done);
+    }
+
+    /** The actions that can be done again, next first. */
+    public List<Edit> undone() {
+        return List.copyOf(undone);
     }
 
     public Optional<String> nextUndo() {

@@ -16,6 +16,7 @@ import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import nexa.core.geometry.Affine;
+import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.imaging.deliver.AtomicFile;
 import nexa.imaging.deliver.Encoder;
@@ -23,6 +24,7 @@ import nexa.imaging.deliver.Source;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.render.Blank;
 import nexa.imaging.render.SinglePass;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
@@ -118,6 +120,9 @@ public final class Handover {
         PhotoSpace space = new PhotoSpace(facts.asShot(), delivery.framing().pose());
         Affine map = space.outputToStored(facts.decodedToAsShot(), delivery.frame(), delivery.size());
         try (Picture rendered = SinglePass.render(source.picture(), map, delivery.size())) {
+            if (!space.outline().contains(delivery.frame(), Outline.PARALLEL)) {
+                Blank.fill(rendered, space.toOutput(delivery.frame(), delivery.size()));
+            }
             AtomicFile.write(
                     delivery.output(),
                     Encoder.encode(rendered, source, plan.request().settings()));

@@ -7,12 +7,11 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
-import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
@@ -24,7 +23,7 @@ import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 import nexa.shoot.scan.FoundFile;
 
-/** The photos and their crops. */
+/** The photos and what was asked of them. */
 final class PhotoTable {
     private static final String INSERT = """
             INSERT INTO photo (file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent)
@@ -34,13 +33,16 @@ final class PhotoTable {
               exif_orientation = ?, taken = ?, trouble = ?, percent = ? WHERE id = ?""";
 
     private final Connection connection;
+    private final CropTable crops;
 
     PhotoTable(Connection connection) {
         this.connection = connection;
+        this.crops = new CropTable(connection);
     }
 
     List<StoredPhoto> all() throws SQLException {
-        Map<Long, Map<Integer, Crop>> crops = crops();
+        Map<Long, Map<Integer, Crop>> placed = crops.crops();
+        Map<Long, Map<Integer, List<Alternate>>> alternates = crops.alternates();
         List<StoredPhoto> all = new ArrayList<>();
         try (Statement statement = connection.createStatement();
                 ResultSet row = statement.executeQuery("SELECT * FROM photo")) {
@@ -49,24 +51,14 @@ final class PhotoTable {
                 all.add(new StoredPhoto(
                         new Photo(id, row.getString("file"), row.getString("fingerprint"), probe(row)),
                         new FoundFile(row.getString("file"), row.getLong("bytes"), row.getLong("modified")),
-                        new Framing(pose(row), crops.getOrDefault(id, Map.of()), row.getBoolean("set_aside"))));
+                        new Framing(
+                                pose(row),
+                                placed.getOrDefault(id, Map.of()),
+                                alternates.getOrDefault(id, Map.of()),
+                                row.getBoolean("set_aside"))));
             }
         }
         return all;
-    }
-
-    private Map<Long, Map<Integer, Crop>> crops() throws SQLException {
-        Map<Long, Map<Integer, Crop>> crops = new HashMap<>();
-        try (Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery(
-                        "SELECT photo, format, centre_x, centre_y, width, height, checked FROM crop")) {
-            while (row.next()) {
-                Frame wish = new Frame(row.getDouble(3), row.getDouble(4), row.getDouble(5), row.getDouble(6));
-                crops.computeIfAbsent(row.getLong(1), photo -> new HashMap<>())
-                        .put(row.getInt(2), new Crop(wish, row.getBoolean(7)));
-            }
-        }
-        return crops;
     }
 
     private static Pose pose(ResultSet row) throws SQLException {
@@ -163,22 +155,6 @@ final class PhotoTable {
             update.setLong(5, photo);
             update.executeUpdate();
         }
-        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM crop WHERE photo = ?")) {
-            delete.setLong(1, photo);
-            delete.executeUpdate();
-        }
-        try (PreparedStatement insert = connection.prepareStatement("INSERT INTO crop VALUES (?, ?, ?, ?, ?, ?, ?)")) {
-            for (Map.Entry<Integer, Crop> crop : framing.crops().entrySet()) {
-                Frame wish = crop.getValue().wish();
-                insert.setLong(1, photo);
-                insert.setInt(2, crop.getKey());
-                insert.setDouble(3, wish.centreX());
-                insert.setDouble(4, wish.centreY());
-                insert.setDouble(5, wish.width());
-                insert.setDouble(6, wish.height());
-                insert.setBoolean(7, crop.getValue().checked());
-                insert.executeUpdate();
-            }
-        }
+        crops.save(photo, framing);
     }
 }

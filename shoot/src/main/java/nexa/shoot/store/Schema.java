@@ -36,6 +36,19 @@ final class Schema {
               checked INTEGER NOT NULL,
               PRIMARY KEY (photo, format)) WITHOUT ROWID;
             CREATE TABLE setting (name TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
+            """, """
+            ALTER TABLE crop ADD COLUMN own_shape TEXT;
+            ALTER TABLE crop ADD COLUMN outside INTEGER NOT NULL DEFAULT 0;
+            CREATE TABLE alternate (
+              photo INTEGER NOT NULL REFERENCES photo (id),
+              format INTEGER NOT NULL,
+              place INTEGER NOT NULL,
+              name TEXT NOT NULL,
+              centre_x REAL NOT NULL, centre_y REAL NOT NULL, width REAL NOT NULL, height REAL NOT NULL,
+              own_shape TEXT,
+              outside INTEGER NOT NULL,
+              checked INTEGER NOT NULL,
+              PRIMARY KEY (photo, format, place)) WITHOUT ROWID;
             """);
 
     private Schema() {}

@@ -1,0 +1,86 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import nexa.core.brief.Framing;
+import nexa.core.level.Finding;
+import nexa.core.level.LevelLine;
+import nexa.core.level.Refusal;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.level.AutoLeveller;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+@Command(
+        name = "level",
+        description = "Find by their own lines how photos lean, and level those where the lines leave no doubt.",
+        footer = "Nothing changes without --apply.")
+final class LevelCommand extends ShootCommand {
+    @Option(names = "--photo", paramLabel = "GLOB", description = "Only photos whose file or path matches; else all.")
+    private List<String> globs = new ArrayList<>();
+
+    @Option(names = "--apply", description = "Tilt the accepted photos; refused ones stay as they are.")
+    private boolean apply;
+
+    @Override
+    boolean run(Shoot shoot, Rows rows) throws IOException {
+        List<Photo> chosen = chosen(shoot, globs);
+        if (apply) {
+            requireEditing(shoot);
+        }
+        List<FramingChange> changes = new ArrayList<>();
+        boolean allRead = sayUnreadable(chosen);
+        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
+            Framing before = shoot.framing(photo);
+            Optional<Finding> finding = find(shoot, photo, before);
+            allRead &= finding.isPresent();
+            finding.ifPresent(found -> add(rows, photo, found));
+            finding.filter(Finding::accepted)
+                    .map(found -> before.with(before.pose().withTilt(found.tilt())))
+                    .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
+        }
+        if (apply) {
+            shoot.apply(new Edit("edit.level.auto", changes, null));
+        }
+        return allRead;
+    }
+
+    /** Empty, and said, if the photo turns out to be unreadable. */
+    private Optional<Finding> find(Shoot shoot, Photo photo, Framing framing) {
+        try {
+            return Optional.of(AutoLeveller.find(
+                    shoot.fileOf(photo),
+                    photo.facts().orElseThrow(),
+                    framing.pose().turn()));
+        } catch (UnreadablePhotoException unreadable) {
+            say(photo.file() + ": " + unreadable.trouble().text());
+            return Optional.empty();
+        }
+    }
+
+    private static void add(Rows rows, Photo photo, Finding finding) {
+        rows.add()
+                .with("photo", photo.file())
+                .with("angle", finding.tilt().degrees())
+                .with("confidence", finding.confidence())
+                .with("decision", finding.accepted() ? "accept" : "refuse")
+                .with("reason", finding.refusal().map(LevelCommand::words).orElse(null))
+                .with("lines", finding.lines().stream().map(LevelCommand::ends).toList());
+    }
+
+    private static String words(Refusal refusal) {
+        return refusal.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    /** x1, y1, x2, y2 in upright pixels. */
+    private static List<Double> ends(LevelLine line) {
+        return List.of(line.from().x(), line.from().y(), line.to().x(), line.to().y());
+    }
+}

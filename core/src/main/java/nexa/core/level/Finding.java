@@ -1,0 +1,23 @@
+package nexa.core.level;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.geometry.Tilt;
+
+/**
+ * What line evidence says of a photo.
+ *
+ * @param tilt counted from upright, that would level it; of no use if refused
+ * @param confidence 0 = none, 1 = certain
+ * @param refusal why the tilt is not to be used; empty = it is
+ * @param lines the segments it rests on, strongest first, in upright pixels
+ */
+public record Finding(Tilt tilt, double confidence, Optional<Refusal> refusal, List<LevelLine> lines) {
+    public Finding {
+        lines = List.copyOf(lines);
+    }
+
+    public boolean accepted() {
+        return refusal.isEmpty();
+    }
+}

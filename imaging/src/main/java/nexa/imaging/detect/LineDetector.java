@@ -1,0 +1,80 @@
+package nexa.imaging.detect;
+
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
+import static org.bytedeco.opencv.global.opencv_imgproc.LSD_REFINE_STD;
+import static org.bytedeco.opencv.global.opencv_imgproc.createLineSegmentDetector;
+import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import nexa.core.geometry.Point;
+import nexa.core.level.LevelLine;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.preview.PreviewMaker;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_imgproc.LineSegmentDetector;
+
+/**
+ * Finds straight line segments (R. Grompone von Gioi et al., LSD: a Line Segment Detector, Image Processing On Line 2,
+ * 2012, as OpenCV has it). Thread-safe.
+ */
+public final class LineDetector {
+    /** More pixels bring more noise than evidence: a segment's angle is already known to hundredths of a degree. */
+    private static final int LONG_EDGE = 1280;
+
+    /** Shorter segments, of the long edge, are texture. */
+    private static final double SHORTEST = 0.02;
+
+    private LineDetector() {}
+
+    /**
+     * Segments of a photo in pixels as shot.
+     *
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    public static List<LevelLine> segments(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        try (Picture small = PreviewMaker.make(file, facts, LONG_EDGE);
+                Mat grey = grey(small);
+                Mat found = new Mat();
+                LineSegmentDetector detector = detector()) {
+            detector.detect(grey, found);
+            double scale = (double) facts.asShot().longEdge() / small.size().longEdge();
+            return found.empty()
+                    ? List.of()
+                    : lines(found, scale, SHORTEST * facts.asShot().longEdge());
+        }
+    }
+
+    private static LineSegmentDetector detector() {
+        return createLineSegmentDetector(LSD_REFINE_STD, 0.8, 0.6, 2.0, 22.5, 0, 0.7, 1024);
+    }
+
+    private static Mat grey(Picture picture) {
+        Mat grey = new Mat();
+        if (picture.channels() == 1) {
+            picture.mat().copyTo(grey);
+        } else {
+            cvtColor(picture.mat(), grey, COLOR_BGR2GRAY);
+        }
+        return grey;
+    }
+
+    /** Rows of x1, y1, x2, y2, counted from pixel centres. */
+    private static List<LevelLine> lines(Mat found, double scale, double shortest) {
+        List<LevelLine> lines = new ArrayList<>();
+        try (FloatIndexer ends = found.createIndexer()) {
+            for (long row = 0; row < found.rows(); row++) {
+                Point from = new Point(ends.get(row, 0, 0) + 0.5, ends.get(row, 0, 1) + 0.5).times(scale);
+                Point to = new Point(ends.get(row, 0, 2) + 0.5, ends.get(row, 0, 3) + 0.5).times(scale);
+                if (from.distance(to) >= shortest) {
+                    lines.add(new LevelLine(from, to));
+                }
+            }
+        }
+        return lines;
+    }
+}

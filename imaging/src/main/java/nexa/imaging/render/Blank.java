@@ -1,0 +1,53 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
+import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
+import static org.bytedeco.opencv.global.opencv_imgproc.LINE_8;
+import static org.bytedeco.opencv.global.opencv_imgproc.fillConvexPoly;
+
+import java.util.List;
+import nexa.core.geometry.Point;
+import nexa.imaging.pixels.Picture;
+import org.bytedeco.javacpp.indexer.IntIndexer;
+import org.bytedeco.opencv.global.opencv_core;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+/** What a frame shows beyond the photo. */
+public final class Blank {
+    /** OpenCV takes corners in fixed point: 8 bits behind the point are 1/256 of a pixel. */
+    private static final int FRACTION_BITS = 8;
+
+    private Blank() {}
+
+    /**
+     * Makes white what of a rendered picture lies outside the photo.
+     *
+     * @param photo the photo's four corners in the picture's continuous pixels, in order around it
+     */
+    public static void fill(Picture rendered, List<Point> photo) {
+        try (Mat mask = new Mat(rendered.mat().rows(), rendered.mat().cols(), CV_8UC1, Scalar.all(0));
+                Mat corners = corners(photo)) {
+            fillConvexPoly(mask, corners, Scalar.all(255), LINE_8, FRACTION_BITS);
+            bitwise_not(mask, mask);
+            try (Mat white = new Mat(1, 1, opencv_core.CV_64FC4, Scalar.all(rendered.bits() == 16 ? 65535 : 255))) {
+                rendered.mat().setTo(white, mask);
+            }
+        }
+    }
+
+    /** OpenCV counts from pixel centres. */
+    private static Mat corners(List<Point> photo) {
+        Mat corners = new Mat(photo.size(), 1, opencv_core.CV_32SC2);
+        try (IntIndexer cells = corners.createIndexer()) {
+            for (int i = 0; i < photo.size(); i++) {
+                cells.put(i, 0, fixed(photo.get(i).x()), fixed(photo.get(i).y()));
+            }
+        }
+        return corners;
+    }
+
+    private static int fixed(double coordinate) {
+        return (int) Math.round((coordinate - 0.5) * (1 << FRACTION_BITS));
+    }
+}

@@ -1,0 +1,88 @@
+package nexa.shoot;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import nexa.imaging.deliver.AtomicFile;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * What one user set, for all shoots: names and texts in {@code settings.json}. Changes show at once and are written by a
+ * thread of its own. A file that can't be read or written costs the settings, not the work. Thread-safe.
+ */
+public final class Preferences implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Preferences.class);
+    private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    private final Path file;
+    private final Map<String, String> values;
+    private final ExecutorService writer = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().name("nexa-settings").daemon().factory());
+
+    private Preferences(Path file, Map<String, String> values) {
+        this.file = file;
+        this.values = new ConcurrentHashMap<>(values);
+    }
+
+    public static Preferences open(Locations locations) {
+        Path file = locations.data().resolve("settings.json");
+        return new Preferences(file, read(file));
+    }
+
+    private static Map<String, String> read(Path file) {
+        if (!Files.exists(file)) {
+            return Map.of();
+        }
+        try {
+            Map<String, String> read = JSON.readValue(file.toFile(), new TypeReference<Map<String, String>>() {});
+            read.values().removeIf(value -> value == null);
+            return read;
+        } catch (IOException damaged) {
+            LOG.warn("{} can't be read; defaults are used: {}", file, damaged.toString());
+            return Map.of();
+        }
+    }
+
+    public Optional<String> get(String name) {
+        return Optional.ofNullable(values.get(name));
+    }
+
+    public void put(String name, String value) {
+        if (!value.equals(values.put(name, value))) {
+            writer.execute(() -> write(name, value));
+        }
+    }
+
+    /** Another window may have written since: only this one value is changed in the file. */
+    private void write(String name, String value) {
+        try {
+            Map<String, String> all = new TreeMap<>(read(file));
+            all.put(name, value);
+            Files.createDirectories(file.getParent());
+            AtomicFile.write(file, json(all));
+        } catch (IOException failed) {
+            LOG.warn("The setting {} was not kept: {}", name, failed.toString());
+        }
+    }
+
+    private static byte[] json(Map<String, String> all) throws JsonProcessingException {
+        return JSON.writeValueAsBytes(all);
+    }
+
+    /** Waits until all is written. */
+    @Override
+    public void close() {
+        writer.close();
+    }
+}

@@ -1,0 +1,32 @@
+package nexa.shoot.level;
+
+import java.nio.file.Path;
+import java.util.List;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Turn;
+import nexa.core.level.AutoLevel;
+import nexa.core.level.Finding;
+import nexa.core.level.LevelLine;
+import nexa.imaging.detect.LineDetector;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.pixels.UnreadablePhotoException;
+
+/** Finds how a photo leans. Decodes, so not for the interface's thread; changes nothing. */
+public final class AutoLeveller {
+    private AutoLeveller() {}
+
+    /**
+     * What the photo's own lines say, counted from the photo as it is turned now; the tilt it has plays no part.
+     *
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static Finding find(Path file, PhotoFacts facts, Turn turn) throws UnreadablePhotoException {
+        PixelSize asShot = facts.asShot();
+        List<LevelLine> lines = LineDetector.segments(file, facts).stream()
+                .map(line -> line.turned(turn, asShot))
+                .toList();
+        return AutoLevel.find(lines, new PhotoSpace(asShot, Pose.AS_SHOT.turned(turn)).upright());
+    }
+}

@@ -1,0 +1,108 @@
+package nexa.shoot.store;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.brief.Alternate;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.shape.Shape;
+
+/** The photos' crops and alternates, each by photo and then by format. */
+final class CropTable {
+    private static final String COLUMNS =
+            "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked";
+    private static final String PLACES = " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
+
+    private final Connection connection;
+
+    CropTable(Connection connection) {
+        this.connection = connection;
+    }
+
+    Map<Long, Map<Integer, Crop>> crops() throws SQLException {
+        Map<Long, Map<Integer, Crop>> crops = new HashMap<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT " + COLUMNS + " FROM crop")) {
+            while (row.next()) {
+                crops.computeIfAbsent(row.getLong(1), photo -> new HashMap<>()).put(row.getInt(2), crop(row));
+            }
+        }
+        return crops;
+    }
+
+    Map<Long, Map<Integer, List<Alternate>>> alternates() throws SQLException {
+        Map<Long, Map<Integer, List<Alternate>>> alternates = new HashMap<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT " + COLUMNS + ", name FROM alternate ORDER BY place")) {
+            while (row.next()) {
+                alternates
+                        .computeIfAbsent(row.getLong(1), photo -> new HashMap<>())
+                        .computeIfAbsent(row.getInt(2), format -> new ArrayList<>())
+                        .add(new Alternate(row.getString("name"), crop(row)));
+            }
+        }
+        return alternates;
+    }
+
+    private static Crop crop(ResultSet row) throws SQLException {
+        Frame wish = new Frame(row.getDouble(3), row.getDouble(4), row.getDouble(5), row.getDouble(6));
+        Optional<Shape> own = Optional.ofNullable(row.getString(7)).map(Shape::parse);
+        return new Crop(wish, own, row.getBoolean(8), row.getBoolean(9));
+    }
+
+    /** Puts a photo's crops and alternates in place of what was there. */
+    void save(long photo, Framing framing) throws SQLException {
+        clear("crop", photo);
+        clear("alternate", photo);
+        try (PreparedStatement insert = connection.prepareStatement("INSERT INTO crop (" + COLUMNS + ")" + PLACES)) {
+            for (Map.Entry<Integer, Crop> crop : framing.crops().entrySet()) {
+                bind(insert, photo, crop.getKey(), crop.getValue());
+                insert.executeUpdate();
+            }
+        }
+        for (Map.Entry<Integer, List<Alternate>> ofFormat : framing.alternates().entrySet()) {
+            save(photo, ofFormat.getKey(), ofFormat.getValue());
+        }
+    }
+
+    private void clear(String table, long photo) throws SQLException {
+        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + table + " WHERE photo = ?")) {
+            delete.setLong(1, photo);
+            delete.executeUpdate();
+        }
+    }
+
+    private void save(long photo, int format, List<Alternate> alternates) throws SQLException {
+        try (PreparedStatement insert = connection.prepareStatement(
+                "INSERT INTO alternate (" + COLUMNS + ", place, name) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
+            for (int place = 0; place < alternates.size(); place++) {
+                bind(insert, photo, format, alternates.get(place).crop());
+                insert.setInt(10, place);
+                insert.setString(11, alternates.get(place).name());
+                insert.executeUpdate();
+            }
+        }
+    }
+
+    private static void bind(PreparedStatement insert, long photo, int format, Crop crop) throws SQLException {
+        Frame wish = crop.wish();
+        insert.setLong(1, photo);
+        insert.setInt(2, format);
+        insert.setDouble(3, wish.centreX());
+        insert.setDouble(4, wish.centreY());
+        insert.setDouble(5, wish.width());
+        insert.setDouble(6, wish.height());
+        insert.setString(7, crop.ownShape().map(Shape::text).orElse(null));
+        insert.setBoolean(8, crop.outside());
+        insert.setBoolean(9, crop.checked());
+    }
+}
