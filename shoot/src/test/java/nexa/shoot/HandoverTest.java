@@ -56,7 +56,9 @@ class HandoverTest {
     }
 
     private static Path written(Outcome outcome) {
-        return assertInstanceOf(Outcome.Written.class, outcome).delivery().output();
+        return assertInstanceOf(Outcome.Written.class, outcome, outcome::toString)
+                .delivery()
+                .output();
     }
 
     @Test

@@ -30,7 +30,7 @@ public final class Blank {
                 Mat corners = corners(photo)) {
             fillConvexPoly(mask, corners, Scalar.all(255), LINE_8, FRACTION_BITS);
             bitwise_not(mask, mask);
-            try (Mat white = new Mat(1, 1, opencv_core.CV_64FC4, Scalar.all(rendered.bits() == 16 ? 65535 : 255))) {
+            try (Mat white = new Mat(4, 1, opencv_core.CV_64F, Scalar.all(rendered.bits() == 16 ? 65535 : 255))) {
                 rendered.mat().setTo(white, mask);
             }
         }
@@ -41,7 +41,8 @@ public final class Blank {
         Mat corners = new Mat(photo.size(), 1, opencv_core.CV_32SC2);
         try (IntIndexer cells = corners.createIndexer()) {
             for (int i = 0; i < photo.size(); i++) {
-                cells.put(i, 0, fixed(photo.get(i).x()), fixed(photo.get(i).y()));
+                cells.put(i, 0, 0, fixed(photo.get(i).x()));
+                cells.put(i, 0, 1, fixed(photo.get(i).y()));
             }
         }
         return corners;
