@@ -81,6 +81,7 @@ final class LevelCommand extends ShootCommand {
 
     /** x1, y1, x2, y2 in upright pixels. */
     private static List<Double> ends(LevelLine line) {
-        return List.of(line.from().x(), line.from().y(), line.to().x(), line.to().y());
+        return List.of(
+                line.from().x(), line.from().y(), line.to().x(), line.to().y());
     }
 }

@@ -159,8 +159,8 @@ class DemoShootTest {
         int accepted = 0;
         int right = 0;
         for (JsonNode row : found) {
-            double error = row.get("angle").asDouble()
-                    + rolls.get(row.get("photo").asText());
+            double error =
+                    row.get("angle").asDouble() + rolls.get(row.get("photo").asText());
             if (row.get("decision").asText().equals("accept")) {
                 accepted++;
                 right += Math.abs(error) <= 0.3 ? 1 : 0;

@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ThreadPoolExecutor;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -20,15 +20,18 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.Stage;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.Surround;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.HandoverModel;
+import nexa.desktop.session.Levelling;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.Settings;
 import nexa.desktop.view.FirstStartView;
 import nexa.desktop.view.HeaderView;
 import nexa.desktop.words.Words;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
+import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.preview.PreviewCache;
 import org.slf4j.Logger;
@@ -38,15 +41,20 @@ import org.slf4j.LoggerFactory;
 public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private static final Logger LOG = LoggerFactory.getLogger(MainWindow.class);
 
+    private static final String SURROUND = "surround";
+
     private final Stage stage;
     private final Locations locations;
     private final StackPane root = new StackPane();
     private final Executor fx = Platform::runLater;
-    private final ExecutorService work = Executors.newCachedThreadPool(
+    private final ThreadPoolExecutor work = (ThreadPoolExecutor) Executors.newCachedThreadPool(
             Thread.ofPlatform().name("nexa-work-", 0).daemon().factory());
     private final PhotoLoader loader;
+    private final Preferences preferences;
+    private final Settings settings;
+    private final Keys keys;
     private final FirstStartView firstStart = new FirstStartView(this::openAnother, this::openDemo);
-    private Surround surround = Surround.LIGHT;
+    private Surround surround;
     private Optional<ShootScreen> screen = Optional.empty();
     private Optional<Session> session = Optional.empty();
 
@@ -54,12 +62,18 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     public MainWindow(Stage stage, Locations locations, double width, double height) {
         this.stage = stage;
         this.locations = locations;
+        this.preferences = Preferences.open(locations);
+        this.settings = new Settings(preferences);
+        this.keys = new Keys(preferences);
         this.loader = new PhotoLoader(new PreviewCache(locations.cache().resolve("previews")));
+        this.surround = preferences.get(SURROUND).map(Surround::named).orElse(Surround.LIGHT);
         Scene scene = new Scene(root, width, height);
         scene.getStylesheets().add(Theme.stylesheet());
         root.getStyleClass().addAll("nexa", surround.styleClass());
         root.getChildren().add(firstStart);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, keys::release);
+        stage.focusedProperty().subscribe(focused -> keys.releaseAll());
         scene.setOnDragOver(this::draggedOver);
         scene.setOnDragDropped(this::dropped);
         stage.setTitle(Words.of("app.name"));
@@ -82,8 +96,14 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         return session;
     }
 
-    PhotoLoader loader() {
-        return loader;
+    /** Levelling the open shoot's current photo. */
+    Optional<Levelling> levelling() {
+        return screen.map(ShootScreen::levelling);
+    }
+
+    /** Whether nothing is loaded or looked for in the background. */
+    boolean isIdle() {
+        return loader.isIdle() && work.getActiveCount() == 0;
     }
 
     /** Opens a shoot in place of what is shown; completes on the interface's thread, also when it failed. */
@@ -116,8 +136,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     private void showShoot(Shoot shoot) {
-        Session opened = new Session(shoot);
-        ShootScreen shown = new ShootScreen(opened, loader, new HandoverModel(shoot, work, fx), fx, this);
+        Session opened = new Session(shoot, settings);
+        ShootScreen shown = new ShootScreen(opened, keys, loader, work, fx, this);
         session = Optional.of(opened);
         screen = Optional.of(shown);
         root.getChildren().setAll(shown);
@@ -175,6 +195,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         root.getStyleClass().remove(surround.styleClass());
         surround = surround.next();
         root.getStyleClass().add(surround.styleClass());
+        preferences.put(SURROUND, surround.name());
     }
 
     @Override
@@ -216,6 +237,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     public void close() {
         closeShoot();
         loader.close();
+        preferences.close();
         work.shutdown();
     }
 }

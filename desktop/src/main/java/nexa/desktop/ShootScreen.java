@@ -3,32 +3,47 @@ package nexa.desktop;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
-import nexa.core.geometry.Turn;
+import nexa.desktop.keys.KeyPress;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.HandoverModel;
+import nexa.desktop.session.LevelReview;
+import nexa.desktop.session.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.view.BenchMode;
 import nexa.desktop.view.BenchView;
 import nexa.desktop.view.DeskView;
+import nexa.desktop.view.DeskView.DeskPane;
 import nexa.desktop.view.HandoverView;
 import nexa.desktop.view.HeaderView;
 import nexa.desktop.view.KeySheet;
+import nexa.desktop.view.LevelReviewView;
+import nexa.desktop.view.PaneLayer;
+import nexa.desktop.view.Panes;
 import nexa.desktop.view.RailView;
 import nexa.desktop.view.WallView;
 import nexa.desktop.words.Words;
 
-/** An open shoot: header, brief rail, one of the main views, desk; and the keys that work in all of them. */
+/** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */
 final class ShootScreen extends StackPane {
     private final Session session;
+    private final Keys keys;
+    private final PhotoLoader loader;
+    private final Executor work;
+    private final Executor fx;
+    private final HeaderView.Actions actions;
+    private final Levelling levelling;
+    private final Panes panes;
     private final BooleanProperty tiltAdjusting = new SimpleBooleanProperty();
     private final HeaderView header;
     private final RailView rail;
@@ -36,36 +51,63 @@ final class ShootScreen extends StackPane {
     private final BenchView bench;
     private final DeskView desk;
     private final HandoverView handover;
-    private final HeaderView.Actions actions;
     private final BorderPane layout = new BorderPane();
+    private final PaneLayer layer = new PaneLayer();
     private final Label notice = new Label();
+    private final VBox top;
+    private final ShootKeys shootKeys;
     private final Subscription subscriptions;
     private Optional<KeySheet> keySheet = Optional.empty();
+    private Optional<LevelReviewView> review = Optional.empty();
 
     ShootScreen(
-            Session session, PhotoLoader loader, HandoverModel handoverModel, Executor fx, HeaderView.Actions actions) {
+            Session session, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
         this.session = session;
+        this.keys = keys;
+        this.loader = loader;
+        this.work = work;
+        this.fx = fx;
         this.actions = actions;
-        header = new HeaderView(session, actions);
+        levelling = new Levelling(session, work, fx);
+        panes = new Panes(session, loader, fx);
+        header = new HeaderView(session, keys, actions, this::toggleSteps);
         rail = new RailView(session, loader, fx);
         wall = new WallView(session, loader, fx);
-        bench = new BenchView(session, loader, fx, tiltAdjusting);
-        desk = new DeskView(session, bench.levellingProperty(), tiltAdjusting);
-        handover = new HandoverView(session, handoverModel);
+        bench = new BenchView(session, levelling, keys, loader, fx, tiltAdjusting);
+        desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
+        handover = new HandoverView(session, new HandoverModel(session.shoot(), work, fx));
+        shootKeys = new ShootKeys(session, keys, this);
         notice.getStyleClass().add("notice");
         notice.setMaxWidth(Double.MAX_VALUE);
-        layout.setTop(new VBox(header, notice));
+        top = new VBox(header, notice);
+        layout.setTop(top);
         layout.setLeft(rail);
         layout.setBottom(desk);
-        getChildren().add(layout);
-        bench.levellingProperty().subscribe(on -> showBenchIf(on));
+        getChildren().addAll(layout, layer);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::show),
-                session.editsProperty().subscribe(count -> showNotice()));
+                session.editsProperty().subscribe(count -> showNotice()),
+                bench.modeProperty().subscribe(this::showBenchFor),
+                bench.bareProperty().subscribe(this::showFurniture));
+    }
+
+    /** What the desk starts. */
+    private final class FromDesk implements DeskView.Actions {
+        @Override
+        public void autoLevel() {
+            ShootScreen.this.autoLevel();
+        }
+
+        @Override
+        public void toggle(DeskPane pane, Node beside) {
+            layer.toggle(panes.of(pane), beside);
+        }
     }
 
     void dispose() {
         subscriptions.unsubscribe();
+        layer.close();
+        closeReview();
         header.dispose();
         rail.dispose();
         wall.dispose();
@@ -74,24 +116,47 @@ final class ShootScreen extends StackPane {
         handover.dispose();
     }
 
+    Levelling levelling() {
+        return levelling;
+    }
+
+    BenchView bench() {
+        return bench;
+    }
+
+    // ---- what is in the middle ----
+
     private void show(MainView view) {
-        Node shown =
-                switch (view) {
-                    case WALL -> wall;
-                    case BENCH -> bench;
-                    case HANDOVER -> handover;
-                };
-        layout.setCenter(shown);
-        boolean framing = view != MainView.HANDOVER;
-        desk.setVisible(framing);
-        desk.setManaged(framing);
+        closeReview();
+        layout.setCenter(view(view));
+        showFurniture(bench.bareProperty().get());
         if (view != MainView.BENCH) {
-            bench.levellingProperty().set(false);
+            bench.modeProperty().set(BenchMode.FRAMING);
+            bench.bareProperty().set(false);
+            layer.close();
         }
     }
 
-    private void showBenchIf(boolean levelling) {
-        if (levelling) {
+    private Node view(MainView view) {
+        return switch (view) {
+            case WALL -> wall;
+            case BENCH -> bench;
+            case HANDOVER -> handover;
+        };
+    }
+
+    private void showFurniture(boolean bare) {
+        boolean desked = !bare && session.viewProperty().get() != MainView.HANDOVER && review.isEmpty();
+        for (Node node : new Node[] {top, rail}) {
+            node.setVisible(!bare);
+            node.setManaged(!bare);
+        }
+        desk.setVisible(desked);
+        desk.setManaged(desked);
+    }
+
+    private void showBenchFor(BenchMode mode) {
+        if (mode != BenchMode.FRAMING) {
             session.viewProperty().set(MainView.BENCH);
         }
     }
@@ -108,9 +173,94 @@ final class ShootScreen extends StackPane {
         notice.setManaged(!words.isEmpty());
     }
 
+    // ---- what keys and buttons do ----
+
+    void toggleMode(BenchMode mode) {
+        ObjectProperty<BenchMode> now = bench.modeProperty();
+        now.set(now.get() == mode ? BenchMode.FRAMING : mode);
+    }
+
+    void toggleBare() {
+        if (session.viewProperty().get() == MainView.BENCH) {
+            layer.close();
+            bench.bareProperty().set(!bench.bareProperty().get());
+        }
+    }
+
+    void open(DeskPane pane) {
+        if (session.viewProperty().get() != MainView.HANDOVER && desk.isVisible()) {
+            desk.open(pane);
+        }
+    }
+
+    void toggleSteps() {
+        layer.toggle(panes.steps(), header.stepsButton());
+    }
+
+    void addFormat() {
+        rail.openAdding();
+    }
+
+    void nextSurround() {
+        actions.nextSurround();
+    }
+
+    void stepWallRow(int direction) {
+        wall.stepRow(direction);
+    }
+
+    /** Levels the photo on the Bench; of several chosen on the Wall it makes a list first. */
+    void autoLevel() {
+        if (!session.shoot().mayEdit()) {
+            return;
+        }
+        if (session.viewProperty().get() == MainView.WALL
+                && session.chosenPhotos().size() > 1) {
+            openReview();
+        } else {
+            session.viewProperty().set(MainView.BENCH);
+            levelling.automatic();
+        }
+    }
+
+    private void openReview() {
+        LevelReview model = new LevelReview(session, session.chosenPhotos(), work, fx);
+        LevelReviewView shown = new LevelReviewView(session, model, loader, fx, this::closeReview);
+        review = Optional.of(shown);
+        layout.setCenter(shown);
+        showFurniture(false);
+    }
+
+    /** False if there was none. */
+    private boolean closeReview() {
+        Optional<LevelReviewView> open = review;
+        review = Optional.empty();
+        open.ifPresent(shown -> {
+            shown.dispose();
+            layout.setCenter(view(session.viewProperty().get()));
+            showFurniture(bench.bareProperty().get());
+            requestFocus();
+        });
+        return open.isPresent();
+    }
+
+    /** Closes what lies on top, or gives up what goes on; false if there is nothing. */
+    boolean closeTopmost() {
+        if (layer.close() || closeReview()) {
+            return true;
+        }
+        if (bench.bareProperty().get()) {
+            bench.bareProperty().set(false);
+            return true;
+        }
+        return session.viewProperty().get() == MainView.BENCH && bench.escape();
+    }
+
+    // ---- keys ----
+
     void toggleKeys() {
         keySheet.ifPresentOrElse(this::closeKeys, () -> {
-            KeySheet sheet = new KeySheet(this::toggleKeys);
+            KeySheet sheet = new KeySheet(keys, this::toggleKeys);
             keySheet = Optional.of(sheet);
             getChildren().add(sheet);
         });
@@ -124,119 +274,28 @@ final class ShootScreen extends StackPane {
     /** Does what a key stands for; false if it stands for nothing here. */
     boolean pressed(KeyEvent event) {
         if (keySheet.isPresent()) {
+            pressedOnSheet(event, keySheet.get());
+            return true;
+        }
+        Node owner = getScene().getFocusOwner();
+        return shootKeys.pressed(event, owner != null && isWithin(owner, layer));
+    }
+
+    private void pressedOnSheet(KeyEvent event, KeySheet sheet) {
+        Optional<KeyPress> press = KeyPress.of(event);
+        boolean leaves = event.getCode() == javafx.scene.input.KeyCode.ESCAPE;
+        boolean used = leaves ? sheet.stopChanging() : press.filter(sheet::take).isPresent();
+        if (!used && press.isPresent()) {
             toggleKeys();
-            return true;
         }
-        if (event.isShortcutDown()) {
-            return shortcut(event);
-        }
-        if (event.isAltDown() || event.isMetaDown()) {
-            return false;
-        }
-        return typed(event) || viewKey(event.getCode()) || photoKey(event) || arrow(event.getCode());
     }
 
-    private boolean shortcut(KeyEvent event) {
-        if (event.getCode() != KeyCode.Z) {
-            return false;
-        }
-        if (event.isShiftDown()) {
-            session.redo();
-        } else {
-            session.undo();
-        }
-        return true;
-    }
-
-    private boolean typed(KeyEvent event) {
-        KeyCode code = event.getCode();
-        if (code.isDigitKey() && !event.isShiftDown()) {
-            session.chooseFormat(code.ordinal() - KeyCode.DIGIT0.ordinal());
-            return true;
-        }
-        if (event.getText().equals("+")) {
-            rail.openAdding();
-            return true;
+    private static boolean isWithin(Node node, Node ancestor) {
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (at == ancestor) {
+                return true;
+            }
         }
         return false;
-    }
-
-    private boolean viewKey(KeyCode code) {
-        switch (code) {
-            case W -> session.viewProperty().set(MainView.WALL);
-            case B -> session.viewProperty().set(MainView.BENCH);
-            case V -> session.viewProperty().set(MainView.HANDOVER);
-            case U -> actions.nextSurround();
-            case F1 -> toggleKeys();
-            case ESCAPE -> {
-                if (!bench.escape()) {
-                    session.viewProperty().set(MainView.WALL);
-                }
-            }
-            default -> {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private boolean photoKey(KeyEvent event) {
-        boolean shift = event.isShiftDown();
-        if (session.viewProperty().get() == MainView.HANDOVER) {
-            return false;
-        }
-        switch (event.getCode()) {
-            case N -> session.step(shift ? -1 : 1);
-            case ENTER -> accept();
-            case BACK_SPACE -> session.clear();
-            case COMMA -> session.tiltBy(shift ? -1 : -0.1);
-            case PERIOD -> session.tiltBy(shift ? 1 : 0.1);
-            case Q -> session.turn(shift ? Turn.COUNTERCLOCKWISE : Turn.CLOCKWISE);
-            case M -> session.turn(Turn.MIRROR);
-            case L -> bench.levellingProperty().set(!bench.levellingProperty().get());
-            case G ->
-                session.overlayProperty()
-                        .set(shift ? overlay().turned() : overlay().next());
-            case S -> session.toggleSetAside();
-            default -> {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private nexa.desktop.session.OverlayChoice overlay() {
-        return session.overlayProperty().get();
-    }
-
-    /** Enter opens the photo from the Wall and accepts its frame in the Bench. */
-    private void accept() {
-        if (session.viewProperty().get() == MainView.WALL) {
-            session.viewProperty().set(MainView.BENCH);
-        } else {
-            session.checkAndNext();
-        }
-    }
-
-    private boolean arrow(KeyCode code) {
-        boolean onWall = session.viewProperty().get() == MainView.WALL;
-        switch (code) {
-            case LEFT -> session.step(onWall ? -1 : 0);
-            case RIGHT -> session.step(onWall ? 1 : 0);
-            case UP -> wallRow(onWall, -1);
-            case DOWN -> wallRow(onWall, 1);
-            case PAGE_DOWN -> session.step(1);
-            case PAGE_UP -> session.step(-1);
-            default -> {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private void wallRow(boolean onWall, int direction) {
-        if (onWall) {
-            wall.stepRow(direction);
-        }
     }
 }

@@ -4,19 +4,26 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.event.ActionEvent;
 import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.level.LevelLine;
 import nexa.core.overlay.Overlay;
+import nexa.desktop.session.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.Session;
@@ -43,12 +50,9 @@ final class Tour {
         Files.createDirectories(out);
         Path folder = shoot == null ? DemoShoot.freshCopy() : shoot;
         Platform.startup(Theme::install);
-        Tour tour = new Tour(out, onFx(() -> new MainWindow(new Stage(), Locations.ofThisUser(), WIDTH, HEIGHT)));
+        Tour tour = new Tour(out, ask(() -> new MainWindow(new Stage(), Locations.ofThisUser(), WIDTH, HEIGHT)));
         try {
-            onFx(() -> {
-                tour.window.show();
-                return null;
-            });
+            onFx(tour.window::show);
             tour.picture("first-start");
             tour.openAndWait(folder);
             if (shoot == null) {
@@ -57,17 +61,14 @@ final class Tour {
                 tour.walk();
             }
         } finally {
-            onFx(() -> {
-                tour.window.close();
-                return null;
-            });
+            onFx(tour.window::close);
             Platform.exit();
         }
     }
 
     private void openAndWait(Path folder) throws IOException {
-        onFx(() -> window.open(folder)).join();
-        if (onFx(() -> window.session().isEmpty())) {
+        ask(() -> window.open(folder)).join();
+        if (ask(() -> window.session().isEmpty())) {
             throw new IOException(folder + " can't be opened as a shoot");
         }
     }
@@ -77,12 +78,7 @@ final class Tour {
         show("wall", s -> s.viewProperty().set(MainView.WALL));
         show("bench", s -> s.viewProperty().set(MainView.BENCH));
         show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
-        onFx(() -> {
-            window.session().orElseThrow().viewProperty().set(MainView.WALL);
-            window.showKeys();
-            return null;
-        });
-        picture("keys");
+        press("keys", KeyCode.F1);
     }
 
     /** The demo's copy is framed a little first, so that there is something to see. */
@@ -93,7 +89,7 @@ final class Tour {
             choose(s, "kiln_0201.jpg");
             s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
             Frame frame = s.frame().orElseThrow();
-            s.preview(s.placed(frame.scaled(0.86).movedBy(new nexa.core.geometry.Point(-0.055, 0.01))));
+            s.preview(s.placed(frame.scaled(0.86).movedBy(new Point(-0.055, 0.01))));
             s.commit("edit.frame");
         });
         show("bench-vertical-spiral", s -> {
@@ -101,26 +97,84 @@ final class Tour {
             s.tiltBy(-2.1);
             s.overlayProperty().set(OverlayChoice.of(Overlay.GOLDEN_SPIRAL));
         });
+        panes();
+        walkLevelling();
         for (int i = 0; i < 6; i++) {
-            onFx(() -> {
-                window.session().orElseThrow().checkAndNext();
-                return null;
-            });
+            onFx(() -> session().checkAndNext());
         }
         show("wall", s -> {
             s.viewProperty().set(MainView.WALL);
             choose(s, "kiln_0201.jpg");
         });
-        onFx(() -> {
-            window.showKeys();
-            return null;
-        });
-        picture("keys");
-        onFx(() -> {
-            window.showKeys();
-            return null;
-        });
+        press("keys", KeyCode.F1);
+        onFx(window::showKeys);
         show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
+    }
+
+    private void panes() throws IOException {
+        press("bench-shape", KeyCode.F);
+        onFx(() -> {
+            session().frameEdits().keep("wide");
+            session().frameEdits().grow(-200);
+            session().frameEdits().keep("close");
+        });
+        press("bench-alternates", KeyCode.Y);
+        press("bench-numbers", KeyCode.D, true);
+        press("bench-steps", KeyCode.U, true);
+        onFx(() -> {
+            session().frameEdits().use(session().frameEdits().alternates().getFirst());
+            session().overlayProperty().set(OverlayChoice.of(Overlay.NESTED));
+        });
+        onFx(() -> window.scene().getRoot().lookup("#open-OVERLAY").fireEvent(new ActionEvent()));
+        picture("bench-overlays");
+        onFx(() -> fire(KeyCode.ESCAPE, false));
+    }
+
+    private void walkLevelling() throws IOException {
+        show("bench-level-line", s -> {
+            s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
+            choose(s, "kiln_0222.jpg");
+            levelling().add(new LevelLine(new Point(210, 668), new Point(1500, 708)));
+            levelling().add(new LevelLine(new Point(640, 160), new Point(627, 560)));
+        });
+        onFx(() -> choose(session(), "kiln_0208.jpg"));
+        press("bench-automatic-level", KeyCode.L, true);
+        onFx(() -> {
+            session().viewProperty().set(MainView.WALL);
+            session()
+                    .selectionProperty()
+                    .set(Set.copyOf(session().shoot().photos().subList(17, 29)));
+        });
+        press("level-review", KeyCode.L, true);
+        onFx(() -> {
+            fire(KeyCode.ESCAPE, false);
+            session().selectionProperty().set(Set.of());
+            session().viewProperty().set(MainView.BENCH);
+            choose(session(), "kiln_0206.jpg");
+        });
+    }
+
+    private Levelling levelling() {
+        return window.levelling().orElseThrow();
+    }
+
+    private Session session() {
+        return window.session().orElseThrow();
+    }
+
+    private void press(String name, KeyCode key) throws IOException {
+        press(name, key, false);
+    }
+
+    private void press(String name, KeyCode key, boolean shift) throws IOException {
+        onFx(() -> fire(key, shift));
+        picture(name);
+    }
+
+    /** As if somebody pressed the key. */
+    private void fire(KeyCode key, boolean shift) {
+        KeyEvent.fireEvent(
+                window.scene().getRoot(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, shift, false, false, false));
     }
 
     private static void choose(Session session, String file) {
@@ -131,10 +185,7 @@ final class Tour {
     }
 
     private void show(String name, Consumer<Session> step) throws IOException {
-        onFx(() -> {
-            step.accept(window.session().orElseThrow());
-            return null;
-        });
+        onFx(() -> step.accept(session()));
         picture(name);
     }
 
@@ -143,16 +194,16 @@ final class Tour {
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
         int calm = 0;
         while (calm < 3 && System.nanoTime() < end) {
-            calm = onFx(() -> {
+            calm = ask(() -> {
                         window.scene().getRoot().applyCss();
                         window.scene().getRoot().layout();
-                        return window.loader().isIdle();
+                        return window.isIdle();
                     })
                     ? calm + 1
                     : 0;
             pause();
         }
-        BufferedImage picture = onFx(() -> pixels(window.scene()));
+        BufferedImage picture = ask(() -> pixels(window.scene()));
         Path file = out.resolve("%02d-%s.png".formatted(++pictures, name));
         ImageIO.write(picture, "png", file.toFile());
     }
@@ -176,7 +227,14 @@ final class Tour {
         return picture;
     }
 
-    private static <T extends @Nullable Object> T onFx(Callable<T> action) {
+    private static void onFx(Runnable action) {
+        ask(() -> {
+            action.run();
+            return null;
+        });
+    }
+
+    private static <T extends @Nullable Object> T ask(Callable<T> action) {
         FutureTask<T> task = new FutureTask<>(action);
         Platform.runLater(task);
         try {

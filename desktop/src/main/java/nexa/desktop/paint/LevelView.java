@@ -25,6 +25,18 @@ public record LevelView(double originX, double originY, double scale) {
         return new LevelView(width / 2 - frame.centreX() * scale, height / 2 - frame.centreY() * scale, scale);
     }
 
+    /** A frame fills the box but for a margin on all sides. */
+    public static LevelView around(Frame frame, double width, double height, double margin) {
+        double scale =
+                Math.max(1, Math.min((width - 2 * margin) / frame.width(), (height - 2 * margin) / frame.height()));
+        return new LevelView(width / 2, height / 2, scale).showing(frame.centre(), width / 2, height / 2);
+    }
+
+    /** At the same scale, with a point of level space at a place of the canvas. */
+    public LevelView showing(Point level, double screenX, double screenY) {
+        return new LevelView(screenX - level.x() * scale, screenY - level.y() * scale, scale);
+    }
+
     public Point toScreen(Point level) {
         return new Point(originX + level.x() * scale, originY + level.y() * scale);
     }

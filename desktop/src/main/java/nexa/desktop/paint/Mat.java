@@ -4,25 +4,32 @@ import javafx.scene.paint.Color;
 
 /** The veil over what a frame leaves out. */
 public enum Mat {
-    LIGHT(Color.gray(0.97, 0.74)),
-    DARK(Color.gray(0.13, 0.62)),
-    /** For many photos side by side, where light and dark mats in turn would be restless. */
-    WALL(Color.gray(0.93, 0.70));
+    LIGHT(0.97),
+    DARK(0.13);
 
     /** Photos brighter than this, of 1, get the dark mat: on them a light one hardly shows. */
     private static final double BRIGHT = 0.55;
 
-    private final Color colour;
+    /** For many photos side by side, where light and dark mats in turn would be restless. */
+    public static final Color WALL = Color.gray(0.93, 0.70);
 
-    Mat(Color colour) {
-        this.colour = colour;
+    private final double grey;
+
+    Mat(double grey) {
+        this.grey = grey;
     }
 
-    public Color colour() {
-        return colour;
+    /** @param strength 0 = clear, 1 = opaque */
+    public Color colour(double strength) {
+        return Color.gray(grey, strength);
     }
 
     public static Mat forBrightness(double brightness) {
-        return brightness > BRIGHT ? DARK : LIGHT;
+        return isBright(brightness) ? DARK : LIGHT;
+    }
+
+    /** @param brightness a photo's mean, 0 = black, 1 = white */
+    public static boolean isBright(double brightness) {
+        return brightness > BRIGHT;
     }
 }

@@ -20,13 +20,20 @@ import nexa.desktop.photo.ScreenPhoto;
 public final class PhotoPainter {
     private static final Color HALO = Color.gray(0, 0.45);
     private static final Color LINE = Color.gray(1, 0.95);
+    private static final double CHECK = 8;
 
     private final GraphicsContext canvas;
     private final LevelView view;
+    private final Crisp crisp;
 
     public PhotoPainter(GraphicsContext canvas, LevelView view) {
+        this(canvas, view, new Crisp(1));
+    }
+
+    public PhotoPainter(GraphicsContext canvas, LevelView view, Crisp crisp) {
         this.canvas = canvas;
         this.view = view;
+        this.crisp = crisp;
     }
 
     /** The whole photo, turned and tilted. */
@@ -71,23 +78,59 @@ public final class PhotoPainter {
         canvas.strokeRect(box.x() - 0.5, box.y() - 0.5, box.width() + 1, box.height() + 1);
     }
 
-    /** An overlay inside the frame: each line light on a dark halo, so that it shows on any photo. */
-    public void overlay(Frame frame, List<Stroke> strokes) {
+    /** A checker where a frame shows no photo; to be drawn before the photo, which covers the rest. */
+    public void checker(Frame frame) {
+        ScreenBox box = view.toScreen(frame);
+        canvas.setFill(Color.WHITE);
+        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
+        canvas.setFill(Color.gray(0.82));
+        for (double y = 0; y < box.height(); y += CHECK) {
+            for (double x = y / CHECK % 2 * CHECK; x < box.width(); x += 2 * CHECK) {
+                canvas.fillRect(
+                        box.x() + x, box.y() + y, Math.min(CHECK, box.width() - x), Math.min(CHECK, box.height() - y));
+            }
+        }
+    }
+
+    /** An overlay inside the frame. */
+    public void overlay(Frame frame, List<Stroke> strokes, Ink ink) {
         ScreenBox box = view.toScreen(frame);
         canvas.save();
         canvas.beginPath();
         canvas.rect(box.x(), box.y(), box.width(), box.height());
         canvas.clip();
         canvas.setLineCap(StrokeLineCap.BUTT);
-        draw(strokes, box, HALO, 3);
-        draw(strokes, box, LINE, 1.2);
+        draw(strokes, box, ink.halo(), ink.haloWidth(), ink.width());
+        draw(strokes, box, ink.line(), ink.width(), ink.width());
         canvas.restore();
     }
 
-    private void draw(List<Stroke> strokes, ScreenBox box, Color colour, double width) {
+    /** @param lineWidth decides where a stroke lies, so that a line and its halo have the same middle */
+    private void draw(List<Stroke> strokes, ScreenBox box, Color colour, double width, double lineWidth) {
         canvas.setStroke(colour);
-        canvas.setLineWidth(width);
-        strokes.forEach(stroke -> draw(canvas, stroke, box));
+        for (Stroke stroke : strokes) {
+            boolean along = stroke instanceof Stroke.Segment(Point from, Point to)
+                    && (from.x() == to.x() || from.y() == to.y());
+            canvas.setLineWidth(along ? alongWidth(width, lineWidth) : width);
+            draw(canvas, along ? onPixels((Stroke.Segment) stroke, box, lineWidth) : stroke, box);
+        }
+    }
+
+    /** Of the same parity as the line, in screen pixels, so that the halo is even on both sides. */
+    private double alongWidth(double width, double lineWidth) {
+        double line = crisp.width(lineWidth);
+        return width == lineWidth ? line : line + 2 * crisp.width((width - lineWidth) / 2);
+    }
+
+    private Stroke onPixels(Stroke.Segment segment, ScreenBox box, double lineWidth) {
+        Point from = segment.from();
+        Point to = segment.to();
+        if (from.x() == to.x()) {
+            double x = (crisp.place(box.x() + from.x() * box.width(), lineWidth) - box.x()) / box.width();
+            return new Stroke.Segment(new Point(x, from.y()), new Point(x, to.y()));
+        }
+        double y = (crisp.place(box.y() + from.y() * box.height(), lineWidth) - box.y()) / box.height();
+        return new Stroke.Segment(new Point(from.x(), y), new Point(to.x(), y));
     }
 
     /** One stroke into a box; also for miniatures. */

@@ -1,5 +1,6 @@
 package nexa.desktop.paint;
 
+import java.util.Arrays;
 import javafx.scene.paint.Color;
 
 /** The grey around photos; never tinted, so that it does not sway the eye. */
@@ -20,6 +21,14 @@ public enum Surround {
 
     public Surround next() {
         return values()[(ordinal() + 1) % values().length];
+    }
+
+    /** By its name; one that a later version has gives the light one. */
+    public static Surround named(String name) {
+        return Arrays.stream(values())
+                .filter(surround -> surround.name().equals(name))
+                .findFirst()
+                .orElse(LIGHT);
     }
 
     /** The stylesheet class that goes with it. */

@@ -24,6 +24,9 @@ public final class PhotoLoader implements AutoCloseable {
     public static final int MIDDLE = 1280;
     public static final int LARGE = 2560;
 
+    /** Every pixel of the photo, up to what a screen's textures hold. */
+    public static final int FULL = 8192;
+
     private static final long MEMORY_LIMIT = 256L << 20;
 
     private record Key(String fingerprint, int edge) {}
@@ -41,7 +44,10 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** The smallest preview size that has the asked pixels. */
     public static int edgeFor(double pixels) {
-        return pixels <= SMALL ? SMALL : pixels <= MIDDLE ? MIDDLE : LARGE;
+        if (pixels <= MIDDLE) {
+            return pixels <= SMALL ? SMALL : MIDDLE;
+        }
+        return pixels <= LARGE ? LARGE : FULL;
     }
 
     /** What is in memory already. */

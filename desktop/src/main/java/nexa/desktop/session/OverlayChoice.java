@@ -3,6 +3,7 @@ package nexa.desktop.session;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
 
 /**
@@ -14,12 +15,6 @@ import nexa.core.overlay.Stroke;
 public record OverlayChoice(Optional<Overlay> overlay, int orientation) {
     public static final OverlayChoice DEFAULT = new OverlayChoice(Optional.of(Overlay.THIRDS), 0);
 
-    /** The next overlay, as it was drawn; after the last, none; after none, the first. */
-    public OverlayChoice next() {
-        int index = overlay.map(o -> o.ordinal() + 1).orElse(0);
-        return index < Overlay.values().length ? of(Overlay.values()[index]) : new OverlayChoice(Optional.empty(), 0);
-    }
-
     public static OverlayChoice of(Overlay overlay) {
         return new OverlayChoice(Optional.of(overlay), 0);
     }
@@ -28,8 +23,8 @@ public record OverlayChoice(Optional<Overlay> overlay, int orientation) {
         return new OverlayChoice(overlay, orientation + 1);
     }
 
-    public List<Stroke> strokes(double aspect) {
-        return overlay.map(o -> o.strokes(aspect, orientation)).orElse(List.of());
+    public List<Stroke> strokes(double aspect, OverlayOptions options) {
+        return overlay.map(o -> o.strokes(aspect, options, orientation)).orElse(List.of());
     }
 
     /** The text that {@link #parse} reads back. */

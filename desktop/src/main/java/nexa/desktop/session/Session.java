@@ -2,6 +2,7 @@ package nexa.desktop.session;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -14,6 +15,7 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
@@ -31,7 +33,6 @@ import nexa.shoot.edit.Edit;
 public final class Session {
     private static final String PHOTO = "current photo";
     private static final String FORMAT = "active format";
-    private static final String OVERLAY = "overlay";
     private static final String VIEW = "view";
 
     private final Shoot shoot;
@@ -40,11 +41,14 @@ public final class Session {
     private final ReadOnlyObjectWrapper<Framing> framing = new ReadOnlyObjectWrapper<>(Framing.UNTOUCHED);
     private final ReadOnlyObjectWrapper<Brief> brief;
     private final ReadOnlyIntegerWrapper edits = new ReadOnlyIntegerWrapper();
-    private final ObjectProperty<OverlayChoice> overlay = new SimpleObjectProperty<>(OverlayChoice.DEFAULT);
+    private final Settings settings;
+    private final FrameEdits frameEdits = new FrameEdits(this);
+    private final ObjectProperty<Set<Photo>> selection = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
 
-    public Session(Shoot shoot) {
+    public Session(Shoot shoot, Settings settings) {
         this.shoot = shoot;
+        this.settings = settings;
         this.brief = new ReadOnlyObjectWrapper<>(shoot.brief());
         shoot.listen(this::changed);
         recall();
@@ -59,17 +63,37 @@ public final class Session {
                         .findFirst())
                 .or(() -> shoot.photos().stream().findFirst())
                 .ifPresent(this::choose);
-        shoot.setting(OVERLAY).map(OverlayChoice::parse).ifPresent(overlay::set);
         view.set(shoot.setting(VIEW)
                 .filter(MainView.BENCH.name()::equals)
                 .map(MainView::valueOf)
                 .orElse(MainView.WALL));
-        overlay.subscribe(choice -> shoot.remember(OVERLAY, choice.text()));
         view.subscribe(shown -> shoot.remember(VIEW, shown.name()));
     }
 
     public Shoot shoot() {
         return shoot;
+    }
+
+    public Settings settings() {
+        return settings;
+    }
+
+    /** What can be done to the current photo's frame in the active format. */
+    public FrameEdits frameEdits() {
+        return frameEdits;
+    }
+
+    /** The photos chosen together on the Wall; empty if it is only the current one. */
+    public ObjectProperty<Set<Photo>> selectionProperty() {
+        return selection;
+    }
+
+    /** The selection in the shoot's order, or the current photo if nothing is selected. */
+    public List<Photo> chosenPhotos() {
+        Set<Photo> selected = selection.get();
+        return selected.isEmpty()
+                ? photo().stream().toList()
+                : shoot.photos().stream().filter(selected::contains).toList();
     }
 
     /** The current photo; empty only in an empty folder. */
@@ -109,7 +133,7 @@ public final class Session {
     }
 
     public ObjectProperty<OverlayChoice> overlayProperty() {
-        return overlay;
+        return settings.overlayProperty();
     }
 
     public ObjectProperty<MainView> viewProperty() {
@@ -190,15 +214,25 @@ public final class Session {
         photo().ifPresent(p -> framing.set(shoot.framing(p)));
     }
 
-    private void edit(String label, Framing after) {
+    void edit(String label, Framing after) {
         preview(after);
         commit(label);
     }
 
-    /** The framing with the frame as the active format's wish. */
+    /** What holds the current photo's frame in the active format: its crop, or one that would be the derived frame. */
+    public Optional<Crop> crop() {
+        return format().flatMap(f -> framing().crop(f).or(() -> frame(f).flatMap(
+                        frame -> space().map(space -> new Crop(space.toAsShot(frame))))));
+    }
+
+    /** The framing with the frame as the active format's wish; what else its crop asks for stays. */
     public Framing placed(Frame frame) {
-        return format().flatMap(f -> space().map(s -> framing().with(f, new Crop(s.toAsShot(frame), false))))
+        return crop().map(crop -> placed(crop.withWish(space().orElseThrow().toAsShot(frame))))
                 .orElse(framing());
+    }
+
+    Framing placed(Crop crop) {
+        return framing().with(format().orElseThrow(), crop);
     }
 
     /** The framing with another tilt. */
@@ -228,16 +262,8 @@ public final class Session {
 
     /** Accepts the frame as it stands and goes to the next photo. */
     public void checkAndNext() {
-        format().ifPresent(f -> frame().ifPresent(frame -> edit("edit.check", checked(f, frame))));
+        crop().ifPresent(crop -> edit("edit.check", placed(crop.asChecked())));
         step(1);
-    }
-
-    private Framing checked(Format f, Frame frame) {
-        return framing()
-                .crop(f)
-                .map(crop -> framing().with(f, new Crop(crop.wish(), true)))
-                .orElseGet(
-                        () -> framing().with(f, new Crop(space().orElseThrow().toAsShot(frame), true)));
     }
 
     public void toggleSetAside() {
@@ -269,6 +295,17 @@ public final class Session {
         shoot.redo();
     }
 
+    /** Steps back, or forward if negative, by so many actions. */
+    public void stepBack(int actions) {
+        for (int i = 0; i < Math.abs(actions); i++) {
+            if (actions > 0) {
+                undo();
+            } else {
+                redo();
+            }
+        }
+    }
+
     private void changed(Edit edit) {
         brief.set(shoot.brief());
         if (format().flatMap(f -> brief.get().find(f.id())).isEmpty()) {
@@ -288,7 +325,7 @@ public final class Session {
     }
 
     /** How many photos lie so. */
-    public long lying(nexa.core.geometry.Orientation orientation) {
+    public long lying(Orientation orientation) {
         return shoot.photos().stream()
                 .flatMap(p -> shoot.space(p).stream())
                 .map(PhotoSpace::upright)

@@ -3,23 +3,35 @@ package nexa.desktop.view;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.level.Finding;
+import nexa.core.level.LevelLine;
+import nexa.core.level.LevelLines;
+import nexa.core.overlay.Nested;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
+import nexa.core.print.OutputSize;
+import nexa.core.shape.Shape;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.paint.Crisp;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
-import nexa.desktop.paint.Mat;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.Levelling;
 import nexa.desktop.session.OverlayChoice;
+import nexa.desktop.session.OverlayShow;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
@@ -27,18 +39,46 @@ import nexa.shoot.Photo;
 
 /** One drawing of the Bench. */
 final class BenchDrawing {
+    /** Radius of the knob that removes a level line. */
+    static final double KNOB = 8;
+
     private static final Color WAITING = Color.gray(0.78);
     private static final double NEIGHBOUR_OPACITY = 0.42;
     private static final double HANDLE = 5.5;
+    private static final int FINE_CELLS = 12;
+
+    /**
+     * What goes on while this is drawn.
+     *
+     * @param tilting the photo is being tilted
+     * @param adjusting anything is being changed
+     * @param bare only photo, frame and overlay are to be seen
+     */
+    record Moment(boolean tilting, boolean adjusting, boolean bare) {}
 
     private final GraphicsContext canvas;
     private final Session session;
+    private final Keys keys;
+    private final StrokeMemo memo;
+    private final Crisp crisp;
+    private final BenchText text;
     private final double width;
     private final double height;
 
-    BenchDrawing(GraphicsContext canvas, Session session, double width, double height) {
+    BenchDrawing(
+            GraphicsContext canvas,
+            Session session,
+            Keys keys,
+            StrokeMemo memo,
+            double pixelScale,
+            double width,
+            double height) {
         this.canvas = canvas;
         this.session = session;
+        this.keys = keys;
+        this.memo = memo;
+        this.crisp = new Crisp(pixelScale);
+        this.text = new BenchText(canvas, width, height);
         this.width = width;
         this.height = height;
     }
@@ -56,37 +96,78 @@ final class BenchDrawing {
         canvas.restore();
     }
 
-    void photo(LevelView view, Optional<ScreenPhoto> pixels, boolean tilting) {
+    // ---- photo, mat, frame, overlay ----
+
+    void photo(LevelView view, Optional<ScreenPhoto> pixels, Moment moment) {
         PhotoSpace space = session.space().orElseThrow();
-        PhotoPainter painter = new PhotoPainter(canvas, view);
+        Optional<Frame> frame = session.frame();
         if (pixels.isEmpty()) {
-            ScreenBox box = view.toScreen(new Frame(
-                    0,
-                    0,
-                    Math.min(1, space.upright().aspect()),
-                    Math.min(1, 1 / space.upright().aspect())));
-            canvas.setFill(WAITING);
-            canvas.fillRect(box.x(), box.y(), box.width(), box.height());
+            waiting(view, space);
             return;
         }
-        painter.photo(pixels.get(), space);
-        session.frame().ifPresent(frame -> {
-            painter.mat(
-                    space.outline(),
-                    frame,
-                    Mat.forBrightness(pixels.get().brightness()).colour());
-            painter.overlay(frame, strokes(frame, tilting));
-            painter.edge(frame);
+        PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
+        canvas.setImageSmoothing(
+                view.scale() * crisp.scale() < 2.0 * space.asShot().longEdge());
+        if (keys.isHeld(Command.BEFORE)) {
+            Pose untilted = space.pose().withTilt(Tilt.NONE);
+            painter.photo(pixels.get(), new PhotoSpace(space.asShot(), untilted));
+        } else if (keys.isHeld(Command.WHOLE) || frame.isEmpty()) {
+            painter.photo(pixels.get(), space);
+        } else if (keys.isHeld(Command.RESULT)) {
+            result(painter, view, frame.get(), pixels.get(), space);
+        } else {
+            framed(painter, view, frame.get(), pixels.get(), moment);
+        }
+        canvas.setImageSmoothing(true);
+    }
+
+    private void waiting(LevelView view, PhotoSpace space) {
+        double aspect = space.upright().aspect();
+        ScreenBox box = view.toScreen(new Frame(0, 0, Math.min(1, aspect), Math.min(1, 1 / aspect)));
+        canvas.setFill(WAITING);
+        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
+    }
+
+    private void result(PhotoPainter painter, LevelView view, Frame frame, ScreenPhoto pixels, PhotoSpace space) {
+        ScreenBox box = view.toScreen(frame);
+        canvas.save();
+        canvas.beginPath();
+        canvas.rect(box.x(), box.y(), box.width(), box.height());
+        canvas.clip();
+        canvas.setFill(Color.WHITE); // what a handover puts beyond the photo
+        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
+        painter.photo(pixels, space);
+        canvas.restore();
+    }
+
+    private void framed(PhotoPainter painter, LevelView view, Frame frame, ScreenPhoto pixels, Moment moment) {
+        PhotoSpace space = session.space().orElseThrow();
+        if (session.frameEdits().showsBlank()) {
+            painter.checker(frame);
+        }
+        painter.photo(pixels, space);
+        painter.mat(space.outline(), frame, Looks.mat(session.settings(), pixels.brightness()));
+        if (moment.tilting() || shows(moment)) {
+            painter.overlay(
+                    frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), pixels.brightness()));
+        }
+        painter.edge(frame);
+        if (!moment.bare()) {
             handles(view.toScreen(frame));
-        });
+        }
+    }
+
+    private boolean shows(Moment moment) {
+        OverlayShow show = session.settings().overlayShowProperty().get();
+        return show == OverlayShow.ALWAYS || show == OverlayShow.ADJUSTING && moment.adjusting();
     }
 
     /** While the photo is tilted a fine grid shows instead of the chosen overlay. */
     private List<Stroke> strokes(Frame frame, boolean tilting) {
-        OverlayChoice choice = tilting
-                ? OverlayChoice.of(Overlay.GRID)
-                : session.overlayProperty().get();
-        return choice.strokes(frame.aspect());
+        OverlayOptions options = session.settings().overlayOptionsProperty().get();
+        return tilting
+                ? memo.strokes(OverlayChoice.of(Overlay.GRID), frame.aspect(), options.withCells(FINE_CELLS))
+                : memo.strokes(session.overlayProperty().get(), frame.aspect(), options);
     }
 
     private void handles(ScreenBox box) {
@@ -94,57 +175,174 @@ final class BenchDrawing {
         for (int corner = 0; corner < 4; corner++) {
             double x = box.x() + corner % 2 * box.width();
             double y = box.y() + corner / 2 * box.height();
-            canvas.setFill(Color.WHITE);
-            canvas.fillOval(x - HANDLE, y - HANDLE, 2 * HANDLE, 2 * HANDLE);
-            canvas.setStroke(Palette.ACCENT);
-            canvas.strokeOval(x - HANDLE, y - HANDLE, 2 * HANDLE, 2 * HANDLE);
+            knob(x, y, HANDLE);
         }
     }
 
-    void levelLine(LevelView view, BenchGesture gesture) {
-        if (gesture instanceof BenchGesture.DrawLevel drawn) {
-            Point from = view.toScreen(drawn.from());
-            Point to = view.toScreen(drawn.to());
-            canvas.setStroke(Color.gray(1, 0.9));
-            canvas.setLineWidth(4);
-            canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
+    private void knob(double x, double y, double radius) {
+        canvas.setLineWidth(2);
+        canvas.setFill(Color.WHITE);
+        canvas.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+        canvas.setStroke(Palette.ACCENT);
+        canvas.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
+    }
+
+    // ---- what the pointer does ----
+
+    /** The lines that caught the frame, through the whole photo. */
+    void guides(LevelView view, BenchGesture.Shown shown) {
+        canvas.setStroke(Palette.ACCENT);
+        double wide = crisp.width(1);
+        canvas.setLineWidth(wide);
+        shown.caughtX().ifPresent(x -> {
+            double at = crisp.place(view.toScreen(new Point(x, 0)).x(), wide);
+            canvas.strokeLine(at, 0, at, height);
+        });
+        shown.caughtY().ifPresent(y -> {
+            double at = crisp.place(view.toScreen(new Point(0, y)).y(), wide);
+            canvas.strokeLine(0, at, width, at);
+        });
+    }
+
+    /** A nested outline that a click would make the frame's shape. */
+    void outline(LevelView view, Shape.Ratio shape, Point pointer) {
+        session.frame().ifPresent(frame -> {
+            ScreenBox box = view.toScreen(Nested.outline(frame, shape));
             canvas.setStroke(Palette.ACCENT);
             canvas.setLineWidth(2);
-            canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
-            drawn.line()
-                    .ifPresent(
-                            line -> tag(Words.of("bench.level.lean", degrees(line.lean())), to.x() + 14, to.y() - 34));
+            canvas.strokeRect(box.x(), box.y(), box.width(), box.height());
+            text.tag(
+                    Words.of("bench.nested", Nested.laid(frame.aspect(), shape).text()),
+                    pointer.x() + 16,
+                    pointer.y() + 18);
+        });
+    }
+
+    /** Shape, pixels, print size and tilt, beside the pointer. */
+    void readout(Point pointer) {
+        session.frame().ifPresent(frame -> {
+            PixelSize size = OutputSize.natural(frame, session.asShot().orElseThrow());
+            double ppi = session.settings().ppiProperty().get();
+            text.tag(
+                    Words.of(
+                            "bench.readout",
+                            shapeWords(frame),
+                            String.valueOf(size.width()),
+                            String.valueOf(size.height()),
+                            Looks.centimetres(size.width(), ppi),
+                            Looks.centimetres(size.height(), ppi),
+                            degrees(session.framing().pose().tilt().degrees())),
+                    pointer.x() + 18,
+                    pointer.y() + 20);
+        });
+    }
+
+    private String shapeWords(Frame frame) {
+        Shape shape = session.frameEdits().held().orElseThrow().shape();
+        return shape instanceof Shape.Ratio ratio
+                ? Nested.laid(frame.aspect(), ratio).text()
+                : String.format(Locale.ROOT, "%.3f:1", frame.aspect());
+    }
+
+    // ---- level ----
+
+    void levelLine(LevelView view, BenchGesture.DrawLevel drawn) {
+        Point from = view.toScreen(drawn.from());
+        Point to = view.toScreen(drawn.to());
+        line(from, to, 2);
+        drawn.line()
+                .ifPresent(
+                        line -> text.tag(Words.of("bench.level.lean", degrees(line.lean())), to.x() + 14, to.y() - 34));
+    }
+
+    private void line(Point from, Point to, double wide) {
+        canvas.setStroke(Color.gray(1, 0.9));
+        canvas.setLineWidth(wide + 2);
+        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
+        canvas.setStroke(Palette.ACCENT);
+        canvas.setLineWidth(wide);
+        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
+    }
+
+    /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
+    void levelling(LevelView view, Levelling levelling) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<LevelLine> lines = levelling.linesProperty().get();
+        for (LevelLine line : lines) {
+            line(view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
+            Point knob = knob(line, space, view);
+            knob(knob.x(), knob.y(), KNOB);
+            canvas.strokeLine(knob.x() - 3, knob.y() - 3, knob.x() + 3, knob.y() + 3);
+            canvas.strokeLine(knob.x() - 3, knob.y() + 3, knob.x() + 3, knob.y() - 3);
+        }
+        if (lines.size() > 1) {
+            text.banner(Words.of(
+                    "bench.level.average",
+                    lines.size(),
+                    degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
+        }
+        levelling.verdictProperty().get().ifPresent(verdict -> verdict(view, space, verdict));
+    }
+
+    /** Where a drawn line's knob is: at its end. */
+    static Point knob(LevelLine line, PhotoSpace space, LevelView view) {
+        return view.toScreen(space.toLevel(line.to()));
+    }
+
+    private void verdict(LevelView view, PhotoSpace space, Levelling.Verdict verdict) {
+        switch (verdict) {
+            case Levelling.Verdict.Searching() -> text.banner(Words.of("bench.auto.searching"));
+            case Levelling.Verdict.Unreadable() -> text.banner(Words.of("bench.auto.unreadable"));
+            case Levelling.Verdict.Found(Finding finding) -> {
+                for (LevelLine line : finding.lines()) {
+                    line(view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 1.5);
+                }
+                text.banner(Looks.words(finding));
+            }
         }
     }
+
+    // ---- words ----
 
     /** Below the photo: what it is on the left, how it is framed on the right. */
-    void captions(Photo photo, LevelView view, boolean levelling) {
+    void captions(Photo photo, BenchMode mode, Optional<Double> zoom) {
         PhotoSpace space = session.space().orElseThrow();
-        double half = view.scale() * Math.min(1, space.upright().aspect()) / 2;
-        double y = height - 22;
-        text(photo.name() + " · " + space.upright(), view.originX() - half, y, TextAlignment.LEFT);
-        text(right(levelling), view.originX() + half, y, TextAlignment.RIGHT);
+        BenchLane lane = new BenchLane(width, height);
+        LevelView fitting = lane.current(space.upright());
+        double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
+        String closer =
+                zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
+        text.caption(photo.name() + " · " + space.upright() + closer, fitting.originX() - half, TextAlignment.LEFT);
+        text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT);
     }
 
-    private String right(boolean levelling) {
-        if (levelling) {
-            return Words.of("bench.level.hint");
-        }
+    private String right(BenchMode mode) {
         Optional<Frame> frame = session.frame();
         if (frame.isEmpty()) {
             return Words.of("bench.noformat");
         }
-        OverlayChoice choice = session.overlayProperty().get();
-        return choice.overlay()
-                .map(overlay -> overlayWords(overlay, choice, frame.get()))
-                .orElse("");
+        return switch (mode) {
+            case LEVELLING -> Words.of("bench.level.hint");
+            case DRAWING -> Words.of("bench.draw.hint");
+            case FRAMING -> session.frameEdits().showsBlank() ? Words.of("bench.blank") : overlayWords(frame.get());
+        };
     }
 
-    private static String overlayWords(Overlay overlay, OverlayChoice choice, Frame frame) {
-        int count = overlay.orientations(frame.aspect()).size();
-        return count == 1
-                ? Words.of(overlay)
-                : Words.of("bench.overlay", Words.of(overlay), choice.orientation() % count + 1, count);
+    private String overlayWords(Frame frame) {
+        OverlayChoice choice = session.overlayProperty().get();
+        int count = memo.count(
+                choice,
+                frame.aspect(),
+                session.settings().overlayOptionsProperty().get());
+        return choice.overlay()
+                .map(overlay -> count == 1
+                        ? Words.of(overlay)
+                        : Words.of(
+                                "bench.overlay",
+                                Words.of(overlay),
+                                Math.floorMod(choice.orientation(), count) + 1,
+                                count))
+                .orElse("");
     }
 
     void unreadable(Photo photo, Trouble trouble) {
@@ -152,27 +350,7 @@ final class BenchDrawing {
     }
 
     void hint(String words) {
-        text(words, width / 2, height / 2, TextAlignment.CENTER);
-    }
-
-    private void text(String words, double x, double y, TextAlignment alignment) {
-        canvas.setFont(Font.font("Inter", 12));
-        canvas.setFill(Color.gray(0.38));
-        canvas.setTextAlign(alignment);
-        canvas.setTextBaseline(VPos.CENTER);
-        canvas.fillText(words, Math.round(x), Math.round(y));
-    }
-
-    /** Light words on a dark tag near the pointer. */
-    private void tag(String words, double x, double y) {
-        double wide = 8.0 * words.length() + 16;
-        canvas.setFill(Color.gray(0.12, 0.92));
-        canvas.fillRoundRect(x, y, wide, 26, 8, 8);
-        canvas.setFont(Font.font("Inter", 12));
-        canvas.setFill(Color.WHITE);
-        canvas.setTextAlign(TextAlignment.CENTER);
-        canvas.setTextBaseline(VPos.CENTER);
-        canvas.fillText(words, x + wide / 2, y + 13);
+        text.middle(words);
     }
 
     static String degrees(double value) {

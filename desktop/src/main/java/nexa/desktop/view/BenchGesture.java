@@ -1,28 +1,65 @@
 package nexa.desktop.view;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.gesture.FrameDrag;
+import nexa.core.gesture.FrameDrag.Hold;
+import nexa.core.gesture.FrameDrag.Pivot;
+import nexa.core.gesture.FrameDraw;
+import nexa.core.gesture.Grip;
+import nexa.core.gesture.Snap;
 import nexa.core.gesture.TiltDrag;
 import nexa.core.level.LevelLine;
 import nexa.desktop.session.Session;
 
 /** What a pressed pointer does in the Bench, from press to release. Points are in level space at the press. */
 sealed interface BenchGesture {
-    /** The framing to show for a pointer position. */
-    Framing at(Session session, Point pointer);
+    /**
+     * What is held while dragging.
+     *
+     * @param shape keep the shape of a free frame
+     * @param centre resize about the centre
+     * @param snapping let lines catch the frame
+     */
+    record Held(boolean shape, boolean centre, boolean snapping) {}
+
+    /** What to show for a pointer position: the framing, and the lines it caught. */
+    record Shown(Framing framing, OptionalDouble caughtX, OptionalDouble caughtY) {
+        static Shown of(Framing framing) {
+            return new Shown(framing, OptionalDouble.empty(), OptionalDouble.empty());
+        }
+    }
+
+    Shown at(Session session, Point pointer, Held held);
 
     /** The name of the edit. */
     String label();
 
-    record MoveFrame(FrameDrag drag) implements BenchGesture {
+    /**
+     * Moves the frame, one of its sides or a corner; or the photo under the frame.
+     *
+     * @param drag begun with what the format holds
+     * @param photoMoves whether the photo goes with the pointer and the frame the other way
+     */
+    record MoveFrame(FrameDrag drag, Snap snap, boolean photoMoves) implements BenchGesture {
         @Override
-        public Framing at(Session session, Point pointer) {
-            return session.placed(drag.to(pointer));
+        public Shown at(Session session, Point pointer, Held held) {
+            Point mirrored = drag.from().times(2).minus(pointer);
+            Snap.Caught caught =
+                    (held.snapping() ? snap : Snap.NONE).drag(dragged(held), photoMoves ? mirrored : pointer);
+            return new Shown(session.placed(caught.frame()), caught.x(), caught.y());
+        }
+
+        private FrameDrag dragged(Held held) {
+            Hold hold = held.shape() ? Hold.SHAPE : drag.hold();
+            Pivot pivot = held.centre() ? Pivot.CENTRE : Pivot.OPPOSITE;
+            return new FrameDrag(drag.room(), drag.start(), drag.grip(), drag.from(), hold, pivot);
         }
 
         @Override
@@ -31,11 +68,25 @@ sealed interface BenchGesture {
         }
     }
 
+    /** Draws a new frame. */
+    record DrawFrame(FrameDraw draw) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(draw.to(pointer).map(session::placed).orElse(session.framing()));
+        }
+
+        @Override
+        public String label() {
+            return "edit.draw";
+        }
+    }
+
+    /** Turns the photo about its centre. */
     record TurnPhoto(TiltDrag drag) implements BenchGesture {
         @Override
-        public Framing at(Session session, Point pointer) {
+        public Shown at(Session session, Point pointer, Held held) {
             Tilt tilt = drag.to(pointer);
-            return session.tilted(new Tilt(Math.round(tilt.degrees() * 100) / 100.0));
+            return Shown.of(session.tilted(new Tilt(Math.round(tilt.degrees() * 100) / 100.0)));
         }
 
         @Override
@@ -58,8 +109,8 @@ sealed interface BenchGesture {
         }
 
         @Override
-        public Framing at(Session session, Point pointer) {
-            return session.framing();
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(session.framing());
         }
 
         @Override
@@ -68,11 +119,23 @@ sealed interface BenchGesture {
         }
     }
 
-    /** A drag of a frame keeps its shape if its format has one. */
+    /**
+     * A drag of a frame keeps its shape if it is held to one.
+     *
+     * @param reach how near snapping lines are, in long edges
+     */
     static MoveFrame moveFrame(
-            Session session, Frame frame, nexa.core.gesture.Grip grip, Point pointer, PhotoSpace space) {
-        boolean locked = session.format().orElseThrow().keepsShape();
-        FrameDrag.Hold hold = locked ? FrameDrag.Hold.SHAPE : FrameDrag.Hold.NOTHING;
-        return new MoveFrame(new FrameDrag(space.outline(), frame, grip, pointer, hold));
+            Session session, Frame frame, Grip grip, Point pointer, double reach, boolean photoMoves) {
+        Hold hold = session.frameEdits().isFree() ? Hold.NOTHING : Hold.SHAPE;
+        PhotoSpace space = session.space().orElseThrow();
+        FrameDrag drag = new FrameDrag(session.frameEdits().room().orElseThrow(), frame, grip, pointer, hold);
+        return new MoveFrame(drag, Snap.of(space.outline(), List.of(), reach), photoMoves && grip == Grip.INSIDE);
+    }
+
+    static DrawFrame drawFrame(Session session, Point pointer) {
+        OptionalDouble aspect = session.frameEdits().isFree()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(session.frame().orElseThrow().aspect());
+        return new DrawFrame(new FrameDraw(session.frameEdits().room().orElseThrow(), pointer, aspect));
     }
 }

@@ -3,83 +3,131 @@ package nexa.desktop.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.AccessibleRole;
-import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
+import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.gesture.Grip;
-import nexa.core.gesture.TiltDrag;
-import nexa.core.level.LevelLine;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Levelling;
+import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.Settings;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
 
 /** One photo large, to be framed and levelled with the pointer. */
 public final class BenchView extends DrawnPane {
-    /** How near to an edge or a corner a pointer takes hold, in pixels. */
-    private static final double REACH = 10;
+    /** How long after a change by keys one still counts as adjusting. */
+    private static final Duration SETTLING = Duration.millis(900);
 
     private final Session session;
+    private final Levelling levelling;
+    private final Keys keys;
     private final FramePicture current;
     private final FramePicture before;
     private final FramePicture after;
-    private final BooleanProperty levelling = new SimpleBooleanProperty();
+    private final ObjectProperty<BenchMode> mode = new SimpleObjectProperty<>(BenchMode.FRAMING);
+    private final ObjectProperty<BenchZoom> zoom = new SimpleObjectProperty<>(BenchZoom.FIT);
     private final BooleanProperty tilting = new SimpleBooleanProperty();
+    private final BooleanProperty bare = new SimpleBooleanProperty();
+    private final PauseTransition settling = new PauseTransition(SETTLING);
+    private final StrokeMemo strokes = new StrokeMemo();
+    private final BenchPointer pointer;
     private final Subscription subscriptions;
-    private Optional<BenchGesture> gesture = Optional.empty();
-    private Optional<LevelView> heldView = Optional.empty();
 
     /** @param tiltAdjusting true while something else, such as the ruler, tilts the photo: a fine grid shows */
-    public BenchView(Session session, PhotoLoader loader, Executor fx, BooleanProperty tiltAdjusting) {
+    public BenchView(
+            Session session,
+            Levelling levelling,
+            Keys keys,
+            PhotoLoader loader,
+            Executor fx,
+            BooleanProperty tiltAdjusting) {
         this.session = session;
+        this.levelling = levelling;
+        this.keys = keys;
         this.current = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.before = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.after = new FramePicture(session.shoot(), loader, fx, this::redraw);
         tilting.bindBidirectional(tiltAdjusting);
         getStyleClass().add("bench");
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        setOnMousePressed(this::pressed);
-        setOnMouseDragged(this::dragged);
-        setOnMouseReleased(this::released);
-        setOnMouseMoved(this::moved);
-        subscriptions = Subscription.combine(
+        pointer = new BenchPointer(this, session, levelling, keys);
+        settling.setOnFinished(event -> redraw());
+        subscriptions = Subscription.combine(showing(), settings());
+    }
+
+    private Subscription showing() {
+        return Subscription.combine(
                 session.photoProperty().subscribe(this::showPhoto),
                 session.formatProperty().subscribe(format -> redraw()),
-                session.framingProperty().subscribe(framing -> redraw()),
-                session.overlayProperty().subscribe(choice -> redraw()),
+                session.framingProperty().subscribe(framing -> changed()),
                 session.editsProperty().subscribe(count -> redraw()),
+                levelling.linesProperty().subscribe(lines -> redraw()),
+                levelling.verdictProperty().subscribe(verdict -> redraw()),
+                keys.heldProperty().subscribe(held -> redraw()),
                 tilting.subscribe(now -> redraw()),
-                levelling.subscribe(this::levellingChanged));
+                bare.subscribe(now -> redraw()),
+                zoom.subscribe(now -> redraw()),
+                mode.subscribe(now -> modeChanged()));
+    }
+
+    private Subscription settings() {
+        Settings settings = session.settings();
+        return Subscription.combine(
+                settings.overlayProperty().subscribe(now -> redraw()),
+                settings.overlayShowProperty().subscribe(now -> redraw()),
+                settings.overlayLookProperty().subscribe(now -> redraw()),
+                settings.overlayOptionsProperty().subscribe(now -> redraw()),
+                settings.moverProperty().subscribe(now -> redraw()),
+                settings.matToneProperty().subscribe(now -> redraw()),
+                settings.matStrengthProperty().subscribe(now -> redraw()));
     }
 
     public void dispose() {
         subscriptions.unsubscribe();
+        settling.stop();
         tilting.unbind();
         List.of(current, before, after).forEach(FramePicture::clear);
     }
 
-    /** Whether the next drag draws a level line. */
-    public BooleanProperty levellingProperty() {
-        return levelling;
+    /** What the next drag does. */
+    public ObjectProperty<BenchMode> modeProperty() {
+        return mode;
     }
 
-    private void levellingChanged(boolean on) {
-        setCursor(on ? Cursor.CROSSHAIR : Cursor.DEFAULT);
+    /** Whether all that is not photo, frame and overlay is away. */
+    public BooleanProperty bareProperty() {
+        return bare;
+    }
+
+    BooleanProperty tiltingProperty() {
+        return tilting;
+    }
+
+    private void modeChanged() {
+        pointer.showCursor();
+        redraw();
+    }
+
+    private void changed() {
+        settling.playFromStart();
         redraw();
     }
 
     private void showPhoto(Optional<Photo> photo) {
-        gesture = Optional.empty();
-        levelling.set(false);
+        pointer.letGo();
+        mode.set(BenchMode.FRAMING);
         photo.ifPresent(p -> {
             current.show(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.75));
             neighbour(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
@@ -92,7 +140,7 @@ public final class BenchView extends DrawnPane {
         redraw();
     }
 
-    private Optional<Photo> neighbour(int side) {
+    Optional<Photo> neighbour(int side) {
         List<Photo> photos = session.shoot().photos();
         int index = session.photo().map(photos::indexOf).orElse(-1) + side;
         return index >= 0 && index < photos.size() ? Optional.of(photos.get(index)) : Optional.empty();
@@ -104,9 +152,40 @@ public final class BenchView extends DrawnPane {
         return new BenchLane(Math.floor(getWidth()), Math.floor(getHeight()));
     }
 
-    /** The current photo's view; while a gesture goes on it stays as it was. */
-    private Optional<LevelView> view() {
-        return heldView.or(() -> session.space().map(space -> lane().current(space.upright())));
+    /** Screen pixels per canvas unit. */
+    private double pixelScale() {
+        return getScene() == null || getScene().getWindow() == null
+                ? 1
+                : getScene().getWindow().getOutputScaleX();
+    }
+
+    boolean isZoomed() {
+        return zoom.get() != BenchZoom.FIT;
+    }
+
+    /** The current photo's view; while a gesture goes on it is the gesture's. */
+    Optional<LevelView> view() {
+        return pointer.heldView().or(this::restingView);
+    }
+
+    /** With the frame in the middle where the photo is what moves. */
+    private Optional<LevelView> restingView() {
+        return session.space().map(space -> {
+            PixelSize upright = space.upright();
+            Frame frame = session.frame().orElse(new Frame(0, 0, 1, 1));
+            LevelView view = BenchZoom.view(zoom.get(), lane(), upright, frame, pixelScale());
+            boolean centred = !isZoomed() && session.settings().moverProperty().get() == Mover.PHOTO;
+            return centred ? view.showing(frame.centre(), view.originX(), view.originY()) : view;
+        });
+    }
+
+    /** A neighbour's view; empty when the photo is looked at closer. */
+    Optional<LevelView> neighbourView(Photo photo, int side) {
+        if (isZoomed() || bare.get()) {
+            return Optional.empty();
+        }
+        return session.shoot().space(photo).flatMap(own -> session.space()
+                .map(middle -> lane().neighbour(own.upright(), middle.upright(), side)));
     }
 
     /** A point of the pointer in level space; for tests too. */
@@ -119,143 +198,108 @@ public final class BenchView extends DrawnPane {
         return view().map(v -> v.toScreen(level));
     }
 
-    // ---- gestures ----
+    // ---- looking closer ----
 
-    private void pressed(MouseEvent event) {
-        if (event.getButton() != MouseButton.PRIMARY) {
-            return;
-        }
-        if (steppedToNeighbour(event)
-                || session.space().isEmpty()
-                || !session.shoot().mayEdit()) {
-            return;
-        }
-        heldView = view();
-        gesture = begin(toLevel(event.getX(), event.getY()).orElseThrow());
-        tilting.set(gesture.filter(BenchGesture.TurnPhoto.class::isInstance).isPresent());
-    }
-
-    private Optional<BenchGesture> begin(Point pointer) {
-        PhotoSpace space = session.space().orElseThrow();
-        if (levelling.get()) {
-            return Optional.of(new BenchGesture.DrawLevel(space, pointer, pointer));
-        }
-        Optional<Frame> frame = session.frame();
-        Optional<Grip> grip = frame.flatMap(f -> grip(f, pointer));
-        return grip.isPresent()
-                ? Optional.of(BenchGesture.moveFrame(session, frame.orElseThrow(), grip.get(), pointer, space))
-                : Optional.of(
-                        new BenchGesture.TurnPhoto(new TiltDrag(space.pose().tilt(), pointer)));
-    }
-
-    private Optional<Grip> grip(Frame frame, Point pointer) {
-        return Grip.at(frame, pointer, REACH / view().orElseThrow().scale());
-    }
-
-    private void dragged(MouseEvent event) {
-        toLevel(event.getX(), event.getY()).ifPresent(pointer -> {
-            gesture = gesture.map(g -> g instanceof BenchGesture.DrawLevel line ? line.extended(pointer) : g);
-            gesture.ifPresent(g -> session.preview(g.at(session, pointer)));
-            redraw();
-        });
-    }
-
-    private void released(MouseEvent event) {
-        Optional<BenchGesture> done = gesture;
-        gesture = Optional.empty();
-        heldView = Optional.empty();
-        tilting.set(false);
-        done.ifPresent(this::finish);
-        redraw();
-    }
-
-    private void finish(BenchGesture done) {
-        if (done instanceof BenchGesture.DrawLevel drawn) {
-            drawn.line().map(LevelLine::tilt).ifPresent(tilt -> session.tilt(tilt, done.label()));
-            levelling.set(false);
+    /** The whole photo, 100 %, 200 %, and round again, about the pointer or the middle. */
+    public void nextZoom() {
+        double factor =
+                switch (zoom.get()) {
+                    case BenchZoom.At(double now, Point centre) when now < 1 -> 1;
+                    case BenchZoom.At(double now, Point centre) when now < 2 -> 2;
+                    case BenchZoom.At at -> 0;
+                    case BenchZoom.Fit fit -> 1;
+                    case BenchZoom.ToFrame frame -> 1;
+                };
+        if (factor == 0) {
+            zoom.set(BenchZoom.FIT);
         } else {
-            session.commit(done.label());
+            zoomTo(factor);
         }
+    }
+
+    private void zoomTo(double factor) {
+        session.space().ifPresent(space -> view().ifPresent(now -> {
+            double scale = factor * space.upright().longEdge() / pixelScale();
+            Point at = pointer.place();
+            LevelView closer = new LevelView(0, 0, scale).showing(now.toLevel(at.x(), at.y()), at.x(), at.y());
+            zoom.set(BenchZoom.of(closer, lane(), space.upright(), pixelScale()));
+        }));
+    }
+
+    public void zoomToFrame() {
+        zoom.set(zoom.get() instanceof BenchZoom.ToFrame ? BenchZoom.FIT : new BenchZoom.ToFrame());
+    }
+
+    public void zoomToFit() {
+        zoom.set(BenchZoom.FIT);
+    }
+
+    void zoomBy(double factor, double x, double y) {
+        session.space().ifPresent(space -> view().ifPresent(
+                        now -> zoom.set(BenchZoom.by(factor, now, x, y, lane(), space.upright(), pixelScale()))));
+    }
+
+    /** Keeps looking as a view does, where one looks closer. */
+    void lookAs(LevelView view) {
+        if (isZoomed()) {
+            session.space().ifPresent(space -> zoom.set(BenchZoom.of(view, lane(), space.upright(), pixelScale())));
+        }
+    }
+
+    /** Screen pixels per photo pixel; empty when the whole photo shows. */
+    Optional<Double> zoomFactor() {
+        return isZoomed()
+                ? session.space().flatMap(space -> view().map(
+                                v -> v.scale() * pixelScale() / space.upright().longEdge()))
+                : Optional.empty();
     }
 
     /** Gives up what goes on; false if nothing did. */
     public boolean escape() {
-        boolean busy = gesture.isPresent() || levelling.get();
-        gesture = Optional.empty();
-        heldView = Optional.empty();
-        tilting.set(false);
-        levelling.set(false);
+        boolean busy = pointer.isBusy()
+                || mode.get() != BenchMode.FRAMING
+                || levelling.verdictProperty().get().isPresent()
+                || !levelling.linesProperty().get().isEmpty();
+        pointer.letGo();
+        mode.set(BenchMode.FRAMING);
+        levelling.forget();
         session.abandon();
+        if (!busy && isZoomed()) {
+            zoomToFit();
+            return true;
+        }
         return busy;
-    }
-
-    private boolean steppedToNeighbour(MouseEvent event) {
-        for (int side : new int[] {-1, 1}) {
-            if (overNeighbour(side, event.getX(), event.getY())) {
-                session.step(side);
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean overNeighbour(int side, double x, double y) {
-        return neighbour(side)
-                .flatMap(n -> neighbourView(n, side)
-                        .map(v ->
-                                session.shoot().space(n).orElseThrow().outline().contains(v.toLevel(x, y), 0)))
-                .orElse(false);
-    }
-
-    private Optional<LevelView> neighbourView(Photo photo, int side) {
-        return session.shoot().space(photo).flatMap(own -> session.space()
-                .map(middle -> lane().neighbour(own.upright(), middle.upright(), side)));
-    }
-
-    private void moved(MouseEvent event) {
-        if (!levelling.get()) {
-            setCursor(cursorAt(event.getX(), event.getY()));
-        }
-    }
-
-    private Cursor cursorAt(double x, double y) {
-        if (overNeighbour(-1, x, y) || overNeighbour(1, x, y)) {
-            return Cursor.HAND;
-        }
-        Optional<Point> pointer = toLevel(x, y);
-        Optional<Frame> frame = session.frame();
-        if (pointer.isEmpty() || frame.isEmpty()) {
-            return Cursor.DEFAULT;
-        }
-        return grip(frame.get(), pointer.get()).map(Cursors::of).orElse(Cursors.TILT);
     }
 
     // ---- drawing ----
 
     @Override
     void draw(GraphicsContext canvas, double width, double height) {
-        BenchDrawing drawing = new BenchDrawing(canvas, session, width, height);
-        session.photo()
-                .ifPresentOrElse(
-                        photo -> {
-                            drawNeighbour(drawing, -1, before);
-                            drawNeighbour(drawing, 1, after);
-                            if (session.space().isEmpty()) {
-                                drawing.unreadable(photo, photo.trouble().orElseThrow());
-                                return;
-                            }
-                            current.show(
-                                    photo,
-                                    PhotoLoader.edgeFor(view().orElseThrow().scale()));
-                            if (current.trouble().isPresent()) {
-                                drawing.unreadable(photo, current.trouble().get());
-                                return;
-                            }
-                            drawing.photo(view().orElseThrow(), current.pixels(), tilting.get());
-                            gesture.ifPresent(g -> drawing.levelLine(view().orElseThrow(), g));
-                            drawing.captions(photo, view().orElseThrow(), levelling.get());
-                        },
-                        () -> drawing.hint(Words.of("bench.none")));
+        BenchDrawing drawing = new BenchDrawing(canvas, session, keys, strokes, pixelScale(), width, height);
+        Optional<Photo> photo = session.photo();
+        if (photo.isEmpty()) {
+            drawing.hint(Words.of("bench.none"));
+            return;
+        }
+        drawNeighbour(drawing, -1, before);
+        drawNeighbour(drawing, 1, after);
+        Optional<LevelView> view = view();
+        if (view.isEmpty()) {
+            drawing.unreadable(photo.get(), photo.get().trouble().orElseThrow());
+            return;
+        }
+        current.show(photo.get(), PhotoLoader.edgeFor(view.get().scale() * pixelScale()));
+        if (current.trouble().isPresent()) {
+            drawing.unreadable(photo.get(), current.trouble().get());
+            return;
+        }
+        boolean adjusting = pointer.isBusy() || settling.getStatus() == javafx.animation.Animation.Status.RUNNING;
+        drawing.photo(view.get(), current.pixels(), new BenchDrawing.Moment(tilting.get(), adjusting, bare.get()));
+        pointer.draw(drawing, view.get());
+        drawing.levelling(view.get(), levelling);
+        if (!bare.get()) {
+            drawing.captions(photo.get(), mode.get(), zoomFactor());
+        }
     }
 
     private void drawNeighbour(BenchDrawing drawing, int side, FramePicture picture) {

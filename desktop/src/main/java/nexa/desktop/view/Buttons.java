@@ -5,6 +5,8 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.util.Duration;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.words.Words;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -21,8 +23,27 @@ final class Buttons {
         return dress(button, words);
     }
 
-    static ToggleButton toggle(Ikon icon, String words) {
-        return dress(new ToggleButton(null, new FontIcon(icon)), words);
+    /** A button for a command: its tooltip says what it does and which key does it for this user. */
+    static Button command(Ikon icon, Command command, Keys keys, Runnable action) {
+        Button button = new Button(null, new FontIcon(icon));
+        button.setOnAction(event -> action.run());
+        return dress(button, command, keys);
+    }
+
+    static ToggleButton toggle(Ikon icon, Command command, Keys keys) {
+        return dress(new ToggleButton(null, new FontIcon(icon)), command, keys);
+    }
+
+    private static <B extends ButtonBase> B dress(B button, Command command, Keys keys) {
+        button.getStyleClass().add("icon-button");
+        explain(button, command, keys);
+        return button;
+    }
+
+    static void explain(javafx.scene.control.Control control, Command command, Keys keys) {
+        explain(control, Words.of(command));
+        control.getTooltip().setOnShowing(event -> control.getTooltip()
+                .setText(Words.of("keys.tip", Words.of(command), keys.map().label(command))));
     }
 
     private static <B extends ButtonBase> B dress(B button, String words) {

@@ -1,64 +1,129 @@
 package nexa.desktop.view;
 
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import nexa.core.brief.Format;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.print.OutputSize;
+import nexa.core.shape.Shape;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
 
-/** What is adjusted on the current photo: tilt, turns, overlay, the frame's size, and accepting it. */
+/** What is adjusted on the current photo: tilt, turns, overlay, the frame's shape and size, and accepting it. */
 public final class DeskView extends HBox {
-    private static final double SHARP_PPI = 300;
-    private static final double CM_PER_INCH = 2.54;
+    /** What the desk starts that needs the whole screen. */
+    public interface Actions {
+        void autoLevel();
+
+        /** Opens a pane beside its button, or closes it. */
+        void toggle(DeskPane pane, Node beside);
+    }
+
+    /** The panes that belong to the desk's buttons. */
+    public enum DeskPane {
+        SHAPE,
+        NUMBERS,
+        OVERLAY,
+        LOOK,
+        ALTERNATES
+    }
 
     private final Session session;
+    private final Keys keys;
+    private final Actions actions;
     private final TiltRuler ruler;
     private final OverlayPicker picker;
     private final TextField tilt = new TextField();
-    private final Label formatName = new Label();
-    private final Label pixels = new Label();
+    private final Button shape = new Button();
+    private final Button lock;
+    private final Button pixels = new Button();
     private final Label print = new Label();
+    private final Button overlays;
+    private final Button look;
+    private final Button alternates;
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
 
     /**
-     * @param levelling whether the next drag in the Bench draws a level line
+     * @param mode what the next drag in the Bench does
      * @param tiltAdjusting set while the ruler is scrubbed
      */
-    public DeskView(Session session, BooleanProperty levelling, BooleanProperty tiltAdjusting) {
+    public DeskView(
+            Session session,
+            Keys keys,
+            ObjectProperty<BenchMode> mode,
+            BooleanProperty tiltAdjusting,
+            Actions actions) {
         this.session = session;
+        this.keys = keys;
+        this.actions = actions;
         this.ruler = new TiltRuler(session, tiltAdjusting);
         this.picker = new OverlayPicker(session);
         this.clear = Buttons.text("desk.clear", session::clear);
         this.check = Buttons.text("desk.check", session::checkAndNext);
+        this.lock = Buttons.command(MaterialDesignL.LOCK_OUTLINE, Command.LOCK, keys, session.frameEdits()::toggleLock);
+        this.overlays = pane(MaterialDesignD.DOTS_HORIZONTAL, "desk.overlay.more", DeskPane.OVERLAY);
+        this.look = pane(MaterialDesignT.TUNE_VARIANT, "desk.look", DeskPane.LOOK);
+        this.alternates = Buttons.command(
+                MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE, Command.ALTERNATES, keys, () -> open(DeskPane.ALTERNATES));
         getStyleClass().add("desk");
         setAlignment(Pos.CENTER_LEFT);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        getChildren().addAll(tiltArea(), turnArea(levelling), overlayArea(), figures(), space, actions());
+        getChildren()
+                .addAll(tiltArea(), turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
         subscriptions = Subscription.combine(
                 session.formatProperty().subscribe(f -> refresh()),
                 session.framingProperty().subscribe(f -> refresh()),
-                session.photoProperty().subscribe(p -> refresh()));
+                session.photoProperty().subscribe(p -> refresh()),
+                session.settings().ppiProperty().subscribe(ppi -> refresh()));
+    }
+
+    private Button pane(Ikon icon, String words, DeskPane pane) {
+        Button button = Buttons.icon(icon, words, () -> open(pane));
+        button.setId("open-" + pane);
+        return button;
+    }
+
+    /** Opens a pane beside its button, or closes it. */
+    public void open(DeskPane pane) {
+        actions.toggle(
+                pane,
+                switch (pane) {
+                    case SHAPE -> shape;
+                    case NUMBERS -> pixels;
+                    case OVERLAY -> overlays;
+                    case LOOK -> look;
+                    case ALTERNATES -> alternates;
+                });
     }
 
     public void dispose() {
@@ -72,11 +137,11 @@ public final class DeskView extends HBox {
         tilt.getStyleClass().add("tilt-value");
         tilt.setAlignment(Pos.CENTER);
         tilt.setAccessibleText(Words.of("desk.tilt.field"));
-        tilt.setTooltip(new javafx.scene.control.Tooltip(Words.of("desk.tilt.field")));
+        tilt.setTooltip(new Tooltip(Words.of("desk.tilt.field")));
         tilt.setOnAction(event -> typedTilt());
         tilt.focusedProperty().subscribe(focused -> refresh());
         ruler.setId("tilt-ruler");
-        ruler.setPrefSize(316, 44);
+        ruler.setPrefSize(250, 44);
         Label title = title("desk.tilt");
         HBox head = new HBox(title, tilt);
         HBox.setHgrow(tilt, Priority.ALWAYS);
@@ -86,7 +151,7 @@ public final class DeskView extends HBox {
         head.getChildren().add(balance);
         VBox area = new VBox(2, head, ruler);
         area.setAlignment(Pos.CENTER);
-        area.setMinWidth(260);
+        area.setMinWidth(220);
         return area;
     }
 
@@ -109,57 +174,91 @@ public final class DeskView extends HBox {
         refresh();
     }
 
-    private Node turnArea(BooleanProperty levelling) {
-        ToggleButton level = Buttons.toggle(MaterialDesignS.SPIRIT_LEVEL, "desk.level");
+    private Node turnArea(ObjectProperty<BenchMode> mode) {
+        ToggleButton level = modeToggle(MaterialDesignS.SPIRIT_LEVEL, Command.LEVEL_LINE, mode, BenchMode.LEVELLING);
         level.setId("level");
-        level.selectedProperty().bindBidirectional(levelling);
-        Button left = Buttons.icon(
-                MaterialDesignR.ROTATE_LEFT, "desk.quarter.left", () -> session.turn(Turn.COUNTERCLOCKWISE));
-        Button right =
-                Buttons.icon(MaterialDesignR.ROTATE_RIGHT, "desk.quarter.right", () -> session.turn(Turn.CLOCKWISE));
-        Button mirror =
-                Buttons.icon(MaterialDesignR.REFLECT_HORIZONTAL, "desk.mirror", () -> session.turn(Turn.MIRROR));
+        Button auto = Buttons.command(MaterialDesignA.AUTO_FIX, Command.AUTO_LEVEL, keys, actions::autoLevel);
+        Button left = Buttons.command(
+                MaterialDesignR.ROTATE_LEFT, Command.QUARTER_BACK, keys, () -> session.turn(Turn.COUNTERCLOCKWISE));
+        Button right = Buttons.command(
+                MaterialDesignR.ROTATE_RIGHT, Command.QUARTER, keys, () -> session.turn(Turn.CLOCKWISE));
+        Button mirror = Buttons.command(
+                MaterialDesignR.REFLECT_HORIZONTAL, Command.MIRROR, keys, () -> session.turn(Turn.MIRROR));
+        Button flip =
+                Buttons.command(MaterialDesignR.REFLECT_VERTICAL, Command.FLIP, keys, () -> session.turn(Turn.FLIP));
+        auto.setId("auto-level");
         left.setId("quarter-left");
         right.setId("quarter-right");
         mirror.setId("mirror");
-        VBox area = new VBox(6, new HBox(6, level, mirror), new HBox(6, left, right));
+        flip.setId("flip");
+        VBox area = new VBox(6, new HBox(4, level, left, mirror), new HBox(4, auto, right, flip));
         area.setAlignment(Pos.CENTER);
+        area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
     }
 
+    private ToggleButton modeToggle(Ikon icon, Command command, ObjectProperty<BenchMode> mode, BenchMode stands) {
+        ToggleButton button = Buttons.toggle(icon, command, keys);
+        button.setOnAction(event -> mode.set(button.isSelected() ? stands : BenchMode.FRAMING));
+        mode.subscribe(now -> button.setSelected(now == stands));
+        return button;
+    }
+
     private Node overlayArea() {
-        Button turn = Buttons.icon(
-                MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, "desk.overlay.turn", () -> session.overlayProperty()
+        Button turn = Buttons.command(
+                MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, Command.OVERLAY_TURN, keys, () -> session.overlayProperty()
                         .set(session.overlayProperty().get().turned()));
         turn.getStyleClass().add("small");
+        overlays.getStyleClass().add("small");
         turn.setId("overlay-turn");
-        Label key = new Label("G");
+        Label key = new Label(keys.map().label(Command.OVERLAY));
         key.getStyleClass().add("key");
-        HBox head = new HBox(8, title("desk.overlay"), key, turn);
+        HBox head = new HBox(8, title("desk.overlay"), key, turn, overlays);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox area = new VBox(6, head, picker);
         area.setAlignment(Pos.CENTER_LEFT);
+        area.setMinWidth(Region.USE_PREF_SIZE);
+        return area;
+    }
+
+    private Node frameArea(ObjectProperty<BenchMode> mode) {
+        ToggleButton draw = modeToggle(MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, mode, BenchMode.DRAWING);
+        draw.setId("draw");
+        Button swap =
+                Buttons.command(MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, keys, session.frameEdits()::swap);
+        swap.setId("swap");
+        lock.setId("lock");
+        VBox area = new VBox(6, new HBox(4, draw, lock), new HBox(4, swap, look));
+        area.setAlignment(Pos.CENTER);
+        area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
     }
 
     private Node figures() {
-        formatName.getStyleClass().add("desk-title");
-        pixels.getStyleClass().add("desk-figure");
+        shape.getStyleClass().addAll("desk-button", "desk-title");
+        shape.setId("open-SHAPE");
+        shape.setOnAction(event -> open(DeskPane.SHAPE));
+        Buttons.explain(shape, Command.SHAPES, keys);
+        pixels.getStyleClass().addAll("desk-button", "desk-figure");
+        pixels.setId("open-NUMBERS");
+        pixels.setOnAction(event -> open(DeskPane.NUMBERS));
+        Buttons.explain(pixels, Command.NUMBERS, keys);
         print.getStyleClass().add("desk-verdict");
-        print.setTooltip(new javafx.scene.control.Tooltip(Words.of("desk.frame.print.tip")));
-        VBox area = new VBox(4, formatName, pixels, print);
+        print.setTooltip(new Tooltip(Words.of("desk.frame.print.tip")));
+        VBox area = new VBox(3, shape, pixels, print);
         area.setAlignment(Pos.CENTER_LEFT);
-        area.setMinWidth(180);
+        area.setMinWidth(168);
         return area;
     }
 
-    private Node actions() {
+    private Node actionArea() {
         clear.setId("clear");
         check.setId("check");
+        alternates.setId("open-ALTERNATES");
         check.getStyleClass().add("primary");
-        Buttons.explain(clear, Words.of("desk.clear.tip"));
-        Buttons.explain(check, Words.of("desk.check.tip"));
-        HBox area = new HBox(10, clear, check);
+        Buttons.explain(clear, Command.CLEAR, keys);
+        Buttons.explain(check, Command.ACCEPT, keys);
+        HBox area = new HBox(8, alternates, clear, check);
         area.setAlignment(Pos.CENTER_RIGHT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
@@ -177,13 +276,16 @@ public final class DeskView extends HBox {
                     "desk.tilt.value",
                     BenchDrawing.degrees(session.framing().pose().tilt().degrees())));
         }
-        formatName.setText(
-                session.format().map(f -> f.name() + " · " + f.shape().text()).orElse(""));
+        shape.setText(session.format().map(this::shapeWords).orElse(""));
+        boolean free = session.frameEdits().isFree();
+        lock.setGraphic(new FontIcon(free ? MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE : MaterialDesignL.LOCK_OUTLINE));
         Optional<PixelSize> size =
                 session.frame().flatMap(frame -> session.asShot().map(asShot -> OutputSize.natural(frame, asShot)));
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))
                 .orElse(""));
-        print.setText(size.map(s -> Words.of("desk.frame.print", centimetres(s.width()), centimetres(s.height())))
+        double ppi = session.settings().ppiProperty().get();
+        print.setText(size.map(s -> Words.of(
+                        "desk.frame.print", Looks.centimetres(s.width(), ppi), Looks.centimetres(s.height(), ppi)))
                 .orElse(""));
         boolean editable = size.isPresent() && session.shoot().mayEdit();
         check.setDisable(!editable);
@@ -191,11 +293,15 @@ public final class DeskView extends HBox {
                 || session.format().flatMap(f -> session.framing().crop(f)).isEmpty());
     }
 
-    private static String text(int number) {
-        return Integer.toString(number);
+    /** The format, and the frame's own shape if it has one. */
+    private String shapeWords(Format format) {
+        Shape held = session.frameEdits().held().orElse(format).shape();
+        return held.equals(format.shape())
+                ? Words.of("desk.shape", format.name(), held.text())
+                : Words.of("desk.shape.own", format.name(), held.text());
     }
 
-    private static String centimetres(int pixels) {
-        return String.format(Locale.ROOT, "%.1f", pixels / SHARP_PPI * CM_PER_INCH);
+    private static String text(int number) {
+        return Integer.toString(number);
     }
 }

@@ -9,6 +9,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayOptions;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
@@ -68,7 +69,9 @@ public final class FirstStartView extends StackPane {
                 ScreenBox box = new ScreenBox((width - h * 1.5) / 2, (height - h) / 2, h * 1.5, h);
                 canvas.setStroke(Palette.ACCENT);
                 canvas.setLineWidth(1.6);
-                Overlay.GOLDEN_SPIRAL.strokes(1.5, 0).forEach(stroke -> PhotoPainter.draw(canvas, stroke, box));
+                Overlay.GOLDEN_SPIRAL
+                        .strokes(1.5, OverlayOptions.DEFAULT, 0)
+                        .forEach(stroke -> PhotoPainter.draw(canvas, stroke, box));
             }
         };
         drawing.setPrefSize(300, 200);

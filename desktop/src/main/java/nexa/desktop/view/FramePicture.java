@@ -42,7 +42,7 @@ final class FramePicture {
     /** Shows another photo, or the same at another size; what is there stays until the new pixels arrive. */
     void show(Photo photo, int wantedEdge) {
         boolean same = shown.filter(photo::equals).isPresent();
-        if (same && wantedEdge <= edge) {
+        if (same && wantedEdge == edge) {
             return;
         }
         if (!same) {

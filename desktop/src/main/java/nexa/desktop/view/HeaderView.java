@@ -12,6 +12,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Subscription;
 import nexa.core.geometry.Orientation;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
@@ -40,10 +42,12 @@ public final class HeaderView extends HBox {
     private final Label place = new Label();
     private final Button undo;
     private final Button redo;
+    private final Button steps;
     private final Map<MainView, Button> views = new EnumMap<>(MainView.class);
     private final Subscription subscriptions;
 
-    public HeaderView(Session session, Actions actions) {
+    /** @param steps shows the list of all actions */
+    public HeaderView(Session session, Keys keys, Actions actions, Runnable steps) {
         super(8);
         this.session = session;
         getStyleClass().add("header");
@@ -58,16 +62,27 @@ public final class HeaderView extends HBox {
         redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session::redo);
         undo.setId("undo");
         redo.setId("redo");
-        getChildren().addAll(name, counts, viewSwitch(), space, place, undo, redo);
+        this.steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, steps);
+        this.steps.setId("steps");
+        Button surround =
+                Buttons.command(MaterialDesignC.CONTRAST_CIRCLE, Command.SURROUND, keys, actions::nextSurround);
+        Button sheet = Buttons.command(MaterialDesignH.HELP_CIRCLE_OUTLINE, Command.KEYS, keys, actions::showKeys);
+        sheet.setId("keys");
+        getChildren().addAll(name, counts, viewSwitch(), space, place, undo, redo, this.steps);
         getChildren()
                 .addAll(
-                        Buttons.icon(MaterialDesignC.CONTRAST_CIRCLE, "header.surround", actions::nextSurround),
+                        surround,
                         Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
-                        Buttons.icon(MaterialDesignH.HELP_CIRCLE_OUTLINE, "header.keys", actions::showKeys));
+                        sheet);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 session.photoProperty().subscribe(photo -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()));
+    }
+
+    /** Beside which the list of actions opens. */
+    public Button stepsButton() {
+        return steps;
     }
 
     public void dispose() {

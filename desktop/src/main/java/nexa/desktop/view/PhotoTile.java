@@ -27,6 +27,7 @@ import nexa.shoot.Photo;
 /** One photo on the Wall: whole, with its mat for the active format, its name and its state. */
 final class PhotoTile extends Pane {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
     private static final double RING = 5;
 
     private final Session session;
@@ -55,6 +56,8 @@ final class PhotoTile extends Pane {
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
                 session.photoProperty().subscribe(this::showCurrent),
+                session.selectionProperty()
+                        .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(this::framingChanged),
                 session.editsProperty().subscribe(count -> refresh()));
@@ -151,7 +154,7 @@ final class PhotoTile extends Pane {
 
         private void frame(PhotoPainter painter, PhotoSpace space, Format format) {
             Frame frame = nexa.core.brief.Derivation.frame(space.asShot(), session.framing(photo), format);
-            painter.mat(space.outline(), frame, Mat.WALL.colour());
+            painter.mat(space.outline(), frame, Mat.WALL);
             painter.edge(frame);
         }
     }

@@ -1,9 +1,11 @@
 package nexa.desktop.view;
 
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
@@ -112,11 +114,35 @@ public final class WallView extends Region {
 
     private void pressed(MouseEvent event) {
         tileAt(event).ifPresent(tile -> {
+            select(tile.photo(), event);
             session.choose(tile.photo());
             if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
                 session.viewProperty().set(MainView.BENCH);
             }
         });
+    }
+
+    /** Ctrl adds or takes away one photo, Shift takes all from the current one, a plain press ends the selection. */
+    private void select(Photo photo, MouseEvent event) {
+        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
+        if (event.isShortcutDown()) {
+            session.photo().filter(current -> selected.isEmpty()).ifPresent(selected::add);
+            if (!selected.remove(photo)) {
+                selected.add(photo);
+            }
+        } else if (event.isShiftDown()) {
+            selected.addAll(between(session.photo().orElse(photo), photo));
+        } else {
+            selected.clear();
+        }
+        session.selectionProperty().set(Set.copyOf(selected));
+    }
+
+    private List<Photo> between(Photo one, Photo other) {
+        List<Photo> photos = session.shoot().photos();
+        int from = Math.min(photos.indexOf(one), photos.indexOf(other));
+        int to = Math.max(photos.indexOf(one), photos.indexOf(other));
+        return photos.subList(from, to + 1);
     }
 
     private Optional<PhotoTile> tileAt(MouseEvent event) {

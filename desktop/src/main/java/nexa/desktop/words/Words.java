@@ -4,7 +4,9 @@ import java.text.MessageFormat;
 import java.util.Locale;
 import java.util.ResourceBundle;
 import nexa.core.brief.FrameState;
+import nexa.core.level.Refusal;
 import nexa.core.overlay.Overlay;
+import nexa.desktop.keys.Command;
 import nexa.imaging.file.Trouble;
 
 /** The interface's words by key, from {@code words.properties}. */
@@ -36,6 +38,19 @@ public final class Words {
 
     public static String of(Trouble trouble) {
         return of("trouble." + key(trouble.kind()), trouble.percent());
+    }
+
+    public static String of(Refusal refusal) {
+        return of("refusal." + key(refusal));
+    }
+
+    public static String of(Command command) {
+        return of("command." + key(command));
+    }
+
+    /** The words of any other choice, under the name of its kind. */
+    public static String of(String kind, Enum<?> value) {
+        return of(kind + "." + key(value));
     }
 
     private static String key(Enum<?> value) {

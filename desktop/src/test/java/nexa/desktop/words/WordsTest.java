@@ -9,13 +9,21 @@ import java.nio.file.Path;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.core.brief.FrameState;
+import nexa.core.exact.Reference;
+import nexa.core.exact.Unit;
+import nexa.core.level.Refusal;
 import nexa.core.overlay.Overlay;
+import nexa.desktop.keys.Command;
+import nexa.desktop.session.MatTone;
+import nexa.desktop.session.Mover;
+import nexa.desktop.session.OverlayLook;
+import nexa.desktop.session.OverlayShow;
 import nexa.imaging.file.Trouble;
 import org.junit.jupiter.api.Test;
 
 class WordsTest {
     private static final Pattern KEY = Pattern.compile(
-            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys)\\.[a-z.-]+)\"");
+            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review)\\.[a-z.-]+)\"");
 
     @Test
     void everyKeyInTheCode_hasWords() throws IOException {
@@ -38,8 +46,27 @@ class WordsTest {
         for (FrameState state : FrameState.values()) {
             assertTrue(Words.of(state).length() > 3);
         }
+        for (Command command : Command.values()) {
+            assertTrue(Words.of(command).length() > 3);
+            assertTrue(Words.of("keys.group", command.group()).length() > 3);
+        }
+        for (Refusal refusal : Refusal.values()) {
+            assertTrue(Words.of(refusal).length() > 3);
+        }
+        everyChoice_hasWords("reference", Reference.values());
+        everyChoice_hasWords("unit", Unit.values());
+        everyChoice_hasWords("ink", OverlayLook.Ink.values());
+        everyChoice_hasWords("show", OverlayShow.values());
+        everyChoice_hasWords("tone", MatTone.values());
+        everyChoice_hasWords("mover", Mover.values());
         for (Trouble.Kind kind : Trouble.Kind.values()) {
             assertTrue(Words.of(Trouble.of(kind)).length() > 3);
+        }
+    }
+
+    private static void everyChoice_hasWords(String kind, Enum<?>[] values) {
+        for (Enum<?> value : values) {
+            assertTrue(!Words.of(kind, value).isEmpty(), kind + " " + value);
         }
     }
 

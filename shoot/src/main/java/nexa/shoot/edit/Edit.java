@@ -1,6 +1,7 @@
 package nexa.shoot.edit;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import nexa.core.brief.Brief;
@@ -17,6 +18,8 @@ public record Edit(
         String label,
         List<FramingChange> framings,
         @Nullable BriefChange brief) {
+    private static final Set<String> JOINING = Set.of("edit.nudge", "edit.grow");
+
     public record FramingChange(long photo, Framing before, Framing after) {}
 
     public record BriefChange(Brief before, Brief after) {}
@@ -46,6 +49,23 @@ public record Edit(
     public boolean isEmpty() {
         return framings.stream().allMatch(change -> change.before().equals(change.after()))
                 && (brief == null || brief.before().equals(brief.after()));
+    }
+
+    /** Whether this is one more small step of what the edit before began, so that one step back takes both. */
+    public boolean continues(Edit before) {
+        return JOINING.contains(label) && label.equals(before.label) && photos().equals(before.photos());
+    }
+
+    /** The edit before and this one as one. Both change the framings of the same photos and nothing else. */
+    public Edit joined(Edit before) {
+        Map<Long, Framing> first =
+                before.framings.stream().collect(Collectors.toMap(FramingChange::photo, FramingChange::before));
+        return new Edit(
+                label,
+                framings.stream()
+                        .map(change -> new FramingChange(change.photo(), first.get(change.photo()), change.after()))
+                        .toList(),
+                null);
     }
 
     public Set<Long> photos() {

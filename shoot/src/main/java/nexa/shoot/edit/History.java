@@ -13,7 +13,14 @@ public final class History {
     private final Deque<Edit> done = new ArrayDeque<>();
     private final Deque<Edit> undone = new ArrayDeque<>();
 
+    /** Small steps of the same kind, one right after the other, become one. */
     public void did(Edit edit) {
+        Edit before = done.peek();
+        if (before != null && undone.isEmpty() && edit.continues(before)) {
+            done.pop();
+            done.push(edit.joined(before));
+            return;
+        }
         done.push(edit);
         undone.clear();
         if (done.size() > DEEPEST) {

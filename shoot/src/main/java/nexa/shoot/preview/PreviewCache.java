@@ -23,6 +23,9 @@ public final class PreviewCache {
     private static final Logger LOG = LoggerFactory.getLogger(PreviewCache.class);
     private static final int QUALITY = 90;
 
+    /** Larger ones are wanted for a moment, to judge an edge, and would fill the disk. */
+    private static final int LARGEST_KEPT = 2560;
+
     private final Path directory;
 
     public PreviewCache(Path directory) {
@@ -45,7 +48,9 @@ public final class PreviewCache {
             }
         }
         try (Picture picture = PreviewMaker.make(file, facts, longEdge)) {
-            keep(cached, picture);
+            if (longEdge <= LARGEST_KEPT) {
+                keep(cached, picture);
+            }
             return picture.toRaster();
         }
     }

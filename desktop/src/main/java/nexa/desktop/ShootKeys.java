@@ -1,0 +1,202 @@
+package nexa.desktop;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import nexa.core.geometry.Turn;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.KeyMap;
+import nexa.desktop.keys.KeyPress;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.session.FrameEdits;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.Settings;
+import nexa.desktop.view.BenchMode;
+import nexa.desktop.view.DeskView.DeskPane;
+
+/** From keys to what they do in an open shoot. */
+final class ShootKeys {
+    /** What a step by keys moves, in output pixels. */
+    private static final int STEP = 1;
+
+    private static final int LEAP = 10;
+
+    /** What growing by keys adds to the long side, in output pixels. */
+    private static final int GROWTH = 20;
+
+    /** Keys that a focused slider, list or button needs for itself. */
+    private static final Set<KeyCode> CONTROL_KEYS = Set.of(
+            KeyCode.SPACE,
+            KeyCode.ENTER,
+            KeyCode.TAB,
+            KeyCode.LEFT,
+            KeyCode.RIGHT,
+            KeyCode.UP,
+            KeyCode.DOWN,
+            KeyCode.PAGE_UP,
+            KeyCode.PAGE_DOWN);
+
+    private final Session session;
+    private final Keys keys;
+    private final ShootScreen screen;
+    private final Map<Command, Runnable> everywhere = new EnumMap<>(Command.class);
+    private final Map<Command, Runnable> framing = new EnumMap<>(Command.class);
+
+    ShootKeys(Session session, Keys keys, ShootScreen screen) {
+        this.session = session;
+        this.keys = keys;
+        this.screen = screen;
+        going();
+        frame();
+        level();
+        look();
+    }
+
+    private void going() {
+        everywhere.put(Command.WALL, () -> show(MainView.WALL));
+        everywhere.put(Command.BENCH, () -> show(MainView.BENCH));
+        everywhere.put(Command.HANDOVER, () -> show(MainView.HANDOVER));
+        everywhere.put(Command.UNDO, session::undo);
+        everywhere.put(Command.REDO, session::redo);
+        everywhere.put(Command.STEPS, screen::toggleSteps);
+        everywhere.put(Command.ADD_FORMAT, screen::addFormat);
+        framing.put(Command.NEXT, () -> session.step(1));
+        framing.put(Command.PREVIOUS, () -> session.step(-1));
+        framing.put(Command.ACCEPT, this::accept);
+        framing.put(Command.CLEAR, session::clear);
+        framing.put(Command.SET_ASIDE, session::toggleSetAside);
+        framing.put(Command.ALTERNATES, () -> screen.open(DeskPane.ALTERNATES));
+        framing.put(Command.NEXT_ALTERNATE, frameEdits()::nextAlternate);
+        framing.put(Command.SELECT_ALL, () -> session.selectionProperty()
+                .set(Set.copyOf(session.shoot().photos())));
+    }
+
+    private void frame() {
+        framing.put(Command.LEFT_STEP, () -> arrow(-1, 0, STEP));
+        framing.put(Command.RIGHT_STEP, () -> arrow(1, 0, STEP));
+        framing.put(Command.UP_STEP, () -> arrow(0, -1, STEP));
+        framing.put(Command.DOWN_STEP, () -> arrow(0, 1, STEP));
+        framing.put(Command.LEFT_LEAP, () -> arrow(-1, 0, LEAP));
+        framing.put(Command.RIGHT_LEAP, () -> arrow(1, 0, LEAP));
+        framing.put(Command.UP_LEAP, () -> arrow(0, -1, LEAP));
+        framing.put(Command.DOWN_LEAP, () -> arrow(0, 1, LEAP));
+        framing.put(Command.GROW, () -> frameEdits().grow(GROWTH));
+        framing.put(Command.SHRINK, () -> frameEdits().grow(-GROWTH));
+        framing.put(Command.DRAW, () -> screen.toggleMode(BenchMode.DRAWING));
+        framing.put(Command.NUMBERS, () -> screen.open(DeskPane.NUMBERS));
+        framing.put(Command.SHAPES, () -> screen.open(DeskPane.SHAPE));
+        framing.put(Command.MOVER, () -> settings()
+                .moverProperty()
+                .set(settings().moverProperty().get().other()));
+        framing.put(Command.SWAP, frameEdits()::swap);
+        framing.put(Command.LOCK, frameEdits()::toggleLock);
+    }
+
+    private void level() {
+        framing.put(Command.TILT_LESS, () -> session.tiltBy(-0.1));
+        framing.put(Command.TILT_MORE, () -> session.tiltBy(0.1));
+        framing.put(Command.TILT_MUCH_LESS, () -> session.tiltBy(-1));
+        framing.put(Command.TILT_MUCH_MORE, () -> session.tiltBy(1));
+        framing.put(Command.QUARTER, () -> session.turn(Turn.CLOCKWISE));
+        framing.put(Command.QUARTER_BACK, () -> session.turn(Turn.COUNTERCLOCKWISE));
+        framing.put(Command.MIRROR, () -> session.turn(Turn.MIRROR));
+        framing.put(Command.FLIP, () -> session.turn(Turn.FLIP));
+        framing.put(Command.LEVEL_LINE, () -> screen.toggleMode(BenchMode.LEVELLING));
+        framing.put(Command.AUTO_LEVEL, screen::autoLevel);
+    }
+
+    private void look() {
+        framing.put(Command.OVERLAY, () -> session.overlayProperty()
+                .set(settings()
+                        .cycleProperty()
+                        .get()
+                        .after(session.overlayProperty().get())));
+        framing.put(Command.OVERLAY_TURN, () -> session.overlayProperty()
+                .set(session.overlayProperty().get().turned()));
+        framing.put(Command.OVERLAY_SHOW, () -> settings()
+                .overlayShowProperty()
+                .set(settings().overlayShowProperty().get().next()));
+        framing.put(Command.ZOOM, screen.bench()::nextZoom);
+        framing.put(Command.ZOOM_FRAME, screen.bench()::zoomToFrame);
+        framing.put(Command.ZOOM_FIT, screen.bench()::zoomToFit);
+        framing.put(Command.BARE, screen::toggleBare);
+        everywhere.put(Command.SURROUND, screen::nextSurround);
+        everywhere.put(Command.KEYS, screen::toggleKeys);
+        everywhere.put(Command.LEAVE, this::leave);
+    }
+
+    private FrameEdits frameEdits() {
+        return session.frameEdits();
+    }
+
+    private Settings settings() {
+        return session.settings();
+    }
+
+    private boolean onWall() {
+        return session.viewProperty().get() == MainView.WALL;
+    }
+
+    private void show(MainView view) {
+        session.viewProperty().set(view);
+    }
+
+    /** Enter opens the photo from the Wall and accepts its frame in the Bench. */
+    private void accept() {
+        if (onWall()) {
+            show(MainView.BENCH);
+        } else {
+            session.checkAndNext();
+        }
+    }
+
+    /** On the Wall to another photo, on the Bench the frame by output pixels. */
+    private void arrow(int right, int down, int pixels) {
+        if (!onWall()) {
+            frameEdits().nudge(right * pixels, down * pixels);
+        } else if (right != 0) {
+            session.step(right);
+        } else {
+            screen.stepWallRow(down);
+        }
+    }
+
+    private void leave() {
+        if (!screen.closeTopmost()) {
+            session.selectionProperty().set(Set.of());
+            show(MainView.WALL);
+        }
+    }
+
+    /**
+     * Does what a key stands for; false if it stands for nothing here.
+     *
+     * @param inControl whether a control of a pane has the keyboard, which needs some keys itself
+     */
+    boolean pressed(KeyEvent event, boolean inControl) {
+        if (inControl && CONTROL_KEYS.contains(event.getCode())) {
+            return false;
+        }
+        Optional<KeyPress> press = KeyPress.of(event);
+        if (press.filter(KeyMap::choosesFormat).isPresent()) {
+            session.chooseFormat(event.getCode().ordinal() - KeyCode.DIGIT0.ordinal());
+            return true;
+        }
+        Optional<Command> command = keys.command(event);
+        command.filter(Command::isHeld).ifPresent(keys::hold);
+        return command.isPresent() && (command.get().isHeld() || done(command.get()));
+    }
+
+    private boolean done(Command command) {
+        boolean inFraming = session.viewProperty().get() != MainView.HANDOVER;
+        Runnable action = inFraming ? framing.getOrDefault(command, everywhere.get(command)) : everywhere.get(command);
+        if (action != null) {
+            action.run();
+        }
+        return action != null;
+    }
+}

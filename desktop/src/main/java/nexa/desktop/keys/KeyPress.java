@@ -1,0 +1,75 @@
+package nexa.desktop.keys;
+
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/** One key with Shift and Ctrl (on a Mac: Command) held or not. */
+public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
+    private static final Set<KeyCode> NO_KEYS = Set.of(
+            KeyCode.SHIFT,
+            KeyCode.CONTROL,
+            KeyCode.ALT,
+            KeyCode.ALT_GRAPH,
+            KeyCode.META,
+            KeyCode.COMMAND,
+            KeyCode.WINDOWS,
+            KeyCode.CAPS,
+            KeyCode.UNDEFINED);
+
+    static KeyPress of(KeyCode code) {
+        return new KeyPress(code, false, false);
+    }
+
+    static KeyPress shift(KeyCode code) {
+        return new KeyPress(code, true, false);
+    }
+
+    static KeyPress shortcut(KeyCode code) {
+        return new KeyPress(code, false, true);
+    }
+
+    /** Empty for a modifier alone, and with Alt, which belongs to menus and window managers. */
+    public static Optional<KeyPress> of(KeyEvent event) {
+        return NO_KEYS.contains(event.getCode()) || event.isAltDown()
+                ? Optional.empty()
+                : Optional.of(new KeyPress(event.getCode(), event.isShiftDown(), event.isShortcutDown()));
+    }
+
+    /** As it is written on the key sheet, such as {@code Ctrl Shift Z}. */
+    public String label() {
+        return (shortcut ? "Ctrl " : "") + (shift ? "Shift " : "") + name();
+    }
+
+    private String name() {
+        return switch (code) {
+            case COMMA -> ",";
+            case PERIOD -> ".";
+            case PLUS, ADD -> "+";
+            case EQUALS -> "=";
+            case ENTER -> "Enter";
+            case ESCAPE -> "Esc";
+            case BACK_SPACE -> "Backspace";
+            case SPACE -> "Space";
+            case PAGE_UP -> "Page up";
+            case PAGE_DOWN -> "Page down";
+            case LEFT -> "←";
+            case RIGHT -> "→";
+            case UP -> "↑";
+            case DOWN -> "↓";
+            default -> code.getName();
+        };
+    }
+
+    /** The text that {@link #parse} reads back. */
+    String text() {
+        return (shortcut ? "ctrl+" : "") + (shift ? "shift+" : "") + code.name();
+    }
+
+    /** @throws IllegalArgumentException if it is no key */
+    static KeyPress parse(String text) {
+        String key = text.substring(text.lastIndexOf('+') + 1);
+        return new KeyPress(KeyCode.valueOf(key), text.contains("shift+"), text.contains("ctrl+"));
+    }
+}

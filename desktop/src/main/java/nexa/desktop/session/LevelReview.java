@@ -1,0 +1,119 @@
+package nexa.desktop.session;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import nexa.core.brief.Framing;
+import nexa.core.level.Finding;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Photo;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.level.AutoLeveller;
+
+/**
+ * What the automatic level proposes for several photos, to be accepted or left one by one. Nothing is tilted until
+ * somebody accepts it.
+ */
+public final class LevelReview {
+    /** Where a proposal stands. */
+    public enum State {
+        SEARCHING,
+        PROPOSED,
+        REFUSED,
+        UNREADABLE,
+        ACCEPTED,
+        LEFT
+    }
+
+    /**
+     * One photo's.
+     *
+     * @param framing the photo's when it was looked at
+     * @param finding of no use while searching or if unreadable
+     */
+    public record Item(Photo photo, Framing framing, Optional<Finding> finding, State state) {
+        Item as(State other) {
+            return new Item(photo, framing, finding, other);
+        }
+
+        Item found(Finding found) {
+            return new Item(photo, framing, Optional.of(found), found.accepted() ? State.PROPOSED : State.REFUSED);
+        }
+    }
+
+    private final Session session;
+    private final Executor fx;
+    private final ObservableList<Item> items = FXCollections.observableArrayList();
+    private final ReadOnlyIntegerWrapper searched = new ReadOnlyIntegerWrapper();
+    private final AtomicBoolean cancelled = new AtomicBoolean();
+
+    /** Starts looking at once, one photo after the other, on the work executor. */
+    public LevelReview(Session session, List<Photo> photos, Executor work, Executor fx) {
+        this.session = session;
+        this.fx = fx;
+        photos.stream()
+                .filter(Photo::isReadable)
+                .map(photo -> new Item(photo, session.shoot().framing(photo), Optional.empty(), State.SEARCHING))
+                .forEach(items::add);
+        List<Item> todo = List.copyOf(items);
+        work.execute(() -> search(todo));
+    }
+
+    private void search(List<Item> todo) {
+        for (int i = 0; i < todo.size() && !cancelled.get(); i++) {
+            int index = i;
+            Item searching = todo.get(i);
+            Item done = searched(searching);
+            fx.execute(() -> {
+                items.set(index, done);
+                searched.set(searched.get() + 1);
+            });
+        }
+    }
+
+    private Item searched(Item item) {
+        try {
+            return item.found(AutoLeveller.find(
+                    session.shoot().fileOf(item.photo()),
+                    item.photo().facts().orElseThrow(),
+                    item.framing().pose().turn()));
+        } catch (UnreadablePhotoException unreadable) {
+            return item.as(State.UNREADABLE);
+        }
+    }
+
+    public ObservableList<Item> items() {
+        return items;
+    }
+
+    /** How many photos were looked at. */
+    public ReadOnlyIntegerProperty searchedProperty() {
+        return searched.getReadOnlyProperty();
+    }
+
+    /** Tilts the photo as proposed. */
+    public void accept(Item item) {
+        Framing before = session.shoot().framing(item.photo());
+        if (session.shoot().mayEdit() && item.state() == State.PROPOSED) {
+            Framing after = before.with(
+                    before.pose().withTilt(item.finding().orElseThrow().tilt()));
+            session.shoot().apply(Edit.framing("edit.level.auto", item.photo().id(), before, after));
+            items.set(items.indexOf(item), item.as(State.ACCEPTED));
+        }
+    }
+
+    /** Leaves the photo as it is. */
+    public void leave(Item item) {
+        items.set(items.indexOf(item), item.as(State.LEFT));
+    }
+
+    /** Stops looking; what was found stays. */
+    public void cancel() {
+        cancelled.set(true);
+    }
+}

@@ -1,0 +1,9 @@
+package nexa.desktop.session;
+
+/** How the mat looks. */
+public enum MatTone {
+    /** Whichever of the two sets itself off the photo. */
+    AUTO,
+    LIGHT,
+    DARK
+}

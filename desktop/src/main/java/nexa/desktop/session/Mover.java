@@ -1,0 +1,11 @@
+package nexa.desktop.session;
+
+/** What a drag inside the frame moves. */
+public enum Mover {
+    FRAME,
+    PHOTO;
+
+    public Mover other() {
+        return this == FRAME ? PHOTO : FRAME;
+    }
+}

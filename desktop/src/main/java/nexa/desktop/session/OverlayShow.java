@@ -1,0 +1,12 @@
+package nexa.desktop.session;
+
+/** When the overlay shows. */
+public enum OverlayShow {
+    ALWAYS,
+    ADJUSTING,
+    NEVER;
+
+    public OverlayShow next() {
+        return values()[(ordinal() + 1) % values().length];
+    }
+}

@@ -1,0 +1,147 @@
+package nexa.desktop.session;
+
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.exact.Reference;
+import nexa.core.exact.Unit;
+import nexa.core.overlay.OverlayOptions;
+import nexa.core.shape.Shape;
+import nexa.shoot.Preferences;
+
+/** What the user set for the Bench, for all shoots. Each value is kept as soon as it changes. */
+public final class Settings {
+    private static final int MOST_SHAPES = 60;
+    private static final double USUAL_PPI = 300;
+
+    private final Preferences preferences;
+    private final ObjectProperty<OverlayChoice> overlay;
+    private final ObjectProperty<OverlayCycle> cycle;
+    private final ObjectProperty<OverlayShow> overlayShow;
+    private final ObjectProperty<OverlayLook> overlayLook;
+    private final ObjectProperty<OverlayOptions> overlayOptions;
+    private final ObjectProperty<Mover> mover;
+    private final ObjectProperty<MatTone> matTone;
+    private final ObjectProperty<Double> matStrength;
+    private final ObjectProperty<Boolean> snapping;
+    private final ObjectProperty<List<String>> shapes;
+    private final ObjectProperty<Unit> unit;
+    private final ObjectProperty<Reference> reference;
+    private final ObjectProperty<Double> ppi;
+
+    public Settings(Preferences preferences) {
+        this.preferences = preferences;
+        overlay = kept("overlay", OverlayChoice.DEFAULT, OverlayChoice::parse, OverlayChoice::text);
+        cycle = kept("overlay cycle", OverlayCycle.DEFAULT, OverlayCycle::parse, OverlayCycle::text);
+        overlayShow = kept("overlay show", OverlayShow.ALWAYS, OverlayShow::valueOf, Enum::name);
+        overlayLook = kept("overlay look", OverlayLook.DEFAULT, OverlayLook::parse, OverlayLook::text);
+        overlayOptions =
+                kept("overlay options", OverlayOptions.DEFAULT, OverlayOptionsText::parse, OverlayOptionsText::of);
+        mover = kept("mover", Mover.FRAME, Mover::valueOf, Enum::name);
+        matTone = kept("mat tone", MatTone.AUTO, MatTone::valueOf, Enum::name);
+        matStrength = kept("mat strength", 0.7, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
+        snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
+        shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
+        unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
+        reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
+        ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
+    }
+
+    /** A text of another version, or one changed by hand, gives the default. */
+    private <T> ObjectProperty<T> kept(String name, T usual, Function<String, T> parse, Function<T, String> text) {
+        T first = preferences.get(name).map(value -> read(value, usual, parse)).orElse(usual);
+        ObjectProperty<T> property = new SimpleObjectProperty<>(first);
+        property.subscribe((before, now) -> preferences.put(name, text.apply(now)));
+        return property;
+    }
+
+    private static <T> T read(String value, T usual, Function<String, T> parse) {
+        try {
+            return parse.apply(value);
+        } catch (IllegalArgumentException unknown) {
+            return usual;
+        }
+    }
+
+    private static List<String> shapes(String lines) {
+        return lines.lines().filter(Settings::isShape).toList();
+    }
+
+    private static boolean isShape(String text) {
+        try {
+            Shape.parse(text);
+            return true;
+        } catch (IllegalArgumentException notOne) {
+            return false;
+        }
+    }
+
+    public ObjectProperty<OverlayChoice> overlayProperty() {
+        return overlay;
+    }
+
+    /** Which overlays the next-overlay key steps through. */
+    public ObjectProperty<OverlayCycle> cycleProperty() {
+        return cycle;
+    }
+
+    public ObjectProperty<OverlayShow> overlayShowProperty() {
+        return overlayShow;
+    }
+
+    public ObjectProperty<OverlayLook> overlayLookProperty() {
+        return overlayLook;
+    }
+
+    public ObjectProperty<OverlayOptions> overlayOptionsProperty() {
+        return overlayOptions;
+    }
+
+    /** What a drag inside the frame moves. */
+    public ObjectProperty<Mover> moverProperty() {
+        return mover;
+    }
+
+    public ObjectProperty<MatTone> matToneProperty() {
+        return matTone;
+    }
+
+    /** 0 = clear, 1 = opaque. */
+    public ObjectProperty<Double> matStrengthProperty() {
+        return matStrength;
+    }
+
+    public ObjectProperty<Boolean> snappingProperty() {
+        return snapping;
+    }
+
+    /** Shapes somebody typed, as typed, newest first. */
+    public ObjectProperty<List<String>> shapesProperty() {
+        return shapes;
+    }
+
+    /** Remembers a typed shape in front of the others. */
+    public void rememberShape(String typed) {
+        String text = typed.strip();
+        List<String> longer = Stream.concat(
+                        Stream.of(text), shapes.get().stream().filter(other -> !other.equals(text)))
+                .limit(MOST_SHAPES)
+                .toList();
+        shapes.set(longer);
+    }
+
+    public ObjectProperty<Unit> unitProperty() {
+        return unit;
+    }
+
+    public ObjectProperty<Reference> referenceProperty() {
+        return reference;
+    }
+
+    /** Pixels per inch that print sizes are counted at. */
+    public ObjectProperty<Double> ppiProperty() {
+        return ppi;
+    }
+}

@@ -1,0 +1,59 @@
+package nexa.desktop.view;
+
+import java.util.Locale;
+import javafx.scene.paint.Color;
+import nexa.core.level.Finding;
+import nexa.desktop.paint.Ink;
+import nexa.desktop.paint.Mat;
+import nexa.desktop.session.OverlayLook;
+import nexa.desktop.session.Settings;
+import nexa.desktop.words.Words;
+
+/** From what the user set to colours and words. */
+final class Looks {
+    private static final double CM_PER_INCH = 2.54;
+
+    private Looks() {}
+
+    /** The mat's colour on a photo of the given mean brightness. */
+    static Color mat(Settings settings, double brightness) {
+        Mat mat =
+                switch (settings.matToneProperty().get()) {
+                    case AUTO -> Mat.forBrightness(brightness);
+                    case LIGHT -> Mat.LIGHT;
+                    case DARK -> Mat.DARK;
+                };
+        return mat.colour(settings.matStrengthProperty().get());
+    }
+
+    /** What overlay lines are drawn with on a photo of the given mean brightness. */
+    static Ink ink(Settings settings, double brightness) {
+        OverlayLook look = settings.overlayLookProperty().get();
+        return Ink.of(colour(look.ink(), brightness), look.strength(), look.thickness());
+    }
+
+    static Color colour(OverlayLook.Ink ink, double brightness) {
+        return switch (ink) {
+            case AUTO -> Mat.isBright(brightness) ? Color.gray(0.08) : Color.WHITE;
+            case WHITE -> Color.WHITE;
+            case BLACK -> Color.gray(0.05);
+            case YELLOW -> Color.web("#f2c83a");
+            case RED -> Color.web("#d8402f");
+            case BLUE -> Color.web("#3b82c4");
+        };
+    }
+
+    static String centimetres(int pixels, double ppi) {
+        return String.format(Locale.ROOT, "%.1f", pixels / ppi * CM_PER_INCH);
+    }
+
+    /** What an automatic level came to. */
+    static String words(Finding finding) {
+        long percent = Math.round(finding.confidence() * 100);
+        String tilt = BenchDrawing.degrees(finding.tilt().degrees());
+        return finding.refusal()
+                .map(refusal -> Words.of("bench.auto.refused", Words.of(refusal), percent))
+                .orElseGet(() -> Words.of(
+                        "bench.auto.found", tilt, percent, finding.lines().size()));
+    }
+}

@@ -1,0 +1,42 @@
+package nexa.desktop.view;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayOptions;
+import nexa.core.overlay.Stroke;
+import nexa.desktop.session.OverlayChoice;
+
+/** Keeps the last overlay's strokes: while a frame is moved they are asked for at every drawing and stay the same. */
+final class StrokeMemo {
+    /** Frames that differ by less in shape, as by rounding, get the same strokes. */
+    private static final double SAME_ASPECT = 1e-9;
+
+    private Optional<Overlay> overlay = Optional.empty();
+    private OverlayOptions options = OverlayOptions.DEFAULT;
+    private double aspect = Double.NaN;
+    private List<List<Stroke>> orientations = List.of(List.of());
+
+    List<Stroke> strokes(OverlayChoice choice, double frameAspect, OverlayOptions asked) {
+        refresh(choice, frameAspect, asked);
+        return orientations.get(Math.floorMod(choice.orientation(), orientations.size()));
+    }
+
+    /** How many ways the overlay can lie. */
+    int count(OverlayChoice choice, double frameAspect, OverlayOptions asked) {
+        refresh(choice, frameAspect, asked);
+        return orientations.size();
+    }
+
+    private void refresh(OverlayChoice choice, double frameAspect, OverlayOptions asked) {
+        boolean same = choice.overlay().equals(overlay)
+                && Math.abs(frameAspect - aspect) <= SAME_ASPECT * frameAspect
+                && asked.equals(options);
+        if (!same) {
+            overlay = choice.overlay();
+            options = asked;
+            aspect = frameAspect;
+            orientations = overlay.map(o -> o.orientations(frameAspect, asked)).orElse(List.of(List.of()));
+        }
+    }
+}
