@@ -15,6 +15,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.StackPane;
@@ -73,6 +74,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         root.getChildren().add(firstStart);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, keys::release);
+        scene.addEventFilter(KeyEvent.ANY, keys::follow);
         stage.focusedProperty().subscribe(focused -> keys.releaseAll());
         scene.setOnDragOver(this::draggedOver);
         scene.setOnDragDropped(this::dropped);
@@ -205,7 +207,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     /** Keys that spell words are the shoot's, unless somebody types into a field. */
     private void pressed(KeyEvent event) {
-        boolean typing = scene().getFocusOwner() instanceof TextInputControl;
+        boolean typing = scene().getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
         if (!typing && screen.filter(shown -> shown.pressed(event)).isPresent()) {
             event.consume();
         }

@@ -72,7 +72,7 @@ final class ShootScreen extends StackPane {
         panes = new Panes(session, loader, fx);
         header = new HeaderView(session, keys, actions, this::toggleSteps);
         rail = new RailView(session, loader, fx);
-        wall = new WallView(session, loader, fx);
+        wall = new WallView(session, keys, loader, fx);
         bench = new BenchView(session, levelling, keys, loader, fx, tiltAdjusting);
         desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, new HandoverModel(session.shoot(), work, fx));

@@ -119,7 +119,9 @@ final class Tour {
             session().frameEdits().keep("close");
         });
         press("bench-alternates", KeyCode.Y);
+        onFx(() -> fire(KeyCode.ESCAPE, false)); // the name's field has the keyboard
         press("bench-numbers", KeyCode.D, true);
+        onFx(() -> fire(KeyCode.ESCAPE, false));
         press("bench-steps", KeyCode.U, true);
         onFx(() -> {
             session().frameEdits().use(session().frameEdits().alternates().getFirst());

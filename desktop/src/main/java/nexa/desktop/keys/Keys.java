@@ -10,12 +10,22 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.input.KeyEvent;
 import nexa.shoot.Preferences;
 
-/** This user's keys, and the commands whose keys are held right now. */
+/**
+ * This user's keys, and what is held right now: commands, and the modifiers that change what the mouse does. Modifiers
+ * are followed by their own key events, so that a gesture can follow them while the mouse rests.
+ */
 public final class Keys {
     private static final String SETTING = "keys";
 
     private final ObjectProperty<KeyMap> map;
     private final ReadOnlyObjectWrapper<Set<Command>> held = new ReadOnlyObjectWrapper<>(Set.of());
+
+    /** The modifiers that are down. */
+    public record Modifiers(boolean shift, boolean shortcut, boolean alt) {
+        static final Modifiers NONE = new Modifiers(false, false, false);
+    }
+
+    private final ReadOnlyObjectWrapper<Modifiers> modifiers = new ReadOnlyObjectWrapper<>(Modifiers.NONE);
 
     public Keys(Preferences preferences) {
         map = new SimpleObjectProperty<>(
@@ -43,6 +53,26 @@ public final class Keys {
         return held.get().contains(command);
     }
 
+    public ReadOnlyObjectProperty<Modifiers> modifiersProperty() {
+        return modifiers.getReadOnlyProperty();
+    }
+
+    public Modifiers modifiers() {
+        return modifiers.get();
+    }
+
+    /** Follows the modifiers through any key event. */
+    public void follow(KeyEvent event) {
+        boolean down = event.getEventType() == KeyEvent.KEY_PRESSED;
+        Modifiers now = modifiers.get();
+        switch (event.getCode()) {
+            case SHIFT -> modifiers.set(new Modifiers(down, now.shortcut(), now.alt()));
+            case CONTROL, COMMAND, META -> modifiers.set(new Modifiers(now.shift(), down, now.alt()));
+            case ALT -> modifiers.set(new Modifiers(now.shift(), now.shortcut(), down));
+            default -> {}
+        }
+    }
+
     public void hold(Command command) {
         EnumSet<Command> more = EnumSet.of(command);
         more.addAll(held.get());
@@ -59,6 +89,7 @@ public final class Keys {
 
     /** Lets go of all, as when the window loses the keyboard. */
     public void releaseAll() {
+        modifiers.set(Modifiers.NONE);
         held.set(Set.of());
     }
 }

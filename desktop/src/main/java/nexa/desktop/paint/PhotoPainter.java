@@ -22,6 +22,9 @@ public final class PhotoPainter {
     private static final Color LINE = Color.gray(1, 0.95);
     private static final double CHECK = 8;
 
+    /** How far the mat goes beyond the photo, so that no pixel of a tilted edge shines through. */
+    private static final double COVER = 0.8;
+
     private final GraphicsContext canvas;
     private final LevelView view;
     private final Crisp crisp;
@@ -54,7 +57,11 @@ public final class PhotoPainter {
 
     /** The veil over the photo outside the frame. */
     public void mat(Outline outline, Frame frame, Color colour) {
-        List<Point> corners = outline.corners().stream().map(view::toScreen).toList();
+        Outline covering = new Outline(
+                outline.halfWidth() + COVER / view.scale(),
+                outline.halfHeight() + COVER / view.scale(),
+                outline.tilt());
+        List<Point> corners = covering.corners().stream().map(view::toScreen).toList();
         ScreenBox hole = view.toScreen(frame);
         canvas.save();
         canvas.setFill(colour);

@@ -24,6 +24,8 @@ public final class LevelReview {
     public enum State {
         SEARCHING,
         PROPOSED,
+        /** The lines say that it is level as it is. */
+        LEVEL,
         REFUSED,
         UNREADABLE,
         ACCEPTED,
@@ -42,9 +44,20 @@ public final class LevelReview {
         }
 
         Item found(Finding found) {
-            return new Item(photo, framing, Optional.of(found), found.accepted() ? State.PROPOSED : State.REFUSED);
+            return new Item(photo, framing, Optional.of(found), state(found));
+        }
+
+        private State state(Finding found) {
+            double change = found.tilt().degrees() - framing.pose().tilt().degrees();
+            if (!found.accepted()) {
+                return State.REFUSED;
+            }
+            return Math.abs(change) < NO_CHANGE ? State.LEVEL : State.PROPOSED;
         }
     }
+
+    /** A twentieth of a degree moves the end of a horizon by a pixel or two. */
+    private static final double NO_CHANGE = 0.05;
 
     private final Session session;
     private final Executor fx;

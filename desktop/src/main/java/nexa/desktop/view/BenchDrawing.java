@@ -354,6 +354,8 @@ final class BenchDrawing {
     }
 
     static String degrees(double value) {
-        return String.format(Locale.ROOT, "%+.2f", value).replace('-', '−');
+        double hundredths = Math.round(value * 100) / 100.0 + 0.0; // no −0.00
+        return String.format(Locale.ROOT, hundredths == 0 ? "%.2f" : "%+.2f", hundredths)
+                .replace('-', '−');
     }
 }

@@ -106,7 +106,9 @@ final class BenchPointer {
         }
         hold();
         outline = outlineAt(pressed);
-        gesture = begin(bench.toLevel(event.getX(), event.getY()).orElseThrow(), event.isShiftDown());
+        gesture = begin(
+                bench.toLevel(event.getX(), event.getY()).orElseThrow(),
+                keys.modifiers().shift());
         bench.tiltingProperty()
                 .set(gesture.filter(BenchGesture.TurnPhoto.class::isInstance).isPresent());
         showCursor();
@@ -160,9 +162,16 @@ final class BenchPointer {
             outline = Optional.empty();
         }
         if (outline.isEmpty()) {
-            goOn(pressedView.get().toLevel(at.x(), at.y()), held(event));
+            goOn();
         }
         bench.redraw();
+    }
+
+    /** The gesture for where the pointer is and what is held; also when only the latter changed. */
+    void goOn() {
+        pressedView
+                .filter(view -> !panning && outline.isEmpty())
+                .ifPresent(view -> goOn(view.toLevel(at.x(), at.y()), held()));
     }
 
     private void goOn(Point pointer, BenchGesture.Held held) {
@@ -184,9 +193,10 @@ final class BenchPointer {
         shownView = session.frame().map(frame -> from.showing(frame.centre(), fixed.x(), fixed.y()));
     }
 
-    private BenchGesture.Held held(MouseEvent event) {
-        boolean snapping = session.settings().snappingProperty().get() != event.isAltDown();
-        return new BenchGesture.Held(event.isShiftDown(), event.isShortcutDown(), snapping);
+    private BenchGesture.Held held() {
+        Keys.Modifiers down = keys.modifiers();
+        boolean snapping = session.settings().snappingProperty().get() != down.alt();
+        return new BenchGesture.Held(down.shift(), down.shortcut(), snapping);
     }
 
     private void released() {

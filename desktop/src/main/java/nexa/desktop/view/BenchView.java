@@ -76,6 +76,7 @@ public final class BenchView extends DrawnPane {
                 levelling.linesProperty().subscribe(lines -> redraw()),
                 levelling.verdictProperty().subscribe(verdict -> redraw()),
                 keys.heldProperty().subscribe(held -> redraw()),
+                keys.modifiersProperty().subscribe(down -> pointer.goOn()),
                 tilting.subscribe(now -> redraw()),
                 bare.subscribe(now -> redraw()),
                 zoom.subscribe(now -> redraw()),

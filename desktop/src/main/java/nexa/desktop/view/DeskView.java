@@ -278,7 +278,8 @@ public final class DeskView extends HBox {
         }
         shape.setText(session.format().map(this::shapeWords).orElse(""));
         boolean free = session.frameEdits().isFree();
-        lock.setGraphic(new FontIcon(free ? MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE : MaterialDesignL.LOCK_OUTLINE));
+        ((FontIcon) lock.getGraphic())
+                .setIconCode(free ? MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE : MaterialDesignL.LOCK_OUTLINE);
         Optional<PixelSize> size =
                 session.frame().flatMap(frame -> session.asShot().map(asShot -> OutputSize.natural(frame, asShot)));
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))

@@ -64,7 +64,7 @@ public final class KeySheet extends StackPane {
     }
 
     private VBox column(Command.Group group) {
-        Label title = new Label(Words.of("keys.group", group));
+        Label title = new Label(Words.of("group", group));
         title.getStyleClass().add("format-name");
         GridPane grid = new GridPane(12, 3);
         ColumnConstraints right = new ColumnConstraints();

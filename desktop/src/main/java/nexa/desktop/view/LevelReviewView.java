@@ -14,6 +14,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.PhotoSpace;
@@ -34,7 +35,7 @@ import nexa.shoot.Photo;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
 public final class LevelReviewView extends BorderPane {
-    private static final double PICTURE = 150;
+    private static final double PICTURE = 190;
 
     private final Session session;
     private final LevelReview review;
@@ -94,7 +95,7 @@ public final class LevelReviewView extends BorderPane {
                 all,
                 count(State.PROPOSED),
                 count(State.REFUSED) + count(State.UNREADABLE),
-                count(State.ACCEPTED)));
+                count(State.ACCEPTED) + count(State.LEVEL)));
     }
 
     private long count(State state) {
@@ -108,14 +109,22 @@ public final class LevelReviewView extends BorderPane {
         words.setWrapText(true);
         VBox text = new VBox(4, name, words);
         text.setAlignment(Pos.CENTER_LEFT);
-        text.setPrefWidth(330);
+        text.setPrefWidth(300);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox row = new HBox(18, picture(item, false), picture(item, true), text, space, actions(item));
+        HBox row = new HBox(18, slot(picture(item, false)), slot(picture(item, true)), text, space, actions(item));
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("review-row");
         row.setOpacity(item.state() == State.LEFT ? 0.5 : 1);
         return row;
+    }
+
+    /** As wide for every photo, so that pictures and words stand in columns. */
+    private static StackPane slot(Region picture) {
+        StackPane slot = new StackPane(picture);
+        slot.setMinWidth(PICTURE);
+        slot.setMaxWidth(PICTURE);
+        return slot;
     }
 
     private static String words(Item item) {
@@ -133,6 +142,7 @@ public final class LevelReviewView extends BorderPane {
                 Words.of(
                         "review.accepted",
                         BenchDrawing.degrees(item.finding().orElseThrow().tilt().degrees()));
+            case LEVEL -> Words.of("review.level", percent(item));
             case LEFT -> Words.of("review.left");
         };
     }
@@ -164,6 +174,7 @@ public final class LevelReviewView extends BorderPane {
                 LevelReviewView.this.draw(canvas, width, height, item, levelled);
             }
         };
+        pane.getStyleClass().add("review-picture");
         double aspect = session.shoot()
                 .space(item.photo())
                 .map(space -> space.upright().aspect())
@@ -173,11 +184,13 @@ public final class LevelReviewView extends BorderPane {
         pane.setMinSize(width, height);
         pane.setMaxSize(width, height);
         pane.setPrefSize(width, height);
-        pane.setVisible(!levelled || item.state() == State.PROPOSED || item.state() == State.ACCEPTED);
         return pane;
     }
 
     private void draw(GraphicsContext canvas, double width, double height, Item item, boolean levelled) {
+        if (levelled && !isLevel(item)) {
+            return;
+        }
         Tilt tilt = levelled ? item.finding().orElseThrow().tilt() : Tilt.NONE;
         PhotoSpace space = new PhotoSpace(
                 item.photo().facts().orElseThrow().asShot(),
@@ -197,6 +210,10 @@ public final class LevelReviewView extends BorderPane {
                 canvas.strokeLine(0, y, width, y);
             }
         }
+    }
+
+    private static boolean isLevel(Item item) {
+        return item.state() == State.PROPOSED || item.state() == State.ACCEPTED;
     }
 
     private static void line(GraphicsContext canvas, LevelView view, PhotoSpace space, LevelLine line) {
@@ -222,11 +239,7 @@ public final class LevelReviewView extends BorderPane {
         for (int i = 0; i < review.items().size(); i++) {
             if (review.items().get(i).photo().equals(photo)) {
                 HBox row = (HBox) rows.getChildren().get(i);
-                row.getChildren().forEach(node -> {
-                    if (node instanceof DrawnPane pane) {
-                        pane.redraw();
-                    }
-                });
+                row.lookupAll(".review-picture").forEach(node -> ((DrawnPane) node).redraw());
             }
         }
     }

@@ -35,6 +35,7 @@ import nexa.desktop.words.Words;
 final class OverlayPane implements PaneLayer.Content {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
     private static final int COLUMNS = 6;
+    private static final double CELL = 106;
 
     private final Session session;
     private final Settings settings;
@@ -68,7 +69,7 @@ final class OverlayPane implements PaneLayer.Content {
     }
 
     private GridPane all() {
-        GridPane grid = new GridPane(8, 8);
+        GridPane grid = new GridPane(2, 8);
         for (Overlay overlay : Overlay.values()) {
             grid.add(cell(overlay), overlay.ordinal() % COLUMNS, overlay.ordinal() / COLUMNS);
         }
@@ -91,6 +92,7 @@ final class OverlayPane implements PaneLayer.Content {
         inCycle.put(overlay, cycle);
         VBox cell = new VBox(3, button, cycle);
         cell.setAlignment(Pos.TOP_CENTER);
+        cell.setPrefWidth(CELL);
         return cell;
     }
 

@@ -2,7 +2,9 @@ package nexa.desktop.view;
 
 import java.util.Optional;
 import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
+import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -22,6 +24,8 @@ public final class PaneLayer extends Pane {
     private Optional<Content> shown = Optional.empty();
     private Optional<Region> frame = Optional.empty();
     private Optional<Node> anchor = Optional.empty();
+    private Point2D grabbed = Point2D.ZERO;
+    private Point2D moved = Point2D.ZERO;
 
     /** What such a pane holds. */
     public interface Content {
@@ -72,7 +76,21 @@ public final class PaneLayer extends Pane {
         VBox framed = new VBox(10, head, content.node());
         framed.getStyleClass().add("small-pane");
         framed.setOnMousePressed(event -> event.consume());
+        movedBy(head);
         return framed;
+    }
+
+    /** Dragged by its title, a pane goes where it is not in the way, and stays there until it is closed. */
+    private void movedBy(Region head) {
+        head.setCursor(Cursor.MOVE);
+        head.setOnMousePressed(event -> {
+            grabbed = new Point2D(event.getSceneX(), event.getSceneY()).subtract(moved);
+            event.consume();
+        });
+        head.setOnMouseDragged(event -> {
+            moved = new Point2D(event.getSceneX(), event.getSceneY()).subtract(grabbed);
+            requestLayout();
+        });
     }
 
     /** False if none was open. */
@@ -81,6 +99,7 @@ public final class PaneLayer extends Pane {
         shown.ifPresent(Content::dispose);
         shown = Optional.empty();
         frame = Optional.empty();
+        moved = Point2D.ZERO;
         getChildren().clear();
         if (open && getParent() != null) {
             getParent().requestFocus();
@@ -98,8 +117,9 @@ public final class PaneLayer extends Pane {
         double wide = region.prefWidth(-1);
         double high = Math.min(region.prefHeight(wide), getHeight() - 2 * GAP);
         Bounds at = sceneToLocal(node.localToScene(node.getBoundsInLocal()));
-        double x = at.getCenterX() - wide / 2;
-        double y = at.getCenterY() > getHeight() / 2 ? at.getMinY() - GAP - high : at.getMaxY() + GAP;
+        double x = at.getCenterX() - wide / 2 + moved.getX();
+        boolean above = at.getCenterY() > getHeight() / 2;
+        double y = (above ? at.getMinY() - GAP - high : at.getMaxY() + GAP) + moved.getY();
         region.resizeRelocate(
                 Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - wide - GAP))),
                 Math.round(Math.clamp(y, GAP, Math.max(GAP, getHeight() - high - GAP))),

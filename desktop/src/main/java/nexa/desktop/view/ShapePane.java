@@ -94,9 +94,9 @@ final class ShapePane implements PaneLayer.Content {
         List<String> offered = new ArrayList<>(List.of("free", "as photo"));
         offered.addAll(FrameEdits.COMMON);
         offered.stream()
-                .map(Shape::parse)
-                .filter(shape -> format.filter(f -> f.shape().equals(shape)).isEmpty())
-                .forEach(shape -> common.getChildren().add(chip(shape.text(), shape)));
+                .filter(text ->
+                        format.filter(f -> f.shape().equals(Shape.parse(text))).isEmpty())
+                .forEach(text -> common.getChildren().add(chip(text, Shape.parse(text))));
         List<String> remembered = session.settings().shapesProperty().get();
         typed.getChildren()
                 .setAll(remembered.stream()

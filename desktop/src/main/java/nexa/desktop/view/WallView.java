@@ -22,6 +22,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
 import nexa.core.geometry.PhotoSpace;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -35,6 +36,7 @@ public final class WallView extends Region {
     private static final double USUAL = 176;
 
     private final Session session;
+    private final Keys keys;
     private final PhotoLoader loader;
     private final Executor fx;
     private final Pane tiles = new Pane();
@@ -45,8 +47,9 @@ public final class WallView extends Region {
     private final Subscription subscriptions;
     private WallLayout layout = new WallLayout(List.of(), 0);
 
-    public WallView(Session session, PhotoLoader loader, Executor fx) {
+    public WallView(Session session, Keys keys, PhotoLoader loader, Executor fx) {
         this.session = session;
+        this.keys = keys;
         this.loader = loader;
         this.fx = fx;
         getStyleClass().add("wall");
@@ -114,7 +117,7 @@ public final class WallView extends Region {
 
     private void pressed(MouseEvent event) {
         tileAt(event).ifPresent(tile -> {
-            select(tile.photo(), event);
+            select(tile.photo());
             session.choose(tile.photo());
             if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
                 session.viewProperty().set(MainView.BENCH);
@@ -123,14 +126,14 @@ public final class WallView extends Region {
     }
 
     /** Ctrl adds or takes away one photo, Shift takes all from the current one, a plain press ends the selection. */
-    private void select(Photo photo, MouseEvent event) {
+    private void select(Photo photo) {
         Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
-        if (event.isShortcutDown()) {
+        if (keys.modifiers().shortcut()) {
             session.photo().filter(current -> selected.isEmpty()).ifPresent(selected::add);
             if (!selected.remove(photo)) {
                 selected.add(photo);
             }
-        } else if (event.isShiftDown()) {
+        } else if (keys.modifiers().shift()) {
             selected.addAll(between(session.photo().orElse(photo), photo));
         } else {
             selected.clear();

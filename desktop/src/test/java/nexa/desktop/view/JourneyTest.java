@@ -12,17 +12,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
-import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.paint.Color;
-import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
@@ -30,100 +26,17 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
 import nexa.core.overlay.Overlay;
-import nexa.desktop.MainWindow;
 import nexa.desktop.session.MainView;
-import nexa.desktop.session.Session;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
-import nexa.shoot.Locations;
 import nexa.shoot.Photo;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
-import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A photographer's way through the real window, with mouse and keys, on photos of the demo shoot. */
-@ExtendWith(ApplicationExtension.class)
-class JourneyTest {
-    private static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
-
-    @TempDir
-    static Path base;
-
-    private MainWindow window;
-    private Path folder;
-
-    @Start
-    void start(Stage stage) throws IOException {
-        Path own = Files.createTempDirectory(base, "journey");
-        folder = Files.createDirectory(own.resolve("Fennick Kiln"));
-        for (String name : new String[] {"kiln_0201.jpg", "kiln_0206.jpg", "kiln_0230.jpg"}) {
-            Files.copy(DEMO.resolve(name), folder.resolve(name));
-        }
-        window = new MainWindow(stage, new Locations(own.resolve("data"), own.resolve("cache")), 1280, 800);
-        window.show();
-    }
-
-    @BeforeEach
-    void open() throws Exception {
-        WaitForAsyncUtils.asyncFx(() -> window.open(folder)).get();
-        until(() -> window.session().isPresent());
-    }
-
-    private Session session() {
-        return window.session().orElseThrow();
-    }
-
-    private static void until(Callable<Boolean> condition) throws Exception {
-        WaitForAsyncUtils.waitFor(
-                20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
-    }
-
-    private static BenchView bench(FxRobot robot) {
-        return robot.lookup(".bench").queryAs(BenchView.class);
-    }
-
-    private static Point2D onScreen(BenchView bench, Point level) {
-        Point local = bench.toScreen(level).orElseThrow();
-        return bench.localToScreen(local.x(), local.y());
-    }
-
-    private static void drag(FxRobot robot, Point2D from, Point2D to) {
-        robot.moveTo(from).press(MouseButton.PRIMARY);
-        robot.moveTo(from.interpolate(to, 0.5)).moveTo(to).release(MouseButton.PRIMARY);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private static void press(FxRobot robot, KeyCode... keys) {
-        robot.push(keys);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void addFormat(FxRobot robot, String shape) throws Exception {
-        until(() -> robot.lookup("#add-shape").tryQuery().isPresent()
-                || robot.lookup("#add-format").tryQuery().isPresent());
-        if (robot.lookup("#add-shape").tryQuery().isEmpty()) {
-            robot.clickOn("#add-format");
-        }
-        robot.clickOn("#add-shape").write(shape).push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void openInBench(FxRobot robot, String name) throws Exception {
-        PhotoTile tile = robot.lookup(".photo-tile")
-                .match((PhotoTile t) -> t.photo().file().equals(name))
-                .queryAs(PhotoTile.class);
-        robot.doubleClickOn(tile);
-        until(() -> session().viewProperty().get() == MainView.BENCH
-                && session().photo().orElseThrow().file().equals(name));
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
+class JourneyTest extends WindowTest {
     @Test
     void wholeStory(FxRobot robot) throws Exception {
         Map<String, String> before = hashes();
@@ -180,13 +93,6 @@ class JourneyTest {
         assertEquals(before, hashes());
     }
 
-    private void reopen() throws Exception {
-        Session closed = session();
-        WaitForAsyncUtils.asyncFx(() -> window.open(folder)).get();
-        until(() -> window.session().filter(s -> s != closed).isPresent());
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
     private Point[] trueLevel(String name) throws IOException {
         String[] cells = Files.readAllLines(DEMO.resolve("../truth.csv")).stream()
                 .filter(line -> line.startsWith(name))
@@ -231,9 +137,8 @@ class JourneyTest {
         openInBench(robot, "kiln_0201.jpg");
         BenchView bench = bench(robot);
         Frame frame = session().frame().orElseThrow();
-        until(() -> brightness(bench, frame.at(0.3, 0.25)) > 0.3);
-        WritableImage picture =
-                WaitForAsyncUtils.asyncFx(() -> bench.snapshot(null, null)).get();
+        untilDrawn(bench, frame.at(0.3, 0.25));
+        WritableImage picture = picture(bench);
         Point left = bench.toScreen(frame.at(0, 0.2)).orElseThrow();
         int row = (int) left.y();
         int edge = (int) Math.round(left.x()) - 1;
@@ -244,13 +149,6 @@ class JourneyTest {
         assertTrue(
                 inside.getBrightness() > outside.getBrightness() + 0.2,
                 inside + " inside, " + outside + " under the mat");
-    }
-
-    private static double brightness(BenchView bench, Point level) {
-        Point at = bench.toScreen(level).orElseThrow();
-        WritableImage image = bench.snapshot(null, null);
-        Color colour = image.getPixelReader().getColor((int) at.x(), (int) at.y());
-        return Math.abs(colour.getRed() - colour.getBlue()) > 0.01 ? colour.getBrightness() : 0;
     }
 
     @Test

@@ -48,7 +48,7 @@ class WordsTest {
         }
         for (Command command : Command.values()) {
             assertTrue(Words.of(command).length() > 3);
-            assertTrue(Words.of("keys.group", command.group()).length() > 3);
+            assertTrue(Words.of("group", command.group()).length() > 3);
         }
         for (Refusal refusal : Refusal.values()) {
             assertTrue(Words.of(refusal).length() > 3);
