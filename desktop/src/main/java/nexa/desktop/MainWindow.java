@@ -56,6 +56,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final Keys keys;
     private final FirstStartView firstStart = new FirstStartView(this::openAnother, this::openDemo);
     private Surround surround;
+    private boolean used;
     private Optional<ShootScreen> screen = Optional.empty();
     private Optional<Session> session = Optional.empty();
 
@@ -73,6 +74,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         root.getStyleClass().addAll("nexa", surround.styleClass());
         root.getChildren().add(firstStart);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+        scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, keys::release);
         scene.addEventFilter(KeyEvent.ANY, keys::follow);
         stage.focusedProperty().subscribe(focused -> keys.releaseAll());
@@ -208,7 +210,15 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /** Keys that spell words are the shoot's, unless somebody types into a field. */
     private void pressed(KeyEvent event) {
         boolean typing = scene().getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
-        if (!typing && screen.filter(shown -> shown.pressed(event)).isPresent()) {
+        used = !typing && screen.filter(shown -> shown.pressed(event)).isPresent();
+        if (used) {
+            event.consume();
+        }
+    }
+
+    /** The letter of a key that was used must not be typed into a field that the key opened. */
+    private void typed(KeyEvent event) {
+        if (used) {
             event.consume();
         }
     }

@@ -61,18 +61,40 @@ public final class PhotoPainter {
                 outline.halfWidth() + COVER / view.scale(),
                 outline.halfHeight() + COVER / view.scale(),
                 outline.tilt());
-        List<Point> corners = covering.corners().stream().map(view::toScreen).toList();
         ScreenBox hole = view.toScreen(frame);
         canvas.save();
-        canvas.setFill(colour);
-        canvas.setFillRule(FillRule.EVEN_ODD);
         canvas.beginPath();
+        path(covering);
+        if (outline.contains(frame, Outline.PARALLEL)) {
+            canvas.rect(hole.x(), hole.y(), hole.width(), hole.height());
+            canvas.setFillRule(FillRule.EVEN_ODD);
+            canvas.setFill(colour);
+            canvas.fill();
+        } else {
+            canvas.clip(); // beyond the photo there is nothing to veil
+            canvas.setFill(colour);
+            around(hole);
+        }
+        canvas.restore();
+    }
+
+    private void path(Outline outline) {
+        List<Point> corners = outline.corners().stream().map(view::toScreen).toList();
         canvas.moveTo(corners.getFirst().x(), corners.getFirst().y());
         corners.stream().skip(1).forEach(p -> canvas.lineTo(p.x(), p.y()));
         canvas.closePath();
-        canvas.rect(hole.x(), hole.y(), hole.width(), hole.height());
-        canvas.fill();
-        canvas.restore();
+    }
+
+    /** All of the canvas but a box. */
+    private void around(ScreenBox box) {
+        double width = canvas.getCanvas().getWidth();
+        double height = canvas.getCanvas().getHeight();
+        double right = box.x() + box.width();
+        double bottom = box.y() + box.height();
+        canvas.fillRect(0, 0, width, box.y());
+        canvas.fillRect(0, bottom, width, height - bottom);
+        canvas.fillRect(0, box.y(), box.x(), box.height());
+        canvas.fillRect(right, box.y(), width - right, box.height());
     }
 
     /** The frame's edge: a light line with a dark one outside, seen on any photo. */

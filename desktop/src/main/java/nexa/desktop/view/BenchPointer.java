@@ -224,7 +224,7 @@ final class BenchPointer {
 
     private void scrolled(ScrollEvent event) {
         if (gesture.isEmpty() && event.getDeltaY() != 0) {
-            bench.zoomBy(event.getDeltaY() > 0 ? WHEEL_ZOOM : 1 / WHEEL_ZOOM, event.getX(), event.getY());
+            bench.zoomBy(event.getDeltaY() > 0 ? WHEEL_ZOOM : 1 / WHEEL_ZOOM, place());
         }
         event.consume();
     }

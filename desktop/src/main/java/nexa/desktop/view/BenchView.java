@@ -112,6 +112,10 @@ public final class BenchView extends DrawnPane {
         return bare;
     }
 
+    Levelling levelling() {
+        return levelling;
+    }
+
     BooleanProperty tiltingProperty() {
         return tilting;
     }
@@ -235,9 +239,9 @@ public final class BenchView extends DrawnPane {
         zoom.set(BenchZoom.FIT);
     }
 
-    void zoomBy(double factor, double x, double y) {
+    void zoomBy(double factor, Point at) {
         session.space().ifPresent(space -> view().ifPresent(
-                        now -> zoom.set(BenchZoom.by(factor, now, x, y, lane(), space.upright(), pixelScale()))));
+                        now -> zoom.set(BenchZoom.by(factor, now, at, lane(), space.upright(), pixelScale()))));
     }
 
     /** Keeps looking as a view does, where one looks closer. */

@@ -51,14 +51,13 @@ sealed interface BenchZoom {
      * Closer or farther by a factor with the point under the pointer staying there; the whole photo again when it gets
      * no larger than that.
      */
-    static BenchZoom by(
-            double factor, LevelView now, double x, double y, BenchLane lane, PixelSize upright, double pixelScale) {
+    static BenchZoom by(double factor, LevelView now, Point at, BenchLane lane, PixelSize upright, double pixelScale) {
         double most = MOST * upright.longEdge() / pixelScale;
         double scale = Math.min(now.scale() * factor, most);
         if (scale <= lane.current(upright).scale()) {
             return FIT;
         }
-        LevelView closer = new LevelView(0, 0, scale).showing(now.toLevel(x, y), x, y);
+        LevelView closer = new LevelView(0, 0, scale).showing(now.toLevel(at.x(), at.y()), at.x(), at.y());
         return of(closer, lane, upright, pixelScale);
     }
 }

@@ -154,8 +154,9 @@ public final class LevelReviewView extends BorderPane {
     private HBox actions(Item item) {
         Button accept = Buttons.text("review.accept", () -> review.accept(item));
         Button leave = Buttons.text("review.leave", () -> review.leave(item));
-        accept.setId("accept-" + item.photo().name());
-        leave.setId("leave-" + item.photo().name());
+        String stem = item.photo().name().replaceFirst("\\.[^.]+$", "");
+        accept.setId("accept-" + stem);
+        leave.setId("leave-" + stem);
         boolean proposed = item.state() == State.PROPOSED;
         accept.setVisible(proposed);
         leave.setVisible(proposed);
