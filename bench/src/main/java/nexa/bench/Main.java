@@ -1,15 +1,21 @@
 package nexa.bench;
 
+import java.io.IOException;
+import java.util.List;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs all benchmarks, or those whose names contain one of the arguments. */
+/** Runs all benchmarks, or those whose names contain one of the arguments; {@code frames} alone = the window's. */
 public final class Main {
     private Main() {}
 
-    public static void main(String[] names) throws RunnerException {
+    public static void main(String[] names) throws RunnerException, IOException {
+        if (List.of(names).equals(List.of("frames"))) {
+            FrameTimes.run();
+            return;
+        }
         ChainedOptionsBuilder options =
                 new OptionsBuilder().jvmArgsAppend("-Dnexa.home=" + System.getProperty("nexa.home", "."));
         if (names.length == 0) {

@@ -198,8 +198,8 @@ public final class BenchView extends DrawnPane {
         return view().map(v -> v.toLevel(x, y));
     }
 
-    /** A point of level space in this view's coordinates; for tests. */
-    Optional<Point> toScreen(Point level) {
+    /** A point of level space in this view's coordinates; for tests and benchmarks. */
+    public Optional<Point> toScreen(Point level) {
         return view().map(v -> v.toScreen(level));
     }
 

@@ -19,6 +19,7 @@ import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
@@ -119,7 +120,19 @@ final class FormatCard extends VBox {
     }
 
     private String stateWords() {
-        return shapeWords() + " · " + Words.of(session.framing().state(format));
+        Format held =
+                session.framing().crop(format).map(crop -> crop.held(format)).orElse(format);
+        String own =
+                held.shape().equals(format.shape()) ? "" : " → " + held.shape().text();
+        String state = Words.of(session.framing().state(format));
+        return shapeWords() + own + " · " + (showsBlank() ? Words.of("rail.blank") : state);
+    }
+
+    private boolean showsBlank() {
+        return session.space()
+                .flatMap(space ->
+                        session.frame(format).map(frame -> !space.outline().contains(frame, Outline.PARALLEL * 10)))
+                .orElse(false);
     }
 
     private String progressWords() {

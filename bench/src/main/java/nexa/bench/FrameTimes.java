@@ -1,0 +1,278 @@
+package nexa.bench;
+
+import com.sun.management.ThreadMXBean;
+import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.function.DoubleFunction;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.event.EventType;
+import javafx.geometry.Point2D;
+import javafx.scene.Scene;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Stage;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.overlay.Overlay;
+import nexa.core.shape.Shape;
+import nexa.desktop.MainWindow;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.OverlayChoice;
+import nexa.desktop.session.Session;
+import nexa.desktop.view.BenchView;
+import nexa.shoot.Locations;
+
+/**
+ * How long a frame takes in the real window while something is dragged on the Bench: a 24-megapixel photo, tilted, in
+ * 1280 × 800. Pulses run as fast as they can, so the time from pulse to pulse is what a frame costs. Without a display
+ * the headless platform draws in software; so does a virtual display.
+ */
+final class FrameTimes {
+    private static final int WARM_UP = 300;
+    private static final int MEASURED = 1000;
+
+    private final Scene scene;
+    private final BenchView bench;
+    private final Session session;
+
+    private FrameTimes(MainWindow window) {
+        this.scene = window.scene();
+        this.session = window.session().orElseThrow();
+        this.bench = (BenchView) scene.lookup(".bench");
+    }
+
+    static void run() throws IOException {
+        System.setProperty("javafx.animation.fullspeed", "true");
+        System.setProperty("prism.order", "sw");
+        if (System.getenv("DISPLAY") == null) {
+            System.setProperty("glass.platform", "Headless");
+        }
+        Path base = Files.createTempDirectory("nexa-frames");
+        Path shoot = Files.createDirectory(base.resolve("shoot"));
+        LargePhoto.write("kiln_0201.jpg", shoot.resolve("a.jpg"));
+        LargePhoto.write("kiln_0202.jpg", shoot.resolve("b.jpg"));
+        Platform.startup(() -> {});
+        MainWindow window = onFx(() -> {
+            MainWindow made =
+                    new MainWindow(new Stage(), new Locations(base.resolve("data"), base.resolve("cache")), 1280, 800);
+            made.show();
+            return made;
+        });
+        onFx(() -> window.open(shoot)).join();
+        FrameTimes times = onFx(() -> prepared(window));
+        pause();
+        System.out.println(
+                "drag                        frame ms p50    p95    max   ours ms p95   share   KiB a frame");
+        times.measure("corner, shape kept, tilted", FrameTimes::corner, 0.6);
+        times.measure("frame moved, tilted", FrameTimes::inside, 0.6);
+        times.measure("photo turned, fine grid", FrameTimes::outside, 0.4);
+        onFx(() -> {
+            window.close();
+            return true;
+        });
+        Platform.exit();
+    }
+
+    private static FrameTimes prepared(MainWindow window) {
+        Session session = window.session().orElseThrow();
+        for (String shape : new String[] {"4:5", "1:1", "16:9", "5:7"}) {
+            session.addFormat(shape, Shape.parse(shape));
+        }
+        session.chooseFormat(1);
+        session.viewProperty().set(MainView.BENCH);
+        session.overlayProperty().set(OverlayChoice.of(Overlay.GOLDEN_SPIRAL));
+        session.tilt(new Tilt(2.3), "edit.tilt");
+        window.scene().getRoot().applyCss();
+        window.scene().getRoot().layout();
+        return new FrameTimes(window);
+    }
+
+    /** Where the pointer takes hold, in level space, and where it is at a time. */
+    private record Movement(Point from, DoubleFunction<Point> at) {}
+
+    private static Movement corner(Frame frame) {
+        Point from = frame.at(1, 1);
+        return new Movement(from, t -> from.plus(new Point(-0.1 + 0.1 * Math.cos(t), -0.08 + 0.08 * Math.cos(t))));
+    }
+
+    private static Movement inside(Frame frame) {
+        Point from = frame.centre();
+        return new Movement(from, t -> from.plus(new Point(0.06 * Math.sin(t), 0.05 * Math.sin(2 * t))));
+    }
+
+    private static Movement outside(Frame frame) {
+        double radius = frame.width() * 0.75;
+        return new Movement(
+                new Point(radius, 0),
+                t -> new Point(radius * Math.cos(0.1 * Math.sin(t)), radius * Math.sin(0.1 * Math.sin(t))));
+    }
+
+    private interface Way {
+        Movement on(Frame frame);
+    }
+
+    private void measure(String name, Way way, double share) {
+        Run run = onFx(() -> {
+            session.frameEdits()
+                    .place("edit.frame", session.frame().orElseThrow().scaled(share));
+            return new Run(way.on(session.frame().orElseThrow()));
+        });
+        onFx(() -> {
+            run.begin();
+            return true;
+        });
+        run.await();
+        run.print(name);
+        onFx(() -> {
+            session.undo();
+            session.undo();
+            return true;
+        });
+    }
+
+    /** One drag from press to release, a move at every pulse. */
+    private final class Run extends AnimationTimer {
+        private final ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
+        private final Movement path;
+        private final long[] frames = new long[MEASURED];
+        private final long[] ours = new long[MEASURED];
+        private final CountDownLatch done = new CountDownLatch(1);
+        private int pulses;
+        private long last;
+        private long layoutBegan;
+        private long spent;
+        private long bytesBefore;
+        private long bytes;
+
+        Run(Movement path) {
+            this.path = path;
+        }
+
+        void begin() {
+            fire(MouseEvent.MOUSE_PRESSED, path.from);
+            scene.addPreLayoutPulseListener(this::layoutBegins);
+            scene.addPostLayoutPulseListener(this::layoutEnds);
+            start();
+        }
+
+        private void layoutBegins() {
+            layoutBegan = System.nanoTime();
+        }
+
+        private void layoutEnds() {
+            spent += System.nanoTime() - layoutBegan;
+        }
+
+        @Override
+        public void handle(long now) {
+            long time = System.nanoTime();
+            int measured = pulses - WARM_UP;
+            if (measured == 0) {
+                bytesBefore = allocated();
+            } else if (measured > 0 && measured <= MEASURED) {
+                frames[measured - 1] = time - last;
+                ours[measured - 1] = spent;
+            }
+            if (measured == MEASURED) {
+                end();
+                return;
+            }
+            last = time;
+            pulses++;
+            fire(MouseEvent.MOUSE_DRAGGED, path.at.apply(pulses / 20.0));
+            spent = System.nanoTime() - time; // what the move costs; the layout adds the drawing
+        }
+
+        private long allocated() {
+            return threads.getThreadAllocatedBytes(Thread.currentThread().threadId());
+        }
+
+        private void end() {
+            bytes = (allocated() - bytesBefore) / MEASURED;
+            stop();
+            fire(MouseEvent.MOUSE_RELEASED, path.from);
+            done.countDown();
+        }
+
+        private void fire(EventType<MouseEvent> type, Point level) {
+            Point local = bench.toScreen(level).orElseThrow();
+            Point2D at = bench.localToScene(local.x(), local.y());
+            Event.fireEvent(
+                    bench,
+                    new MouseEvent(
+                            type,
+                            at.getX(),
+                            at.getY(),
+                            at.getX(),
+                            at.getY(),
+                            MouseButton.PRIMARY,
+                            1,
+                            false,
+                            false,
+                            false,
+                            false,
+                            true,
+                            false,
+                            false,
+                            false,
+                            false,
+                            false,
+                            null));
+        }
+
+        void await() {
+            try {
+                done.await();
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+        }
+
+        void print(String name) {
+            double mean = Arrays.stream(frames).average().orElseThrow();
+            double share = Arrays.stream(ours).average().orElseThrow() / mean;
+            Arrays.sort(frames);
+            Arrays.sort(ours);
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-32s %6.2f %6.2f %6.2f        %6.2f  %4.0f %%   %7.1f%n",
+                    name,
+                    frames[MEASURED / 2] / 1e6,
+                    frames[MEASURED * 95 / 100] / 1e6,
+                    frames[MEASURED - 1] / 1e6,
+                    ours[MEASURED * 95 / 100] / 1e6,
+                    share * 100,
+                    bytes / 1024.0);
+        }
+    }
+
+    /** Until previews are there. */
+    private static void pause() {
+        try {
+            Thread.sleep(4000);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static <T> T onFx(Callable<T> action) {
+        FutureTask<T> task = new FutureTask<>(action);
+        Platform.runLater(task);
+        try {
+            return task.get();
+        } catch (InterruptedException | ExecutionException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+}
