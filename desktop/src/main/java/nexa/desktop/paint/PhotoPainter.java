@@ -107,18 +107,27 @@ public final class PhotoPainter {
         canvas.strokeRect(box.x() - 0.5, box.y() - 0.5, box.width() + 1, box.height() + 1);
     }
 
-    /** A checker where a frame shows no photo; to be drawn before the photo, which covers the rest. */
-    public void checker(Frame frame) {
+    /** A checker where a frame shows no photo. */
+    public void checker(Outline outline, Frame frame) {
         ScreenBox box = view.toScreen(frame);
+        canvas.save();
+        canvas.beginPath();
+        canvas.rect(box.x(), box.y(), box.width(), box.height());
+        canvas.clip();
+        canvas.beginPath();
+        canvas.setFillRule(FillRule.EVEN_ODD);
+        canvas.rect(0, 0, canvas.getCanvas().getWidth(), canvas.getCanvas().getHeight());
+        path(outline);
+        canvas.clip();
         canvas.setFill(Color.WHITE);
         canvas.fillRect(box.x(), box.y(), box.width(), box.height());
         canvas.setFill(Color.gray(0.82));
         for (double y = 0; y < box.height(); y += CHECK) {
             for (double x = y / CHECK % 2 * CHECK; x < box.width(); x += 2 * CHECK) {
-                canvas.fillRect(
-                        box.x() + x, box.y() + y, Math.min(CHECK, box.width() - x), Math.min(CHECK, box.height() - y));
+                canvas.fillRect(box.x() + x, box.y() + y, CHECK, CHECK);
             }
         }
+        canvas.restore();
     }
 
     /** An overlay inside the frame. */

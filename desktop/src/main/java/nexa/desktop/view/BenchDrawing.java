@@ -10,8 +10,6 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
-import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.level.LevelLines;
@@ -83,24 +81,20 @@ final class BenchDrawing {
         this.height = height;
     }
 
-    void neighbour(Photo photo, LevelView view, Optional<ScreenPhoto> pixels) {
-        PhotoSpace space = session.shoot().space(photo).orElseThrow();
+    void neighbour(PhotoSpace space, Optional<Frame> frame, LevelView view, Optional<ScreenPhoto> pixels) {
         canvas.save();
         canvas.setGlobalAlpha(NEIGHBOUR_OPACITY);
         PhotoPainter painter = new PhotoPainter(canvas, view);
         pixels.ifPresent(p -> painter.photo(p, space));
         canvas.setGlobalAlpha(1);
-        session.format()
-                .ifPresent(format ->
-                        painter.edge(session.shoot().frame(photo, format).orElseThrow()));
+        frame.ifPresent(painter::edge);
         canvas.restore();
     }
 
     // ---- photo, mat, frame, overlay ----
 
-    void photo(LevelView view, Optional<ScreenPhoto> pixels, Moment moment) {
-        PhotoSpace space = session.space().orElseThrow();
-        Optional<Frame> frame = session.frame();
+    /** @param only what of it is to be seen; empty = all */
+    void photo(LevelView view, Optional<ScreenPhoto> pixels, PhotoSpace space, Optional<Frame> only) {
         if (pixels.isEmpty()) {
             waiting(view, space);
             return;
@@ -108,17 +102,21 @@ final class BenchDrawing {
         PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
         canvas.setImageSmoothing(
                 view.scale() * crisp.scale() < 2.0 * space.asShot().longEdge());
-        if (keys.isHeld(Command.BEFORE)) {
-            Pose untilted = space.pose().withTilt(Tilt.NONE);
-            painter.photo(pixels.get(), new PhotoSpace(space.asShot(), untilted));
-        } else if (keys.isHeld(Command.WHOLE) || frame.isEmpty()) {
-            painter.photo(pixels.get(), space);
-        } else if (keys.isHeld(Command.RESULT)) {
-            result(painter, view, frame.get(), pixels.get(), space);
+        if (only.isPresent()) {
+            result(painter, view, only.get(), pixels.get(), space);
         } else {
-            framed(painter, view, frame.get(), pixels.get(), moment);
+            painter.photo(pixels.get(), space);
         }
         canvas.setImageSmoothing(true);
+    }
+
+    /** What lies on the photo: mat, overlay, the frame's edge. */
+    void framed(LevelView view, Optional<ScreenPhoto> pixels, Moment moment) {
+        boolean looking = keys.isHeld(Command.BEFORE) || keys.isHeld(Command.WHOLE) || keys.isHeld(Command.RESULT);
+        session.frame()
+                .filter(frame -> !looking)
+                .ifPresent(frame -> pixels.ifPresent(
+                        p -> framed(new PhotoPainter(canvas, view, crisp), view, frame, p.brightness(), moment)));
     }
 
     private void waiting(LevelView view, PhotoSpace space) {
@@ -140,16 +138,14 @@ final class BenchDrawing {
         canvas.restore();
     }
 
-    private void framed(PhotoPainter painter, LevelView view, Frame frame, ScreenPhoto pixels, Moment moment) {
+    private void framed(PhotoPainter painter, LevelView view, Frame frame, double brightness, Moment moment) {
         PhotoSpace space = session.space().orElseThrow();
         if (session.frameEdits().showsBlank()) {
-            painter.checker(frame);
+            painter.checker(space.outline(), frame);
         }
-        painter.photo(pixels, space);
-        painter.mat(space.outline(), frame, Looks.mat(session.settings(), pixels.brightness()));
+        painter.mat(space.outline(), frame, Looks.mat(session.settings(), brightness));
         if (moment.tilting() || shows(moment)) {
-            painter.overlay(
-                    frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), pixels.brightness()));
+            painter.overlay(frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness));
         }
         painter.edge(frame);
         if (!moment.bare()) {

@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -10,23 +11,45 @@ import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Levelling;
 import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
 import nexa.desktop.words.Words;
+import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 
 /** One photo large, to be framed and levelled with the pointer. */
-public final class BenchView extends DrawnPane {
+public final class BenchView extends Region {
+    /**
+     * What the current photo's layer shows. While only the frame moves it stays, and nothing is drawn of it.
+     *
+     * @param only the frame, where nothing beyond it shows
+     */
+    private record PhotoLayer(
+            Optional<ScreenPhoto> pixels, Optional<PhotoSpace> space, Optional<LevelView> view, Optional<Frame> only) {}
+
+    /** What the layer of one neighbour shows. */
+    private record NeighbourLayer(
+            Optional<Photo> photo,
+            Optional<ScreenPhoto> pixels,
+            Optional<LevelView> view,
+            Optional<PhotoSpace> space,
+            Optional<Frame> frame) {}
+
     /** How long after a change by keys one still counts as adjusting. */
     private static final Duration SETTLING = Duration.millis(900);
 
@@ -43,6 +66,13 @@ public final class BenchView extends DrawnPane {
     private final PauseTransition settling = new PauseTransition(SETTLING);
     private final StrokeMemo strokes = new StrokeMemo();
     private final BenchPointer pointer;
+    private final DrawnPane beforeLayer = layer(drawing -> drawNeighbour(drawing, this.beforeShown));
+    private final DrawnPane afterLayer = layer(drawing -> drawNeighbour(drawing, this.afterShown));
+    private final DrawnPane photoLayer = layer(this::drawPhoto);
+    private final DrawnPane frameLayer = layer(this::drawFrame);
+    private Optional<NeighbourLayer> beforeShown = Optional.empty();
+    private Optional<NeighbourLayer> afterShown = Optional.empty();
+    private Optional<PhotoLayer> photoShown = Optional.empty();
     private final Subscription subscriptions;
 
     /** @param tiltAdjusting true while something else, such as the ruler, tilts the photo: a fine grid shows */
@@ -61,6 +91,8 @@ public final class BenchView extends DrawnPane {
         this.after = new FramePicture(session.shoot(), loader, fx, this::redraw);
         tilting.bindBidirectional(tiltAdjusting);
         getStyleClass().add("bench");
+        getChildren().addAll(beforeLayer, afterLayer, photoLayer, frameLayer);
+        setMinSize(0, 0);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         pointer = new BenchPointer(this, session, levelling, keys);
         settling.setOnFinished(event -> redraw());
@@ -276,39 +308,126 @@ public final class BenchView extends DrawnPane {
         return busy;
     }
 
-    // ---- drawing ----
+    // ---- drawing: neighbours, photo and frame lie on layers of their own, so that each is drawn only when it changes
+    // ----
+
+    private interface Drawing {
+        void draw(BenchDrawing drawing);
+    }
+
+    /** A layer may be smaller than the Bench; what it draws is given in the Bench's coordinates all the same. */
+    private DrawnPane layer(Drawing drawing) {
+        DrawnPane pane = new DrawnPane() {
+            @Override
+            void draw(GraphicsContext canvas, double width, double height) {
+                canvas.save();
+                canvas.translate(-getLayoutX(), -getLayoutY());
+                drawing.draw(new BenchDrawing(
+                        canvas,
+                        session,
+                        keys,
+                        strokes,
+                        pixelScale(),
+                        BenchView.this.getWidth(),
+                        BenchView.this.getHeight()));
+                canvas.restore();
+            }
+        };
+        pane.setMouseTransparent(true);
+        return pane;
+    }
+
+    /** Draws what changed at the next pulse. */
+    void redraw() {
+        frameLayer.redraw();
+        requestLayout();
+    }
 
     @Override
-    void draw(GraphicsContext canvas, double width, double height) {
-        BenchDrawing drawing = new BenchDrawing(canvas, session, keys, strokes, pixelScale(), width, height);
+    protected void layoutChildren() {
+        frameLayer.resizeRelocate(0, 0, getWidth(), getHeight());
+        Optional<LevelView> view = view();
+        session.photo()
+                .ifPresent(photo ->
+                        view.ifPresent(v -> current.show(photo, PhotoLoader.edgeFor(v.scale() * pixelScale()))));
+        boolean resultOnly = keys.isHeld(Command.RESULT);
+        PhotoLayer photo =
+                new PhotoLayer(current.pixels(), shownSpace(), view, resultOnly ? session.frame() : Optional.empty());
+        if (!photoShown.equals(Optional.of(photo))) {
+            photoShown = Optional.of(photo);
+            place(photoLayer, photo.space(), view);
+        }
+        Optional<NeighbourLayer> left = Optional.of(neighbourLayer(-1, before));
+        if (!beforeShown.equals(left)) {
+            beforeShown = left;
+            place(beforeLayer, left.get().space(), left.get().view());
+        }
+        Optional<NeighbourLayer> right = Optional.of(neighbourLayer(1, after));
+        if (!afterShown.equals(right)) {
+            afterShown = right;
+            place(afterLayer, right.get().space(), right.get().view());
+        }
+    }
+
+    /** Puts a layer where its photo is and no larger, in steps, so that tilting seldom changes its size; draws it anew. */
+    private void place(DrawnPane layer, Optional<PhotoSpace> space, Optional<LevelView> view) {
+        LayerBox box = space.flatMap(s -> view.map(v -> LayerBox.of(s.outline(), v, getWidth(), getHeight())))
+                .orElse(LayerBox.NONE);
+        layer.resizeRelocate(box.x(), box.y(), box.width(), box.height());
+        layer.redraw();
+    }
+
+    /** The photo as it is held, or as it was before it was tilted. */
+    private Optional<PhotoSpace> shownSpace() {
+        boolean untilted = keys.isHeld(Command.BEFORE);
+        return session.space()
+                .map(space ->
+                        untilted ? new PhotoSpace(space.asShot(), space.pose().withTilt(Tilt.NONE)) : space);
+    }
+
+    private NeighbourLayer neighbourLayer(int side, FramePicture picture) {
+        Optional<Photo> photo = neighbour(side);
+        return new NeighbourLayer(
+                photo,
+                picture.pixels(),
+                photo.flatMap(p -> neighbourView(p, side)),
+                photo.flatMap(p -> session.shoot().space(p)),
+                photo.flatMap(
+                        p -> session.format().flatMap(format -> session.shoot().frame(p, format))));
+    }
+
+    private static void drawNeighbour(BenchDrawing drawing, Optional<NeighbourLayer> layer) {
+        layer.ifPresent(shown -> shown.view()
+                .ifPresent(
+                        view -> drawing.neighbour(shown.space().orElseThrow(), shown.frame(), view, shown.pixels())));
+    }
+
+    private void drawPhoto(BenchDrawing drawing) {
+        photoShown.ifPresent(shown -> shown.view().ifPresent(view -> {
+            if (current.trouble().isEmpty()) {
+                drawing.photo(view, shown.pixels(), shown.space().orElseThrow(), shown.only());
+            }
+        }));
+    }
+
+    private void drawFrame(BenchDrawing drawing) {
         Optional<Photo> photo = session.photo();
         if (photo.isEmpty()) {
             drawing.hint(Words.of("bench.none"));
             return;
         }
-        drawNeighbour(drawing, -1, before);
-        drawNeighbour(drawing, 1, after);
         Optional<LevelView> view = view();
-        if (view.isEmpty()) {
-            drawing.unreadable(photo.get(), photo.get().trouble().orElseThrow());
+        Optional<Trouble> trouble = photo.get().trouble().or(current::trouble);
+        if (view.isEmpty() || trouble.isPresent()) {
+            trouble.ifPresent(reason -> drawing.unreadable(photo.get(), reason));
             return;
         }
-        current.show(photo.get(), PhotoLoader.edgeFor(view.get().scale() * pixelScale()));
-        if (current.trouble().isPresent()) {
-            drawing.unreadable(photo.get(), current.trouble().get());
-            return;
-        }
-        boolean adjusting = pointer.isBusy() || settling.getStatus() == javafx.animation.Animation.Status.RUNNING;
-        drawing.photo(view.get(), current.pixels(), new BenchDrawing.Moment(tilting.get(), adjusting, bare.get()));
+        boolean adjusting = pointer.isBusy() || settling.getStatus() == Animation.Status.RUNNING;
+        drawing.framed(view.get(), current.pixels(), new BenchDrawing.Moment(tilting.get(), adjusting, bare.get()));
         pointer.draw(drawing, view.get());
         drawing.levelling(view.get(), levelling);
         if (!bare.get()) {
             drawing.captions(photo.get(), mode.get(), zoomFactor());
         }
-    }
-
-    private void drawNeighbour(BenchDrawing drawing, int side, FramePicture picture) {
-        neighbour(side).ifPresent(photo -> neighbourView(photo, side)
-                .ifPresent(v -> drawing.neighbour(photo, v, picture.pixels())));
     }
 }

@@ -29,6 +29,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** One format of the brief: in the Bench the current photo's live result, elsewhere its shape and how far it is. */
@@ -46,13 +47,14 @@ final class FormatCard extends VBox {
     private final DrawnPane drawing = new Drawing();
     private final StackPane holder = new StackPane(drawing);
     private final Subscription subscriptions;
+    private @Nullable Drawn drawn;
 
     /** @param digit the key that chooses this format; 0 = none */
     FormatCard(Session session, Format format, int digit, PhotoLoader loader, Executor fx) {
         super(5);
         this.session = session;
         this.format = format;
-        this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        this.picture = new FramePicture(session.shoot(), loader, fx, this::refresh);
         getStyleClass().add("format-card");
         setId("format-" + format.id());
         setAccessibleRole(AccessibleRole.RADIO_BUTTON);
@@ -105,7 +107,20 @@ final class FormatCard extends VBox {
                 && session.frame(format).isPresent();
     }
 
+    /** What the picture was last drawn of: a frame of another format leaves this card as it is. */
+    private record Drawn(
+            Optional<Frame> frame, Optional<PhotoSpace> space, Optional<ScreenPhoto> pixels, boolean live) {}
+
     private void refresh() {
+        Drawn now = new Drawn(session.frame(format), session.space(), picture.pixels(), live());
+        note.setText(live() ? stateWords() : progressWords());
+        if (!now.equals(drawn)) {
+            drawn = now;
+            reshape();
+        }
+    }
+
+    private void reshape() {
         double aspect = live() ? session.frame(format).orElseThrow().aspect() : plainAspect();
         double scale =
                 live() ? Math.min(LIVE_WIDTH / aspect, LIVE_HEIGHT) : Math.min(PLAIN_WIDTH / aspect, PLAIN_HEIGHT);
@@ -114,7 +129,6 @@ final class FormatCard extends VBox {
         drawing.setMinSize(width, height);
         drawing.setMaxSize(width, height);
         drawing.setPrefSize(width, height);
-        note.setText(live() ? stateWords() : progressWords());
         setAccessibleText(Words.of("rail.card", format.name(), format.shape().text(), note.getText()));
         drawing.redraw();
     }

@@ -31,6 +31,7 @@ final class TiltRuler extends DrawnPane {
     private final BooleanProperty adjusting;
     private final PauseTransition wheelRest = new PauseTransition(WHEEL_PAUSE);
     private final Subscription subscription;
+    private double drawnDegrees = Double.NaN;
     private double pressedX;
     private double pressedDegrees;
 
@@ -46,12 +47,18 @@ final class TiltRuler extends DrawnPane {
         setOnMouseReleased(event -> finish());
         setOnScroll(this::scrolled);
         wheelRest.setOnFinished(event -> finish());
-        subscription = session.framingProperty().subscribe(framing -> redraw());
+        subscription = session.framingProperty().subscribe(framing -> moved());
     }
 
     void dispose() {
         wheelRest.stop();
         subscription.unsubscribe();
+    }
+
+    private void moved() {
+        if (degrees() != drawnDegrees) {
+            redraw();
+        }
     }
 
     private double degrees() {
@@ -95,6 +102,7 @@ final class TiltRuler extends DrawnPane {
     void draw(GraphicsContext canvas, double width, double height) {
         double middle = Math.floor(width / 2) + 0.5;
         double shown = degrees();
+        drawnDegrees = shown;
         int first = (int) Math.ceil((shown - middle / PIXELS_PER_DEGREE) * 5);
         int last = (int) Math.floor((shown + middle / PIXELS_PER_DEGREE) * 5);
         canvas.setFont(Font.font("Inter", 11));

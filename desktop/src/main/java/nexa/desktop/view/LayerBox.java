@@ -1,0 +1,34 @@
+package nexa.desktop.view;
+
+import java.util.List;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.Point;
+import nexa.desktop.paint.LevelView;
+
+/** The part of a view that a photo takes up, in view coordinates. */
+record LayerBox(double x, double y, double width, double height) {
+    static final LayerBox NONE = new LayerBox(0, 0, 0, 0);
+
+    /** Sides lie on multiples of this. */
+    private static final double STEP = 32;
+
+    /** For the frame's edge around the photo. */
+    private static final double MARGIN = 4;
+
+    static LayerBox of(Outline outline, LevelView view, double width, double height) {
+        List<Point> corners = outline.corners().stream().map(view::toScreen).toList();
+        double left = down(corners.stream().mapToDouble(Point::x).min().orElseThrow(), width);
+        double top = down(corners.stream().mapToDouble(Point::y).min().orElseThrow(), height);
+        double right = up(corners.stream().mapToDouble(Point::x).max().orElseThrow(), width);
+        double bottom = up(corners.stream().mapToDouble(Point::y).max().orElseThrow(), height);
+        return new LayerBox(left, top, right - left, bottom - top);
+    }
+
+    private static double down(double edge, double limit) {
+        return Math.clamp(Math.floor((edge - MARGIN) / STEP) * STEP, 0, limit);
+    }
+
+    private static double up(double edge, double limit) {
+        return Math.clamp(Math.ceil((edge + MARGIN) / STEP) * STEP, 0, limit);
+    }
+}
