@@ -1,5 +1,6 @@
 package nexa.bench;
 
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
@@ -10,6 +11,7 @@ import nexa.core.geometry.Tilt;
 import nexa.core.gesture.FrameDrag;
 import nexa.core.gesture.FrameDrag.Hold;
 import nexa.core.gesture.Grip;
+import nexa.core.gesture.Snap;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -51,5 +53,13 @@ public class CoreBenchmark {
         Grip grip = Grip.at(start, from, 0.01).orElseThrow();
         Frame dragged = new FrameDrag(outline, start, grip, from, Hold.SHAPE).to(pointer());
         return Fit.within(outline, dragged);
+    }
+
+    /** The same with lines that may catch the frame. */
+    @Benchmark
+    public Frame snappingStep() {
+        Point from = new Point(start.right(), start.bottom());
+        FrameDrag drag = new FrameDrag(outline, start, Grip.BOTTOM_RIGHT, from, Hold.SHAPE);
+        return Snap.of(outline, List.of(), 0.008).drag(drag, pointer()).frame();
     }
 }

@@ -145,7 +145,7 @@ final class Tour {
             session().viewProperty().set(MainView.WALL);
             session()
                     .selectionProperty()
-                    .set(Set.copyOf(session().shoot().photos().subList(17, 29)));
+                    .set(Set.copyOf(session().shoot().photos().subList(3, 20)));
         });
         press("level-review", KeyCode.L, true);
         onFx(() -> {

@@ -133,7 +133,7 @@ public final class AutoLevel {
         if (confidence >= ENOUGH) {
             return Optional.empty();
         }
-        if (evidence <= Math.min(lead, agreement)) {
+        if (evidence < ENOUGH) {
             return Optional.of(Refusal.FEW_LINES);
         }
         return Optional.of(lead <= agreement ? Refusal.RIVAL_DIRECTIONS : Refusal.SCATTERED);

@@ -9,7 +9,6 @@ import java.util.concurrent.Executor;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
@@ -21,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Levelling the current photo: by lines somebody drew, averaged, or by those found in the photo. What it rests on stays
- * in view until the photo is turned, tilted or left.
+ * in view until something else is done or the photo is left.
  */
 public final class Levelling {
     /** What an automatic level came to. */
@@ -39,7 +38,7 @@ public final class Levelling {
     private final ReadOnlyObjectWrapper<List<LevelLine>> lines = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<Optional<Verdict>> verdict = new ReadOnlyObjectWrapper<>(Optional.empty());
     private Tilt before = Tilt.NONE;
-    private @Nullable Pose ours;
+    private @Nullable Framing ours;
     private long latest;
 
     /**
@@ -84,7 +83,7 @@ public final class Levelling {
 
     private void level(List<LevelLine> along) {
         Tilt tilt = LevelLines.tilt(along).orElse(before);
-        ours = session.framing().pose().withTilt(tilt);
+        ours = session.tilted(tilt);
         lines.set(List.copyOf(along));
         session.tilt(tilt, "edit.level");
     }
@@ -120,9 +119,9 @@ public final class Levelling {
             return;
         }
         verdict.set(Optional.of(new Verdict.Found(found)));
-        ours = session.framing().pose();
+        ours = session.framing();
         if (found.accepted()) {
-            ours = ours.withTilt(found.tilt());
+            ours = session.tilted(found.tilt());
             session.tilt(found.tilt(), "edit.level.auto");
         }
     }
@@ -136,7 +135,7 @@ public final class Levelling {
     }
 
     private void framingChanged(Framing framing) {
-        if (ours != null && !framing.pose().equals(ours)) {
+        if (ours != null && !framing.equals(ours)) {
             forget();
         }
     }

@@ -308,8 +308,12 @@ final class BenchDrawing {
         double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
         String closer =
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
-        text.caption(photo.name() + " · " + space.upright() + closer, fitting.originX() - half, TextAlignment.LEFT);
-        text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT);
+        text.caption(
+                photo.name() + " · " + space.upright() + closer,
+                fitting.originX() - half,
+                TextAlignment.LEFT,
+                zoom.isPresent());
+        text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT, zoom.isPresent());
     }
 
     private String right(BenchMode mode) {

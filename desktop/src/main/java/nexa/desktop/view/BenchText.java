@@ -24,8 +24,17 @@ final class BenchText {
         this.height = height;
     }
 
-    void caption(String words, double x, TextAlignment alignment) {
-        soft(words, x, height - CAPTION_BOTTOM, alignment);
+    /** @param overPhoto whether the photo may lie beneath, so that the words need a ground of their own */
+    void caption(String words, double x, TextAlignment alignment, boolean overPhoto) {
+        if (words.isEmpty()) {
+            return;
+        }
+        if (overPhoto) {
+            double wide = measured(words) + 2 * PADDING;
+            tag(words, alignment == TextAlignment.LEFT ? x : x - wide, height - CAPTION_BOTTOM - TAG_HEIGHT / 2);
+        } else {
+            soft(words, x, height - CAPTION_BOTTOM, alignment);
+        }
     }
 
     void middle(String words) {

@@ -35,7 +35,7 @@ import nexa.shoot.Photo;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
 public final class LevelReviewView extends BorderPane {
-    private static final double PICTURE = 190;
+    private static final double PICTURE = 132;
 
     private final Session session;
     private final LevelReview review;
@@ -57,12 +57,14 @@ public final class LevelReviewView extends BorderPane {
         Label title = new Label(Words.of("review.title"));
         title.getStyleClass().add("sheet-title");
         summary.getStyleClass().add("note");
+        Label promise = new Label(Words.of("review.promise"));
+        promise.getStyleClass().add("note");
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         Button finish = Buttons.text("review.done", done);
         finish.setId("review-done");
         finish.getStyleClass().add("primary");
-        HBox head = new HBox(16, title, summary, progress, space, finish);
+        HBox head = new HBox(16, title, summary, progress, space, promise, finish);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("review-head");
         rows.getStyleClass().add("review-rows");
@@ -109,7 +111,7 @@ public final class LevelReviewView extends BorderPane {
         words.setWrapText(true);
         VBox text = new VBox(4, name, words);
         text.setAlignment(Pos.CENTER_LEFT);
-        text.setPrefWidth(300);
+        text.setPrefWidth(360);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox row = new HBox(18, slot(picture(item, false)), slot(picture(item, true)), text, space, actions(item));
@@ -192,7 +194,9 @@ public final class LevelReviewView extends BorderPane {
         if (levelled && !isLevel(item)) {
             return;
         }
-        Tilt tilt = levelled ? item.finding().orElseThrow().tilt() : Tilt.NONE;
+        Tilt tilt = levelled
+                ? item.finding().orElseThrow().tilt()
+                : item.framing().pose().tilt();
         PhotoSpace space = new PhotoSpace(
                 item.photo().facts().orElseThrow().asShot(),
                 item.framing().pose().withTilt(tilt));
