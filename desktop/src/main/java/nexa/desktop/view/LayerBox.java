@@ -1,11 +1,13 @@
 package nexa.desktop.view;
 
 import java.util.List;
+import java.util.stream.Stream;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
 import nexa.desktop.paint.LevelView;
 
-/** The part of a view that a photo takes up, in view coordinates. */
+/** The part of a view that a photo takes up, also when it is tilted on, in view coordinates. */
 record LayerBox(double x, double y, double width, double height) {
     static final LayerBox NONE = new LayerBox(0, 0, 0, 0);
 
@@ -15,8 +17,16 @@ record LayerBox(double x, double y, double width, double height) {
     /** For the frame's edge around the photo. */
     private static final double MARGIN = 4;
 
+    /** Room for tilting on, so that a layer keeps its size meanwhile: a canvas of another size is made anew. */
+    private static final Tilt USUAL = new Tilt(12);
+
     static LayerBox of(Outline outline, LevelView view, double width, double height) {
-        List<Point> corners = outline.corners().stream().map(view::toScreen).toList();
+        Tilt most = Math.abs(outline.tilt().degrees()) > USUAL.degrees() ? new Tilt(Tilt.LIMIT) : USUAL;
+        List<Point> corners = Stream.of(most, most.negated())
+                .map(tilt -> new Outline(outline.halfWidth(), outline.halfHeight(), tilt))
+                .flatMap(turned -> turned.corners().stream())
+                .map(view::toScreen)
+                .toList();
         double left = down(corners.stream().mapToDouble(Point::x).min().orElseThrow(), width);
         double top = down(corners.stream().mapToDouble(Point::y).min().orElseThrow(), height);
         double right = up(corners.stream().mapToDouble(Point::x).max().orElseThrow(), width);
