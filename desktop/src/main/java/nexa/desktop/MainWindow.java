@@ -82,7 +82,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         scene.setOnDragDropped(this::dropped);
         stage.setTitle(Words.of("app.name"));
         stage.setScene(scene);
-        stage.setMinWidth(900);
+        stage.setMinWidth(1040);
         stage.setMinHeight(600);
         stage.setOnHidden(event -> close());
     }

@@ -101,6 +101,7 @@ public final class DeskView extends HBox {
         getChildren()
                 .addAll(tiltArea(), turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
         subscriptions = Subscription.combine(
+                widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
                 session.formatProperty().subscribe(f -> refresh()),
                 session.framingProperty().subscribe(f -> refresh()),
                 session.photoProperty().subscribe(p -> refresh()),
@@ -151,7 +152,7 @@ public final class DeskView extends HBox {
         head.getChildren().add(balance);
         VBox area = new VBox(2, head, ruler);
         area.setAlignment(Pos.CENTER);
-        area.setMinWidth(220);
+        area.setMinWidth(200);
         return area;
     }
 

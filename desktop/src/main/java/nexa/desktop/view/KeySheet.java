@@ -5,6 +5,7 @@ import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -49,7 +50,10 @@ public final class KeySheet extends StackPane {
         sheet.getStyleClass().add("sheet");
         sheet.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         sheet.setOnMousePressed(event -> event.consume());
-        getChildren().add(sheet);
+        ScrollPane scroll = new ScrollPane(sheet); // in a small window
+        scroll.getStyleClass().add("sheet-scroll");
+        scroll.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        getChildren().add(scroll);
         setAlignment(Pos.CENTER);
         setOnMousePressed(event -> close.run());
         say(Words.of("keys.hint"), false);

@@ -23,13 +23,19 @@ final class OverlayPicker extends HBox {
     private static final double WIDTH = 38;
     private static final double HEIGHT = 34;
 
-    /** More would not fit the desk; the pane has all. */
+    /** More would be no picker any more; the pane has all. */
     private static final int MOST_SHOWN = 7;
+
+    /** How wide the desk is without miniatures, and what each adds. */
+    private static final double DESK = 950;
+
+    private static final double EACH = 46;
 
     private final Session session;
     private final Map<Overlay, Button> buttons = new EnumMap<>(Overlay.class);
     private final Subscription subscriptions;
     private double drawnAspect;
+    private int most = MOST_SHOWN;
 
     OverlayPicker(Session session) {
         super(4);
@@ -43,6 +49,15 @@ final class OverlayPicker extends HBox {
                 session.framingProperty().subscribe(framing -> reshape()));
     }
 
+    /** Shows as many as a desk of that width has room for. */
+    void fit(double deskWidth) {
+        int room = (int) Math.clamp(Math.floor((deskWidth - DESK) / EACH), 1, MOST_SHOWN);
+        if (room != most) {
+            most = room;
+            fill();
+        }
+    }
+
     void dispose() {
         subscriptions.unsubscribe();
     }
@@ -51,9 +66,9 @@ final class OverlayPicker extends HBox {
     private void fill() {
         List<Overlay> cycle = session.settings().cycleProperty().get().overlays();
         Optional<Overlay> shown = session.overlayProperty().get().overlay();
-        boolean among = shown.map(overlay -> cycle.indexOf(overlay) < MOST_SHOWN && cycle.contains(overlay))
+        boolean among = shown.map(overlay -> cycle.indexOf(overlay) < most && cycle.contains(overlay))
                 .orElse(true);
-        showButtons(Stream.concat(cycle.stream().limit(among ? MOST_SHOWN : MOST_SHOWN - 1L), shown.stream())
+        showButtons(Stream.concat(cycle.stream().limit(among ? most : most - 1L), shown.stream())
                 .distinct()
                 .toList());
         refresh();
