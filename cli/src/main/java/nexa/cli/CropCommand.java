@@ -3,6 +3,7 @@ package nexa.cli;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
@@ -61,7 +62,9 @@ final class CropCommand extends ShootCommand {
         List<FramingChange> changes = chosen.stream()
                 .filter(Photo::isReadable)
                 .map(photo -> new FramingChange(
-                        photo.id(), shoot.framing(photo), changed(shoot.framing(photo), photo, format, centre)))
+                        photo.id(),
+                        shoot.framing(photo),
+                        changed(shoot.framing(photo), photo, format, centre, shoot.brief())))
                 .toList();
         shoot.apply(new Edit("edit.crop", changes, null));
         chosen.forEach(photo -> CropRow.add(rows, shoot, photo, format));
@@ -100,13 +103,13 @@ final class CropCommand extends ShootCommand {
         throw wrong("--centre is X,Y with both from 0 to 1, such as 0.5,0.4, not “" + text + "”");
     }
 
-    private Framing changed(Framing framing, Photo photo, Format format, @Nullable Point centre) {
+    private Framing changed(Framing framing, Photo photo, Format format, @Nullable Point centre, Brief brief) {
         Framing held = (clear ? framing.cleared(format) : framing).with(pose(framing.pose()));
         if (centre == null && size == null) {
             return held;
         }
         PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), held.pose());
-        Frame frame = Derivation.frame(space.asShot(), held, format);
+        Frame frame = Derivation.frame(space.asShot(), held, format, brief);
         if (size != null) {
             Frame sized = Fit.largest(space.outline(), frame.aspect()).scaled(size);
             frame = Frame.around(frame.centre(), sized.width(), sized.height());

@@ -19,7 +19,6 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -168,11 +167,7 @@ public final class Shoot implements AutoCloseable {
 
     /** The photo's frame in a format, in level space; empty if it is unreadable. */
     public Optional<Frame> frame(Photo photo, Format format) {
-        return photo.facts().map(facts -> frame(facts, framing(photo), format));
-    }
-
-    private static Frame frame(PhotoFacts facts, Framing framing, Format format) {
-        return Derivation.frame(facts.asShot(), framing, format);
+        return photo.facts().map(facts -> Derivation.frame(facts.asShot(), framing(photo), format, brief));
     }
 
     public void listen(Listener listener) {

@@ -1,13 +1,18 @@
 package nexa.core.brief;
 
+import java.util.Comparator;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 
 /** From a photo, what was asked of it, and a format to the frame. */
 public final class Derivation {
+    /** A frame whose centre lies on the photo's edge would shrink to nothing. */
+    private static final double SMALLEST_SHARE = 0.01;
+
     private Derivation() {}
 
     /**
@@ -19,6 +24,51 @@ public final class Derivation {
         return framing.crop(format)
                 .map(crop -> Fit.within(space.room(crop.outside()), asked(space, crop.wish(), crop.held(format))))
                 .orElseGet(() -> largest(space, format));
+    }
+
+    /**
+     * The same within a brief: a frame nobody placed follows the one placed in the format of the brief whose shape is
+     * nearest, if there is any.
+     */
+    public static Frame frame(PixelSize asShot, Framing framing, Format format, Brief brief) {
+        if (framing.crop(format).isPresent()) {
+            return frame(asShot, framing, format);
+        }
+        PhotoSpace space = new PhotoSpace(asShot, framing.pose());
+        Frame largest = largest(space, format);
+        return brief.formats().stream()
+                .filter(other ->
+                        other.id() != format.id() && framing.crop(other).isPresent())
+                .map(other -> frame(asShot, framing, other))
+                .min(Comparator.comparingDouble(placed -> Math.abs(Math.log(placed.aspect() / largest.aspect()))))
+                .map(placed -> around(space.outline(), placed, largest))
+                .orElse(largest);
+    }
+
+    /**
+     * A frame of another shape about a placed one: the same centre, as large as fits; if the placed frame is not inside
+     * that, the smallest that contains it, moved no further than it must; if there is none in the photo, the largest.
+     *
+     * @param largest of the wanted shape
+     */
+    static Frame around(Outline outline, Frame placed, Frame largest) {
+        Frame centred = Frame.around(placed.centre(), largest.width(), largest.height());
+        double reach = centred.corners().stream()
+                .mapToDouble(corner -> outline.reach(placed.centre(), corner.minus(placed.centre())))
+                .min()
+                .orElseThrow();
+        Frame grown = centred.scaled(Math.clamp(reach, SMALLEST_SHARE, 1));
+        if (outline.contains(grown, Outline.PARALLEL) && contains(grown, placed)) {
+            return grown;
+        }
+        double aspect = largest.aspect();
+        double width = Math.max(placed.width(), placed.height() * aspect);
+        Frame holding = Frame.around(placed.centre(), width, width / aspect);
+        return Fit.within(outline, width <= largest.width() ? holding : centred);
+    }
+
+    private static boolean contains(Frame outer, Frame inner) {
+        return inner.corners().stream().allMatch(corner -> outer.contains(corner));
     }
 
     /** The largest centred frame of the format on a photo. */

@@ -11,6 +11,7 @@ import nexa.core.Cases;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -184,5 +185,65 @@ class DerivationTest {
         assertEquals(first, dropped.crop(PRINT).orElseThrow());
         assertTrue(framing.alternates(ANY).isEmpty());
         assertThrows(IllegalArgumentException.class, () -> new Alternate(" ", first));
+    }
+
+    private static final Brief BRIEF = new Brief(
+            List.of(PRINT, ANY, WHOLE, new Format(4, "Square", Shape.parse("1:1"), OrientationRule.FOLLOW_PHOTO)), 5);
+    private static final Format SQUARE = BRIEF.formats().getLast();
+
+    @Test
+    void derivedFrame_liesInsideInItsShape_whateverItFollows() {
+        Cases.some(1000).forEach(c -> {
+            PixelSize photo = c.photo();
+            Framing framing = placed(photo, c.pose(), ANY, c.wish()).with(c.pose());
+            PhotoSpace space = new PhotoSpace(photo, framing.pose());
+            Frame frame = Derivation.frame(photo, framing, SQUARE, BRIEF);
+            assertTrue(space.outline().contains(frame, 1e-8), () -> framing + " " + frame);
+            assertEquals(1, frame.aspect(), 1e-9);
+        });
+    }
+
+    @Test
+    void derivedFrame_containsThePlacedOneWhereItCan() {
+        Cases.some(1000).forEach(c -> {
+            PixelSize photo = c.photo();
+            Framing framing = placed(photo, Pose.AS_SHOT, ANY, c.wish());
+            Frame source = Derivation.frame(photo, framing, ANY);
+            Frame largest = Derivation.largest(new PhotoSpace(photo, Pose.AS_SHOT), SQUARE);
+            Frame frame = Derivation.frame(photo, framing, SQUARE, BRIEF);
+            if (Math.max(source.width(), source.height()) <= largest.width()) {
+                assertTrue(
+                        source.left() >= frame.left() - 1e-9
+                                && source.right() <= frame.right() + 1e-9
+                                && source.top() >= frame.top() - 1e-9
+                                && source.bottom() <= frame.bottom() + 1e-9,
+                        () -> source + " in " + frame);
+            }
+        });
+    }
+
+    @Test
+    void derivedFrame_keepsTheCentreOfInterest() {
+        Framing framing = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(-0.1, 0.02, 0.25, 0.2));
+        Frame square = Derivation.frame(WIDE, framing, SQUARE, BRIEF);
+        assertEquals(0, square.centre().distance(new Point(-0.1, 0.02)), ROUNDING);
+        assertEquals(2 * (1 / 3.0 - 0.02), square.height(), ROUNDING);
+    }
+
+    @Test
+    void derivedFrame_followsTheNearestShape() {
+        Framing framing = placed(WIDE, Pose.AS_SHOT, WHOLE, new Frame(0.1, 0.1, 0.3, 0.2));
+        Frame wish = new PhotoSpace(WIDE, Pose.AS_SHOT).toAsShot(new Frame(-0.1, 0, 0.25, 0.2));
+        Frame square = Derivation.frame(WIDE, framing.with(PRINT, new Crop(wish)), SQUARE, BRIEF);
+        assertEquals(-0.1, square.centreX(), ROUNDING, "4:5 is nearer to a square than 3:2");
+        Frame alone = Derivation.frame(WIDE, Framing.UNTOUCHED, SQUARE, BRIEF);
+        assertSame(Derivation.largest(new PhotoSpace(WIDE, Pose.AS_SHOT), SQUARE), alone, 0);
+    }
+
+    @Test
+    void derivedFrame_ofARemovedFormat_isNotFollowed() {
+        Framing framing = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(-0.1, 0, 0.25, 0.2));
+        Frame square = Derivation.frame(WIDE, framing, SQUARE, BRIEF.without(PRINT));
+        assertEquals(0, square.centreX(), ROUNDING);
     }
 }

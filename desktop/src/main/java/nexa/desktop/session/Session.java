@@ -148,9 +148,14 @@ public final class Session {
                 .map(facts -> new PhotoSpace(facts.asShot(), framing().pose()));
     }
 
+    /** Any photo's frame in a format; of the current one, gesture included. */
+    public Optional<Frame> frame(Photo of, Format ofFormat) {
+        return of.facts().map(facts -> Derivation.frame(facts.asShot(), framing(of), ofFormat, brief.get()));
+    }
+
     /** The current photo's frame in a format, gesture included. */
     public Optional<Frame> frame(Format ofFormat) {
-        return photo().flatMap(Photo::facts).map(facts -> Derivation.frame(facts.asShot(), framing(), ofFormat));
+        return photo().flatMap(current -> frame(current, ofFormat));
     }
 
     /** The current photo's frame in the active format. */

@@ -153,7 +153,7 @@ final class PhotoTile extends Pane {
         }
 
         private void frame(PhotoPainter painter, PhotoSpace space, Format format) {
-            Frame frame = nexa.core.brief.Derivation.frame(space.asShot(), session.framing(photo), format);
+            Frame frame = session.frame(photo, format).orElseThrow();
             painter.mat(space.outline(), frame, Mat.WALL);
             painter.edge(frame);
         }

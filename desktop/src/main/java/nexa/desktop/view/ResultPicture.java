@@ -24,7 +24,8 @@ final class ResultPicture extends DrawnPane {
     ResultPicture(
             Session session, Photo photo, Framing framing, Format format, PhotoLoader loader, Executor fx, double box) {
         space = new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose());
-        frame = Derivation.frame(space.asShot(), framing, format);
+        frame = Derivation.frame(
+                space.asShot(), framing, format, session.briefProperty().get());
         double aspect = Math.clamp(frame.aspect(), 0.2, 5);
         double width = Math.round(box * Math.min(1, aspect));
         double height = Math.round(box * Math.min(1, 1 / aspect));
