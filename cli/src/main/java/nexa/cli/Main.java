@@ -23,6 +23,8 @@ import picocli.CommandLine.ParameterException;
             CropCommand.class,
             CropsCommand.class,
             LevelCommand.class,
+            CarryCommand.class,
+            CheckCommand.class,
             HandoverCommand.class
         })
 public final class Main implements Runnable {

@@ -262,4 +262,66 @@ class CommandsTest {
         assertEquals(1, run("handover", shoot(), "--out", file.toString()));
         assertTrue(said().contains("is a file"), said());
     }
+
+    @Test
+    void carry_takesTheFrameToTheOthersAsOneChange() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        json(
+                "crop",
+                shoot(),
+                "--format",
+                "Print",
+                "--photo",
+                "h.jpg",
+                "--size",
+                "0.5",
+                "--centre",
+                "0.4,0.4",
+                "--tilt",
+                "2");
+        JsonNode planned = json("carry", shoot(), "--from", "h.jpg", "--format", "Print", "--dry-run");
+        assertEquals(1, planned.size());
+        assertEquals("placed", planned.get(0).get("state").asText());
+        assertEquals("derived", json("crops", shoot()).get(1).get("state").asText(), "a dry run changes nothing");
+        JsonNode carried = json("carry", shoot(), "--from", "h.jpg", "--format", "Print", "--to", "v.jpg");
+        JsonNode crop = json("crops", shoot()).get(1);
+        assertEquals(carried.get(0).get("corners"), crop.get("corners"));
+        assertEquals(2, crop.get("tilt").asDouble());
+        assertTrue(crop.get("height").asInt() > crop.get("width").asInt(), "laid upright as the photo is");
+    }
+
+    @Test
+    void carry_partsAndOppositePhotos() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        json("crop", shoot(), "--format", "Print", "--photo", "h.jpg", "--size", "0.5", "--tilt", "2");
+        JsonNode skipped = json(
+                "carry",
+                shoot(),
+                "--from",
+                "h.jpg",
+                "--format",
+                "Print",
+                "--orientation",
+                "skip",
+                "--parts",
+                "tilt,shape");
+        assertEquals("left alone", skipped.get(0).get("losses").get(0).asText());
+        assertEquals(0, json("crops", shoot()).get(1).get("tilt").asDouble());
+        json("carry", shoot(), "--from", "h.jpg", "--format", "Print", "--parts", "tilt");
+        assertEquals(2, json("crops", shoot()).get(1).get("tilt").asDouble());
+        assertEquals("derived", json("crops", shoot()).get(1).get("state").asText());
+        assertEquals(2, run("carry", shoot(), "--from", "*.jpg", "--format", "Print"));
+        assertTrue(said().contains("one photo"));
+        assertEquals(2, run("carry", shoot(), "--from", "h.jpg", "--format", "Print", "--parts", "colour"));
+    }
+
+    @Test
+    void check_acceptsFramesAsTheyStand() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        JsonNode before = json("crops", shoot());
+        JsonNode checked = json("check", shoot(), "--format", "Print", "--photo", "v.jpg");
+        assertEquals("checked", checked.get(0).get("state").asText());
+        assertEquals(before.get(1).get("corners"), json("crops", shoot()).get(1).get("corners"));
+        assertEquals("derived", json("crops", shoot()).get(0).get("state").asText());
+    }
 }

@@ -1,0 +1,124 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.carry.Carried;
+import nexa.core.carry.Carry;
+import nexa.core.carry.Opposite;
+import nexa.core.carry.Part;
+import nexa.core.geometry.PhotoSpace;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+@Command(
+        name = "carry",
+        description = "Take parts of one photo's crop to others, as one change.",
+        footer = "The place is carried as fractions of the photo's width and height, the size in long edges.")
+final class CarryCommand extends ShootCommand {
+    @Option(names = "--from", required = true, paramLabel = "PHOTO", description = "The photo carried from.")
+    @SuppressWarnings("NullAway.Init")
+    private String from;
+
+    @Option(
+            names = "--format",
+            required = true,
+            paramLabel = "NAME",
+            description = "The format whose frame is carried.")
+    @SuppressWarnings("NullAway.Init")
+    private String formatName;
+
+    @Option(names = "--to", paramLabel = "GLOB", description = "The photos carried to; else all others.")
+    private List<String> globs = new ArrayList<>();
+
+    @Option(
+            names = "--parts",
+            split = ",",
+            paramLabel = "PART",
+            description = "Any of shape, place, tilt, turn (quarter turns and mirror); else shape, place and tilt.")
+    private List<Part> parts = List.of(Part.SHAPE, Part.PLACE, Part.TILT);
+
+    @Option(
+            names = "--orientation",
+            paramLabel = "turn|keep|skip",
+            description = "Photos lying the other way: turn the frame (usual), keep it, or leave them alone.")
+    private Opposite orientation = Opposite.TURN;
+
+    @Option(names = "--dry-run", description = "Show what would become of each photo and change nothing.")
+    private boolean dryRun;
+
+    @Override
+    boolean run(Shoot shoot, Rows rows) throws IOException {
+        Format format = format(shoot, formatName);
+        Photo source = source(shoot);
+        List<Photo> targets = chosen(shoot, globs).stream()
+                .filter(photo -> !photo.equals(source))
+                .toList();
+        if (!dryRun) {
+            requireEditing(shoot);
+        }
+        Carry carry = new Carry(
+                source.facts().orElseThrow().asShot(),
+                shoot.framing(source),
+                format,
+                shoot.brief(),
+                parts.isEmpty() ? Set.of() : EnumSet.copyOf(parts),
+                orientation);
+        List<FramingChange> changes = new ArrayList<>();
+        for (Photo photo : targets.stream().filter(Photo::isReadable).toList()) {
+            Framing before = shoot.framing(photo);
+            Carried carried = carry.to(photo.facts().orElseThrow().asShot(), before);
+            changes.add(new FramingChange(photo.id(), before, carried.framing()));
+            add(rows, shoot, photo, format, carried);
+        }
+        if (!dryRun) {
+            shoot.apply(new Edit("edit.carry", changes, null));
+        }
+        return sayUnreadable(targets);
+    }
+
+    private Photo source(Shoot shoot) {
+        List<Photo> matching = chosen(shoot, List.of(from));
+        if (matching.size() > 1) {
+            throw wrong("--from is one photo; “" + from + "” matches " + names(matching));
+        }
+        if (!matching.getFirst().isReadable()) {
+            throw wrong(matching.getFirst().file() + " can't be read: "
+                    + matching.getFirst().trouble().orElseThrow().text());
+        }
+        return matching.getFirst();
+    }
+
+    private static void add(Rows rows, Shoot shoot, Photo photo, Format format, Carried carried) {
+        PhotoSpace space = new PhotoSpace(
+                photo.facts().orElseThrow().asShot(), carried.framing().pose());
+        rows.add()
+                .with("photo", photo.file())
+                .with("format", format.name())
+                .with("state", words(carried.framing().state(format)))
+                .with("tilt", carried.framing().pose().tilt().degrees())
+                .withPoints(
+                        "corners",
+                        space.toUpright(Derivation.frame(space.asShot(), carried.framing(), format, shoot.brief())))
+                .with(
+                        "losses",
+                        carried.losses().stream()
+                                .sorted()
+                                .map(CarryCommand::words)
+                                .toList());
+    }
+
+    private static String words(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+}
