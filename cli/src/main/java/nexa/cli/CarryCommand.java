@@ -54,6 +54,14 @@ final class CarryCommand extends ShootCommand {
             description = "Photos lying the other way: turn the frame (usual), keep it, or leave them alone.")
     private Opposite orientation = Opposite.TURN;
 
+    /** How a place is understood. */
+    enum By {
+        PLACE
+    }
+
+    @Option(names = "--by", paramLabel = "place", description = "By the same place in the photo, the only way yet.")
+    private By by = By.PLACE;
+
     @Option(names = "--dry-run", description = "Show what would become of each photo and change nothing.")
     private boolean dryRun;
 

@@ -71,6 +71,8 @@ final class ShootKeys {
         framing.put(Command.SET_ASIDE, session::toggleSetAside);
         framing.put(Command.ALTERNATES, () -> screen.open(DeskPane.ALTERNATES));
         framing.put(Command.NEXT_ALTERNATE, frameEdits()::nextAlternate);
+        framing.put(Command.CARRY, () -> screen.open(DeskPane.CARRY));
+        framing.put(Command.CARRY_AGAIN, session.carry()::apply);
         framing.put(Command.SELECT_ALL, () -> session.selectionProperty()
                 .set(Set.copyOf(session.shoot().photos())));
     }

@@ -100,6 +100,9 @@ final class ShootScreen extends StackPane {
 
         @Override
         public void toggle(DeskPane pane, Node beside) {
+            if (pane == DeskPane.CARRY) {
+                session.viewProperty().set(MainView.WALL); // where its ghosts show
+            }
             layer.toggle(panes.of(pane), beside);
         }
     }

@@ -106,6 +106,9 @@ final class Tour {
             s.viewProperty().set(MainView.WALL);
             choose(s, "kiln_0201.jpg");
         });
+        onFx(() -> session().tiltBy(0.8));
+        press("wall-carry", KeyCode.B, true);
+        onFx(() -> fire(KeyCode.ESCAPE, false));
         press("keys", KeyCode.F1);
         onFx(window::showKeys);
         show("handover", s -> s.viewProperty().set(MainView.HANDOVER));

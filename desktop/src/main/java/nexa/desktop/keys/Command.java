@@ -55,6 +55,8 @@ public enum Command {
     SET_ASIDE(Group.GOING, S),
     ALTERNATES(Group.GOING, Y),
     NEXT_ALTERNATE(Group.GOING, shift(Y)),
+    CARRY(Group.GOING, shift(B)),
+    CARRY_AGAIN(Group.GOING, shortcut(B)),
     UNDO(Group.GOING, shortcut(Z)),
     REDO(Group.GOING, new KeyPress(Z, true, true)),
     STEPS(Group.GOING, shift(U)),

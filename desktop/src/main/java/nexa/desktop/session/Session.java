@@ -43,6 +43,7 @@ public final class Session {
     private final ReadOnlyIntegerWrapper edits = new ReadOnlyIntegerWrapper();
     private final Settings settings;
     private final FrameEdits frameEdits = new FrameEdits(this);
+    private final CarryModel carry = new CarryModel(this);
     private final ObjectProperty<Set<Photo>> selection = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
 
@@ -81,6 +82,11 @@ public final class Session {
     /** What can be done to the current photo's frame in the active format. */
     public FrameEdits frameEdits() {
         return frameEdits;
+    }
+
+    /** Carrying the current photo's crop to others. */
+    public CarryModel carry() {
+        return carry;
     }
 
     /** The photos chosen together on the Wall; empty if it is only the current one. */

@@ -1,10 +1,15 @@
 package nexa.desktop.session;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.carry.Opposite;
+import nexa.core.carry.Part;
 import nexa.core.exact.Reference;
 import nexa.core.exact.Unit;
 import nexa.core.overlay.OverlayOptions;
@@ -27,6 +32,8 @@ public final class Settings {
     private final ObjectProperty<Double> matStrength;
     private final ObjectProperty<Boolean> snapping;
     private final ObjectProperty<List<String>> shapes;
+    private final ObjectProperty<Set<Part>> carryParts;
+    private final ObjectProperty<Opposite> carryOpposite;
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
@@ -44,6 +51,12 @@ public final class Settings {
         matStrength = kept("mat strength", 0.7, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
         snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
+        carryParts = kept(
+                "carry parts",
+                EnumSet.of(Part.SHAPE, Part.PLACE, Part.TILT),
+                Settings::parts,
+                parts -> parts.stream().map(Enum::name).sorted().collect(Collectors.joining(" ")));
+        carryOpposite = kept("carry opposite", Opposite.TURN, Opposite::valueOf, Enum::name);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -63,6 +76,13 @@ public final class Settings {
         } catch (IllegalArgumentException unknown) {
             return usual;
         }
+    }
+
+    private static Set<Part> parts(String names) {
+        return Stream.of(names.split(" "))
+                .filter(name -> !name.isEmpty())
+                .map(Part::valueOf)
+                .collect(Collectors.toSet());
     }
 
     private static List<String> shapes(String lines) {
@@ -130,6 +150,16 @@ public final class Settings {
                 .limit(MOST_SHAPES)
                 .toList();
         shapes.set(longer);
+    }
+
+    /** What of a crop is carried. */
+    public ObjectProperty<Set<Part>> carryPartsProperty() {
+        return carryParts;
+    }
+
+    /** What becomes of photos lying the other way when a crop is carried. */
+    public ObjectProperty<Opposite> carryOppositeProperty() {
+        return carryOpposite;
     }
 
     public ObjectProperty<Unit> unitProperty() {

@@ -52,7 +52,8 @@ public final class DeskView extends HBox {
         NUMBERS,
         OVERLAY,
         LOOK,
-        ALTERNATES
+        ALTERNATES,
+        CARRY
     }
 
     private final Session session;
@@ -68,6 +69,7 @@ public final class DeskView extends HBox {
     private final Button overlays;
     private final Button look;
     private final Button alternates;
+    private final Button carry;
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
@@ -94,6 +96,8 @@ public final class DeskView extends HBox {
         this.look = pane(MaterialDesignT.TUNE_VARIANT, "desk.look", DeskPane.LOOK);
         this.alternates = Buttons.command(
                 MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE, Command.ALTERNATES, keys, () -> open(DeskPane.ALTERNATES));
+        this.carry = Buttons.command(
+                MaterialDesignA.ARROW_RIGHT_BOLD_BOX_OUTLINE, Command.CARRY, keys, () -> open(DeskPane.CARRY));
         getStyleClass().add("desk");
         setAlignment(Pos.CENTER_LEFT);
         Region space = new Region();
@@ -124,6 +128,7 @@ public final class DeskView extends HBox {
                     case OVERLAY -> overlays;
                     case LOOK -> look;
                     case ALTERNATES -> alternates;
+                    case CARRY -> carry;
                 });
     }
 
@@ -255,11 +260,12 @@ public final class DeskView extends HBox {
     private Node actionArea() {
         clear.setId("clear");
         check.setId("check");
+        carry.setId("open-CARRY");
         alternates.setId("open-ALTERNATES");
         check.getStyleClass().add("primary");
         Buttons.explain(clear, Command.CLEAR, keys);
         Buttons.explain(check, Command.ACCEPT, keys);
-        HBox area = new HBox(8, alternates, clear, check);
+        HBox area = new HBox(8, new VBox(2, alternates, carry), clear, check);
         area.setAlignment(Pos.CENTER_RIGHT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;

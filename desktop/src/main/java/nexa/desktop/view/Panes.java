@@ -22,6 +22,7 @@ public final class Panes {
             case NUMBERS -> new NumbersPane(session);
             case OVERLAY -> new OverlayPane(session);
             case LOOK -> new LookPane(session);
+            case CARRY -> new CarryPane(session);
             case ALTERNATES -> new AlternatesPane(session, loader, fx);
         };
     }

@@ -1,5 +1,6 @@
 package nexa.desktop.view;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.css.PseudoClass;
@@ -9,13 +10,19 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.util.Subscription;
+import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
+import nexa.core.carry.Carried;
+import nexa.core.carry.Loss;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Turn;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.Mat;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
@@ -60,6 +67,7 @@ final class PhotoTile extends Pane {
                         .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(this::framingChanged),
+                session.carry().planProperty().subscribe(plan -> drawing.redraw()),
                 session.editsProperty().subscribe(count -> refresh()));
     }
 
@@ -149,7 +157,39 @@ final class PhotoTile extends Pane {
             }
             PhotoPainter painter = new PhotoPainter(canvas, view);
             painter.photo(pixels.get(), space);
-            session.format().ifPresent(format -> frame(painter, space, format));
+            session.format().ifPresent(format -> {
+                frame(painter, space, format);
+                ghost(canvas, view, space, format);
+            });
+        }
+
+        /** What a carry that is being prepared would make of the photo. */
+        private void ghost(GraphicsContext canvas, LevelView view, PhotoSpace space, Format format) {
+            Carried carried = session.carry().planProperty().get().get(photo);
+            if (carried == null || carried.losses().contains(Loss.LEFT_ALONE)) {
+                return;
+            }
+            PhotoSpace after = new PhotoSpace(space.asShot(), carried.framing().pose());
+            Frame frame = Derivation.frame(
+                    space.asShot(),
+                    carried.framing(),
+                    format,
+                    session.briefProperty().get());
+            Turn back = after.pose().turn().inverse().then(space.pose().turn());
+            List<Point> corners = frame.corners().stream()
+                    .map(corner -> after.pose().tilt().negated().rotate(corner))
+                    .map(back::apply)
+                    .map(corner -> space.pose().tilt().rotate(corner))
+                    .map(view::toScreen)
+                    .toList();
+            canvas.setLineDashes(6, 4);
+            canvas.setLineWidth(2);
+            canvas.setStroke(Palette.ACCENT);
+            canvas.strokePolygon(
+                    corners.stream().mapToDouble(Point::x).toArray(),
+                    corners.stream().mapToDouble(Point::y).toArray(),
+                    corners.size());
+            canvas.setLineDashes();
         }
 
         private void frame(PhotoPainter painter, PhotoSpace space, Format format) {

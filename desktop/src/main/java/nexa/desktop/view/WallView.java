@@ -115,10 +115,14 @@ public final class WallView extends Region {
         return best;
     }
 
+    /** With Ctrl or Shift only the selection changes: the current photo stays, to be carried from. */
     private void pressed(MouseEvent event) {
+        boolean selecting = keys.modifiers().shortcut() || keys.modifiers().shift();
         tileAt(event).ifPresent(tile -> {
             select(tile.photo());
-            session.choose(tile.photo());
+            if (!selecting) {
+                session.choose(tile.photo());
+            }
             if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
                 session.viewProperty().set(MainView.BENCH);
             }

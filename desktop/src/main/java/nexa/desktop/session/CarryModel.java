@@ -1,0 +1,109 @@
+package nexa.desktop.session;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Subscription;
+import nexa.core.carry.Carried;
+import nexa.core.carry.Carry;
+import nexa.core.carry.Loss;
+import nexa.shoot.Photo;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+
+/**
+ * Carrying the current photo's crop in the active format to the selected photos, or to all others if none is selected.
+ * While it is prepared, what would become of each photo shows; nothing changes before it is done.
+ */
+public final class CarryModel {
+    private final Session session;
+    private final ReadOnlyObjectWrapper<Map<Photo, Carried>> plan = new ReadOnlyObjectWrapper<>(Map.of());
+    private Optional<Subscription> preparing = Optional.empty();
+
+    CarryModel(Session session) {
+        this.session = session;
+    }
+
+    /** What would become of each photo, in the shoot's order; empty unless a carry is prepared. */
+    public ReadOnlyObjectProperty<Map<Photo, Carried>> planProperty() {
+        return plan.getReadOnlyProperty();
+    }
+
+    /** Follows every choice from now on. */
+    public void prepare() {
+        stop();
+        Settings settings = session.settings();
+        preparing = Optional.of(Subscription.combine(
+                settings.carryPartsProperty().subscribe(parts -> refresh()),
+                settings.carryOppositeProperty().subscribe(opposite -> refresh()),
+                session.selectionProperty().subscribe(selected -> refresh()),
+                session.formatProperty().subscribe(format -> refresh()),
+                session.framingProperty().subscribe(framing -> refresh())));
+    }
+
+    /** Shows no plan any more. */
+    public void stop() {
+        preparing.ifPresent(Subscription::unsubscribe);
+        preparing = Optional.empty();
+        plan.set(Map.of());
+    }
+
+    private void refresh() {
+        plan.set(planned());
+    }
+
+    private Map<Photo, Carried> planned() {
+        Map<Photo, Carried> planned = new LinkedHashMap<>();
+        carry().ifPresent(carry -> {
+            for (Photo photo : targets()) {
+                photo.facts().ifPresent(facts -> planned.put(photo, carry.to(facts.asShot(), session.framing(photo))));
+            }
+        });
+        return planned;
+    }
+
+    private Optional<Carry> carry() {
+        Settings settings = session.settings();
+        return session.format().flatMap(format -> session.asShot()
+                .map(size -> new Carry(
+                        size,
+                        session.framing(),
+                        format,
+                        session.briefProperty().get(),
+                        settings.carryPartsProperty().get(),
+                        settings.carryOppositeProperty().get())));
+    }
+
+    /** The selection but for the photo carried from; without one, all photos that are not set aside. */
+    private List<Photo> targets() {
+        Set<Photo> selected = session.selectionProperty().get();
+        return session.shoot().photos().stream()
+                .filter(photo -> session.photo().filter(photo::equals).isEmpty())
+                .filter(photo -> selected.isEmpty() ? !session.framing(photo).setAside() : selected.contains(photo))
+                .toList();
+    }
+
+    /** How many photos of the plan have a loss. */
+    public long count(Loss loss) {
+        return plan.get().values().stream()
+                .filter(carried -> carried.losses().contains(loss))
+                .count();
+    }
+
+    /** Carries as one step, with what is chosen now; also without preparing. */
+    public void apply() {
+        if (!session.shoot().mayEdit()) {
+            return;
+        }
+        List<FramingChange> changes = new ArrayList<>();
+        planned()
+                .forEach((photo, carried) -> changes.add(
+                        new FramingChange(photo.id(), session.shoot().framing(photo), carried.framing())));
+        session.shoot().apply(new Edit("edit.carry", changes, null));
+    }
+}
