@@ -30,6 +30,40 @@ public record Brief(List<Format> formats, int nextId) {
         return new Brief(longer, nextId + 1);
     }
 
+    /**
+     * With a format in place of the one that has its id.
+     *
+     * @throws IllegalArgumentException if its name is another's
+     */
+    public Brief changed(Format format) {
+        if (find(format.name()).filter(f -> f.id() != format.id()).isPresent()) {
+            throw new IllegalArgumentException("There is a format “" + format.name() + "” already");
+        }
+        return new Brief(
+                formats.stream().map(f -> f.id() == format.id() ? format : f).toList(), nextId);
+    }
+
+    /** With a copy of the format behind it, under a name of its own. */
+    public Brief duplicated(Format format) {
+        String base = format.name().substring(0, Math.min(format.name().length(), Format.LONGEST_NAME - 5));
+        int copy = 2;
+        while (find(base + " " + copy).isPresent()) {
+            copy++;
+        }
+        List<Format> longer = new ArrayList<>(formats);
+        longer.add(formats.indexOf(format) + 1, new Format(nextId, base + " " + copy, format.shape(), format.rule()));
+        return new Brief(longer, nextId + 1);
+    }
+
+    /** With the format so many places further down, or up if negative; it stays at the ends. */
+    public Brief moved(Format format, int places) {
+        List<Format> reordered = new ArrayList<>(formats);
+        int from = reordered.indexOf(format);
+        reordered.remove(from);
+        reordered.add(Math.clamp((long) from + places, 0, reordered.size()), format);
+        return new Brief(reordered, nextId);
+    }
+
     public Brief without(Format format) {
         return new Brief(formats.stream().filter(f -> f.id() != format.id()).toList(), nextId);
     }

@@ -34,6 +34,14 @@ public record Format(int id, String name, Shape shape, OrientationRule rule) {
         };
     }
 
+    public Format named(String other) {
+        return new Format(id, other, shape, rule);
+    }
+
+    public Format lying(OrientationRule other) {
+        return new Format(id, name, shape, other);
+    }
+
     public boolean keepsShape() {
         return !(shape instanceof Shape.Free);
     }

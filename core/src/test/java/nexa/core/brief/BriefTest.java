@@ -3,6 +3,7 @@ package nexa.core.brief;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 
@@ -32,5 +33,35 @@ class BriefTest {
     @Test
     void names_areInOrder() {
         assertEquals("Print, Square", TWO.names());
+    }
+
+    @Test
+    void changed_renamesAndTurnsInPlace() {
+        Format print = TWO.find("Print").orElseThrow();
+        Brief changed = TWO.changed(print.named("Poster").lying(OrientationRule.VERTICAL));
+        assertEquals("Poster, Square", changed.names());
+        assertEquals(print.id(), changed.find("Poster").orElseThrow().id());
+        assertThrows(IllegalArgumentException.class, () -> TWO.changed(print.named("SQUARE")));
+        assertEquals(
+                "PRINT", TWO.changed(print.named("PRINT")).formats().getFirst().name());
+    }
+
+    @Test
+    void duplicated_standsBehindUnderANameAndIdOfItsOwn() {
+        Format print = TWO.find("Print").orElseThrow();
+        Brief three = TWO.duplicated(print).duplicated(print);
+        assertEquals("Print, Print 3, Print 2, Square", three.names());
+        assertEquals(4, three.formats().stream().map(Format::id).distinct().count());
+        Brief longest = Brief.EMPTY.with("x".repeat(60), Shape.FREE);
+        assertEquals(
+                2, longest.duplicated(longest.formats().getFirst()).formats().size());
+    }
+
+    @Test
+    void moved_staysAtTheEnds() {
+        Format square = TWO.find("Square").orElseThrow();
+        assertEquals("Square, Print", TWO.moved(square, -1).names());
+        assertEquals("Square, Print", TWO.moved(square, -9).names());
+        assertEquals("Print, Square", TWO.moved(square, 1).names());
     }
 }

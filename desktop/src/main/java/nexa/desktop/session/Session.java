@@ -292,6 +292,13 @@ public final class Session {
         }
     }
 
+    /** Makes another brief of this one, as one edit. */
+    public void changeBrief(String label, Brief changed) {
+        if (shoot.mayEdit()) {
+            shoot.apply(Edit.brief(label, brief.get(), changed));
+        }
+    }
+
     public void removeFormat(Format removed) {
         if (shoot.mayEdit()) {
             shoot.apply(Edit.brief("edit.brief.remove", brief.get(), brief.get().without(removed)));
@@ -319,9 +326,8 @@ public final class Session {
 
     private void changed(Edit edit) {
         brief.set(shoot.brief());
-        if (format().flatMap(f -> brief.get().find(f.id())).isEmpty()) {
-            choose(brief.get().formats().stream().findFirst());
-        }
+        choose(format().flatMap(f -> brief.get().find(f.id()))
+                .or(() -> brief.get().formats().stream().findFirst()));
         abandon();
         edits.set(edits.get() + 1);
     }

@@ -5,7 +5,7 @@ import java.util.Map;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
@@ -34,9 +34,9 @@ final class CarryPane implements PaneLayer.Content {
         this.session = session;
         this.carry = session.carry();
         Settings settings = session.settings();
-        HBox parts = new HBox(14);
+        GridPane parts = new GridPane(24, 7);
         for (Part part : Part.values()) {
-            parts.getChildren().add(box(part, settings));
+            parts.add(box(part, settings), part.ordinal() % 2, part.ordinal() / 2);
         }
         opposite = new Choices<>("opposite", Opposite.values(), settings.carryOppositeProperty());
         Label across = new Label(Words.of("carry.opposite"));

@@ -6,21 +6,31 @@ import java.util.concurrent.Executor;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.geometry.Side;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.RadioMenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.util.Subscription;
+import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
+import nexa.core.shape.OrientationRule;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
@@ -31,10 +41,12 @@ import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
 import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** One format of the brief: in the Bench the current photo's live result, elsewhere its shape and how far it is. */
 final class FormatCard extends VBox {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+    private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
     private static final double LIVE_WIDTH = 142;
     private static final double LIVE_HEIGHT = 96;
     private static final double PLAIN_WIDTH = 74;
@@ -43,7 +55,10 @@ final class FormatCard extends VBox {
     private final Session session;
     private final Format format;
     private final FramePicture picture;
+    private final Label name = new Label();
+    private final StackPane nameHolder = new StackPane(name);
     private final Label note = new Label();
+    private final ContextMenu menu = new ContextMenu();
     private final DrawnPane drawing = new Drawing();
     private final StackPane holder = new StackPane(drawing);
     private final Subscription subscriptions;
@@ -56,6 +71,8 @@ final class FormatCard extends VBox {
         this.format = format;
         this.picture = new FramePicture(session.shoot(), loader, fx, this::refresh);
         getStyleClass().add("format-card");
+        fillMenu();
+        nameHolder.setAlignment(Pos.CENTER_LEFT);
         setId("format-" + format.id());
         setAccessibleRole(AccessibleRole.RADIO_BUTTON);
         holder.setAlignment(Pos.CENTER_LEFT);
@@ -73,8 +90,64 @@ final class FormatCard extends VBox {
                 view.subscribe(shown -> refresh()));
     }
 
+    private void fillMenu() {
+        Brief brief = session.briefProperty().get();
+        menu.getItems()
+                .addAll(
+                        item("rail.rename", this::rename),
+                        item(
+                                "rail.duplicate",
+                                () -> session.changeBrief("edit.brief.duplicate", brief.duplicated(format))));
+        menu.getItems()
+                .addAll(
+                        item("rail.up", () -> session.changeBrief("edit.brief.order", brief.moved(format, -1))),
+                        item("rail.down", () -> session.changeBrief("edit.brief.order", brief.moved(format, 1))),
+                        new SeparatorMenuItem());
+        ToggleGroup lying = new ToggleGroup();
+        for (OrientationRule rule : OrientationRule.values()) {
+            RadioMenuItem item = new RadioMenuItem(Words.of("rule", rule));
+            item.setToggleGroup(lying);
+            item.setSelected(format.rule() == rule);
+            item.setOnAction(event -> session.changeBrief("edit.brief.rule", brief.changed(format.lying(rule))));
+            menu.getItems().add(item);
+        }
+        menu.getItems().addAll(new SeparatorMenuItem(), item("rail.remove.item", () -> session.removeFormat(format)));
+    }
+
+    private static MenuItem item(String words, Runnable action) {
+        MenuItem item = new MenuItem(Words.of(words));
+        item.setId(words);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    /** The name becomes a field until Enter or Esc; a name that is taken is kept in it, marked. */
+    private void rename() {
+        TextField field = new TextField(format.name());
+        field.setId("rename");
+        field.getStyleClass().add("rename");
+        field.setOnAction(event -> {
+            try {
+                session.changeBrief(
+                        "edit.brief.rename", session.briefProperty().get().changed(format.named(field.getText())));
+                nameHolder.getChildren().setAll(name);
+            } catch (IllegalArgumentException refused) {
+                field.pseudoClassStateChanged(REFUSED, true);
+                Buttons.explain(field, refused.getMessage());
+            }
+        });
+        field.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                nameHolder.getChildren().setAll(name);
+            }
+        });
+        nameHolder.getChildren().setAll(field);
+        field.requestFocus();
+        field.selectAll();
+    }
+
     private BorderPane caption(int digit) {
-        Label name = new Label(format.name());
+        name.setText(format.name());
         name.getStyleClass().add("format-name");
         note.getStyleClass().add("format-note");
         Label key = new Label(Integer.toString(digit));
@@ -87,7 +160,14 @@ final class FormatCard extends VBox {
         remove.visibleProperty().bind(hoverProperty());
         HBox right = new HBox(4, remove, key);
         right.setAlignment(Pos.CENTER_RIGHT);
-        BorderPane caption = new BorderPane(null, null, right, null, new VBox(1, name, note));
+        Button more = Buttons.icon(MaterialDesignD.DOTS_HORIZONTAL, "rail.more", () -> {});
+        more.setOnAction(event -> menu.show(more, Side.BOTTOM, 0, 0));
+        more.getStyleClass().add("small");
+        more.setId("more-" + format.id());
+        more.visibleProperty().bind(hoverProperty().and(menu.showingProperty().not()));
+        right.getChildren().addFirst(more);
+        setOnContextMenuRequested(event -> menu.show(this, event.getScreenX(), event.getScreenY()));
+        BorderPane caption = new BorderPane(null, null, right, null, new VBox(1, nameHolder, note));
         caption.setMaxWidth(LIVE_WIDTH);
         return caption;
     }
