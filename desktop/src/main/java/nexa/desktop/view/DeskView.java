@@ -265,7 +265,9 @@ public final class DeskView extends HBox {
         check.getStyleClass().add("primary");
         Buttons.explain(clear, Command.CLEAR, keys);
         Buttons.explain(check, Command.ACCEPT, keys);
-        HBox area = new HBox(8, new VBox(2, alternates, carry), clear, check);
+        VBox set = new VBox(4, alternates, carry);
+        set.setAlignment(Pos.CENTER);
+        HBox area = new HBox(8, set, clear, check);
         area.setAlignment(Pos.CENTER_RIGHT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
