@@ -64,7 +64,7 @@ final class FramePicture {
         }
         if (loaded != null) {
             pixels = Optional.of(loaded);
-        } else if (failure != null) {
+        } else if (failure != null && pixels.isEmpty()) { // what shows already is better than none
             trouble = Optional.of(reason(failure));
         }
         arrived.run();
