@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.brief.Crop;
+import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.shoot.Photo;
@@ -39,10 +40,7 @@ final class CheckCommand extends ShootCommand {
     /** A derived frame is accepted as it is now, and stays so. */
     private static Framing checked(Shoot shoot, Photo photo, Format format) {
         Framing framing = shoot.framing(photo);
-        Crop crop = framing.crop(format)
-                .orElseGet(() -> new Crop(shoot.space(photo)
-                        .orElseThrow()
-                        .toAsShot(shoot.frame(photo, format).orElseThrow())));
+        Crop crop = Derivation.crop(photo.facts().orElseThrow().asShot(), framing, format, shoot.brief());
         return framing.with(format, crop.asChecked());
     }
 }

@@ -55,10 +55,7 @@ final class LevelCommand extends ShootCommand {
     /** Empty, and said, if the photo turns out to be unreadable. */
     private Optional<Finding> find(Shoot shoot, Photo photo, Framing framing) {
         try {
-            return Optional.of(AutoLeveller.find(
-                    shoot.fileOf(photo),
-                    photo.facts().orElseThrow(),
-                    framing.pose().turn()));
+            return Optional.of(AutoLeveller.find(shoot, photo, framing));
         } catch (UnreadablePhotoException unreadable) {
             say(photo.file() + ": " + unreadable.trouble().text());
             return Optional.empty();

@@ -45,6 +45,13 @@ public final class Derivation {
                 .orElse(largest);
     }
 
+    /** What holds a photo's frame in a format: its crop, or one that asks for the derived frame. */
+    public static Crop crop(PixelSize asShot, Framing framing, Format format, Brief brief) {
+        return framing.crop(format)
+                .orElseGet(() -> new Crop(
+                        new PhotoSpace(asShot, framing.pose()).toAsShot(frame(asShot, framing, format, brief))));
+    }
+
     /**
      * A frame of another shape about a placed one: the same centre, as large as fits; if the placed frame is not inside
      * that, the smallest that contains it, moved no further than it must; if there is none in the photo, the largest.

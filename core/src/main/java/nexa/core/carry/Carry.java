@@ -69,10 +69,8 @@ public record Carry(PixelSize asShot, Framing framing, Format format, Brief brie
         return new PhotoSpace(asShot, framing.pose());
     }
 
-    /** The photo's crop, or one that would be its derived frame. */
     private Crop crop(PixelSize photo, Framing of) {
-        PhotoSpace space = new PhotoSpace(photo, of.pose());
-        return of.crop(format).orElseGet(() -> new Crop(space.toAsShot(Derivation.frame(photo, of, format, brief))));
+        return Derivation.crop(photo, of, format, brief);
     }
 
     /** The wish of the photo carried to, as it is remembered. */

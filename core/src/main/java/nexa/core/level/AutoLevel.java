@@ -3,6 +3,7 @@ package nexa.core.level;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -23,6 +24,7 @@ public final class AutoLevel {
     public static final double WIDEST = 15;
 
     private static final double STEP = 0.05;
+    private static final int STEPS = (int) (WIDEST / STEP);
     private static final double BELL = 0.25;
     private static final double AT_PEAK = 0.5;
     private static final double RIVAL = 1;
@@ -53,10 +55,11 @@ public final class AutoLevel {
                 .map(line -> new Vote(line, line.lean(), weight(line, upright)))
                 .filter(vote -> Math.abs(vote.lean) <= WIDEST + AT_PEAK)
                 .toList();
-        double peak = peak(votes);
+        double[] curve = curve(votes);
+        double peak = peak(curve);
         double height = density(votes, peak);
         double evidence = 1 - Math.exp(-height / PLENTY);
-        double lead = height == 0 ? 0 : 1 - rival(votes, peak) / height;
+        double lead = height == 0 ? 0 : 1 - rival(curve, peak) / height;
         double lean = mean(votes, peak);
         double agreement = agreement(votes, lean);
         double confidence = evidence * lead * agreement;
@@ -83,28 +86,33 @@ public final class AutoLevel {
         return sum;
     }
 
-    private static double peak(List<Vote> votes) {
-        double best = 0;
+    /** The density at every step from one end of the range to the other. */
+    private static double[] curve(List<Vote> votes) {
+        return IntStream.rangeClosed(-STEPS, STEPS)
+                .mapToDouble(step -> density(votes, step * STEP))
+                .toArray();
+    }
+
+    /** Where the curve is highest; 0 if it is nowhere above nothing. */
+    private static double peak(double[] curve) {
+        int best = STEPS;
         double height = 0;
-        for (int step = (int) (-WIDEST / STEP); step * STEP <= WIDEST; step++) {
-            double there = density(votes, step * STEP);
-            if (there > height) {
-                height = there;
-                best = step * STEP;
+        for (int i = 0; i < curve.length; i++) {
+            if (curve[i] > height) {
+                height = curve[i];
+                best = i;
             }
         }
-        return best;
+        return (best - STEPS) * STEP;
     }
 
     /** The highest density away from the peak. */
-    private static double rival(List<Vote> votes, double peak) {
-        double height = 0;
-        for (int step = (int) (-WIDEST / STEP); step * STEP <= WIDEST; step++) {
-            if (Math.abs(step * STEP - peak) > RIVAL) {
-                height = Math.max(height, density(votes, step * STEP));
-            }
-        }
-        return height;
+    private static double rival(double[] curve, double peak) {
+        return IntStream.range(0, curve.length)
+                .filter(i -> Math.abs((i - STEPS) * STEP - peak) > RIVAL)
+                .mapToDouble(i -> curve[i])
+                .max()
+                .orElse(0);
     }
 
     private static double mean(List<Vote> votes, double peak) {

@@ -52,7 +52,12 @@ public final class FrameEdits {
 
     /** Whether part of the frame shows no photo. */
     public boolean showsBlank() {
-        return session.frame()
+        return session.format().filter(this::showsBlank).isPresent();
+    }
+
+    /** Whether part of the current photo's frame in a format shows no photo. */
+    public boolean showsBlank(Format format) {
+        return session.frame(format)
                 .flatMap(frame -> session.space().map(space -> !space.outline().contains(frame, Outline.PARALLEL * 10)))
                 .orElse(false);
     }

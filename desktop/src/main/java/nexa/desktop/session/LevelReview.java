@@ -91,10 +91,7 @@ public final class LevelReview {
 
     private Item searched(Item item) {
         try {
-            return item.found(AutoLeveller.find(
-                    session.shoot().fileOf(item.photo()),
-                    item.photo().facts().orElseThrow(),
-                    item.framing().pose().turn()));
+            return item.found(AutoLeveller.find(session.shoot(), item.photo(), item.framing()));
         } catch (UnreadablePhotoException unreadable) {
             return item.as(State.UNREADABLE);
         }

@@ -101,10 +101,7 @@ public final class Levelling {
 
     private Finding find(Photo photo, Framing framing) {
         try {
-            return AutoLeveller.find(
-                    session.shoot().fileOf(photo),
-                    photo.facts().orElseThrow(),
-                    framing.pose().turn());
+            return AutoLeveller.find(session.shoot(), photo, framing);
         } catch (UnreadablePhotoException unreadable) {
             throw new CompletionException(unreadable);
         }

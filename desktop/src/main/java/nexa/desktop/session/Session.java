@@ -232,8 +232,7 @@ public final class Session {
 
     /** What holds the current photo's frame in the active format: its crop, or one that would be the derived frame. */
     public Optional<Crop> crop() {
-        return format().flatMap(f -> framing().crop(f).or(() -> frame(f).flatMap(
-                        frame -> space().map(space -> new Crop(space.toAsShot(frame))))));
+        return format().flatMap(f -> asShot().map(size -> Derivation.crop(size, framing(), f, brief.get())));
     }
 
     /** The framing with the frame as the active format's wish; what else its crop asks for stays. */

@@ -245,19 +245,10 @@ final class BenchDrawing {
     void levelLine(LevelView view, BenchGesture.DrawLevel drawn) {
         Point from = view.toScreen(drawn.from());
         Point to = view.toScreen(drawn.to());
-        line(from, to, 2);
+        PhotoPainter.accentLine(canvas, from, to, 2);
         drawn.line()
                 .ifPresent(
                         line -> text.tag(Words.of("bench.level.lean", degrees(line.lean())), to.x() + 14, to.y() - 34));
-    }
-
-    private void line(Point from, Point to, double wide) {
-        canvas.setStroke(Color.gray(1, 0.9));
-        canvas.setLineWidth(wide + 2);
-        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
-        canvas.setStroke(Palette.ACCENT);
-        canvas.setLineWidth(wide);
-        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
     }
 
     /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
@@ -265,7 +256,8 @@ final class BenchDrawing {
         PhotoSpace space = session.space().orElseThrow();
         List<LevelLine> lines = levelling.linesProperty().get();
         for (LevelLine line : lines) {
-            line(view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
+            PhotoPainter.accentLine(
+                    canvas, view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
             Point knob = knob(line, space, view);
             knob(knob.x(), knob.y(), KNOB);
             canvas.strokeLine(knob.x() - 3, knob.y() - 3, knob.x() + 3, knob.y() + 3);
@@ -291,7 +283,11 @@ final class BenchDrawing {
             case Levelling.Verdict.Unreadable() -> text.banner(Words.of("bench.auto.unreadable"));
             case Levelling.Verdict.Found(Finding finding) -> {
                 for (LevelLine line : finding.lines()) {
-                    line(view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 1.5);
+                    PhotoPainter.accentLine(
+                            canvas,
+                            view.toScreen(space.toLevel(line.from())),
+                            view.toScreen(space.toLevel(line.to())),
+                            1.5);
                 }
                 text.banner(Looks.words(finding));
             }

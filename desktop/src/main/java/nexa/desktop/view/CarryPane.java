@@ -39,14 +39,12 @@ final class CarryPane implements PaneLayer.Content {
             parts.add(box(part, settings), part.ordinal() % 2, part.ordinal() / 2);
         }
         opposite = new Choices<>("opposite", Opposite.values(), settings.carryOppositeProperty());
-        Label across = new Label(Words.of("carry.opposite"));
-        across.getStyleClass().add("field-label");
         losses.getStyleClass().add("note");
         losses.setWrapText(true);
         apply = Buttons.text("carry.apply", carry::apply);
         apply.setId("carry-apply");
         apply.getStyleClass().add("primary");
-        node = new VBox(11, parts, across, opposite, summary, losses, apply);
+        node = new VBox(11, parts, Labels.field("carry.opposite"), opposite, summary, losses, apply);
         node.setPrefWidth(340);
         carry.prepare();
         subscription = carry.planProperty().subscribe(this::show);

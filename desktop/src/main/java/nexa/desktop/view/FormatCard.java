@@ -28,7 +28,6 @@ import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.shape.OrientationRule;
 import nexa.desktop.paint.LevelView;
@@ -219,14 +218,7 @@ final class FormatCard extends VBox {
         String own =
                 held.shape().equals(format.shape()) ? "" : " → " + held.shape().text();
         String state = Words.of(session.framing().state(format));
-        return shapeWords() + own + " · " + (showsBlank() ? Words.of("rail.blank") : state);
-    }
-
-    private boolean showsBlank() {
-        return session.space()
-                .flatMap(space ->
-                        session.frame(format).map(frame -> !space.outline().contains(frame, Outline.PARALLEL * 10)))
-                .orElse(false);
+        return shapeWords() + own + " · " + (session.frameEdits().showsBlank(format) ? Words.of("rail.blank") : state);
     }
 
     private String progressWords() {

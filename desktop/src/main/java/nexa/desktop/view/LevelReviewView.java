@@ -23,7 +23,6 @@ import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.desktop.paint.LevelView;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.LevelReview;
@@ -224,12 +223,7 @@ public final class LevelReviewView extends BorderPane {
     private static void line(GraphicsContext canvas, LevelView view, PhotoSpace space, LevelLine line) {
         Point from = view.toScreen(space.toLevel(line.from()));
         Point to = view.toScreen(space.toLevel(line.to()));
-        canvas.setLineWidth(3.5);
-        canvas.setStroke(Color.gray(1, 0.85));
-        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
-        canvas.setLineWidth(1.5);
-        canvas.setStroke(Palette.ACCENT);
-        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
+        PhotoPainter.accentLine(canvas, from, to, 1.5);
     }
 
     private FramePicture pixels(Photo photo) {

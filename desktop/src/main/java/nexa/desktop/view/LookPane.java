@@ -1,6 +1,5 @@
 package nexa.desktop.view;
 
-import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -36,20 +35,14 @@ final class LookPane implements PaneLayer.Content {
         snapping.setOnAction(event -> settings.snappingProperty().set(snapping.isSelected()));
         Buttons.explain(snapping, Words.of("look.snapping.tip"));
         GridPane grid = new GridPane(14, 10);
-        grid.addRow(0, label("look.mat"), strength);
-        grid.addRow(1, label("look.tone"), tone);
-        grid.addRow(2, label("look.mover"), mover);
+        grid.addRow(0, Labels.field("look.mat"), strength);
+        grid.addRow(1, Labels.field("look.tone"), tone);
+        grid.addRow(2, Labels.field("look.mover"), mover);
         grid.addRow(3, new Label(), snapping);
         node = new VBox(grid);
         subscriptions = Subscription.combine(
                 settings.matStrengthProperty().subscribe(value -> strength.setValue(value)),
                 settings.snappingProperty().subscribe(value -> snapping.setSelected(value)));
-    }
-
-    private static Node label(String words) {
-        Label label = new Label(Words.of(words));
-        label.getStyleClass().add("field-label");
-        return label;
     }
 
     @Override

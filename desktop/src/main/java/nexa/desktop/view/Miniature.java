@@ -15,6 +15,11 @@ final class Miniature extends Canvas {
         super(width, height);
     }
 
+    /** Whether a frame of one aspect needs another drawing than one of the other; rounding does not count. */
+    static boolean looksDifferent(double aspect, double drawn) {
+        return Math.abs(aspect - drawn) > 1e-9 * aspect;
+    }
+
     void show(Overlay overlay, OverlayOptions options, int orientation, double aspect, boolean active) {
         double scale = Math.min((getWidth() - 2) / aspect, getHeight() - 2);
         double width = Math.max(8, Math.round(aspect * scale));

@@ -49,9 +49,9 @@ final class NumbersPane implements PaneLayer.Content {
         ppi.setId("numbers-ppi");
         ppi.setOnAction(event -> typedPpi());
         GridPane grid = new GridPane(10, 7);
-        grid.addRow(0, label("numbers.x"), x, label("numbers.width"), wide);
-        grid.addRow(1, label("numbers.y"), y, label("numbers.height"), high);
-        grid.addRow(2, label("numbers.unit"), unit, label("numbers.ppi"), ppi);
+        grid.addRow(0, Labels.field("numbers.x"), x, Labels.field("numbers.width"), wide);
+        grid.addRow(1, Labels.field("numbers.y"), y, Labels.field("numbers.height"), high);
+        grid.addRow(2, Labels.field("numbers.unit"), unit, Labels.field("numbers.ppi"), ppi);
         HBox row = new HBox(18, references(settings), grid);
         row.setAlignment(Pos.CENTER_LEFT);
         Label note = new Label(Words.of("numbers.note"));
@@ -83,12 +83,6 @@ final class NumbersPane implements PaneLayer.Content {
         }
         nine.setAlignment(Pos.CENTER);
         return nine;
-    }
-
-    private static Label label(String words) {
-        Label label = new Label(Words.of(words));
-        label.getStyleClass().add("field-label");
-        return label;
     }
 
     private TextField field(String name, Typed typed) {

@@ -51,6 +51,7 @@ final class OverlayPane implements PaneLayer.Content {
     private final Choices<OverlayShow> show;
     private final VBox node;
     private final Subscription subscriptions;
+    private double drawnAspect;
 
     OverlayPane(Session session) {
         this.session = session;
@@ -65,7 +66,7 @@ final class OverlayPane implements PaneLayer.Content {
                 settings.overlayLookProperty().subscribe(now -> refresh()),
                 settings.shapesProperty().subscribe(now -> refresh()),
                 session.briefProperty().subscribe(now -> refresh()),
-                session.framingProperty().subscribe(now -> refresh()));
+                session.framingProperty().subscribe(now -> reshape()));
     }
 
     private GridPane all() {
@@ -98,16 +99,16 @@ final class OverlayPane implements PaneLayer.Content {
 
     private Node options() {
         GridPane left = new GridPane(12, 9);
-        left.addRow(0, label("overlay.pane.show"), show);
-        left.addRow(1, label("overlay.pane.ink"), inks());
-        left.addRow(2, label("overlay.pane.strength"), strength);
-        left.addRow(3, label("overlay.pane.thickness"), thickness);
+        left.addRow(0, Labels.field("overlay.pane.show"), show);
+        left.addRow(1, Labels.field("overlay.pane.ink"), inks());
+        left.addRow(2, Labels.field("overlay.pane.strength"), strength);
+        left.addRow(3, Labels.field("overlay.pane.thickness"), thickness);
         GridPane right = new GridPane(12, 9);
         nested.setPrefWrapLength(190);
-        right.addRow(0, label("overlay.pane.cells"), cells);
-        right.addRow(1, label("overlay.pane.nested"), nested);
-        right.addRow(2, label("overlay.pane.bleed"), bleed);
-        right.addRow(3, label("overlay.pane.caption"), caption);
+        right.addRow(0, Labels.field("overlay.pane.cells"), cells);
+        right.addRow(1, Labels.field("overlay.pane.nested"), nested);
+        right.addRow(2, Labels.field("overlay.pane.bleed"), bleed);
+        right.addRow(3, Labels.field("overlay.pane.caption"), caption);
         return new HBox(26, left, right);
     }
 
@@ -134,13 +135,6 @@ final class OverlayPane implements PaneLayer.Content {
         slider.setId(id);
         slider.setPrefWidth(170);
         return slider;
-    }
-
-    private static Label label(String words) {
-        Label label = new Label(Words.of(words));
-        label.getStyleClass().add("field-label");
-        label.setMinWidth(Region.USE_PREF_SIZE);
-        return label;
     }
 
     private static Label note(String words) {
@@ -179,8 +173,20 @@ final class OverlayPane implements PaneLayer.Content {
         thickness.setValue(look().thickness());
     }
 
+    /** While a frame is moved its shape stays, and so do the miniatures. */
+    private void reshape() {
+        if (Miniature.looksDifferent(aspect(), drawnAspect)) {
+            refresh();
+        }
+    }
+
+    private double aspect() {
+        return session.frame().map(Frame::aspect).orElse(1.5);
+    }
+
     private void refresh() {
-        double aspect = session.frame().map(Frame::aspect).orElse(1.5);
+        double aspect = aspect();
+        drawnAspect = aspect;
         OverlayChoice choice = session.overlayProperty().get();
         buttons.forEach((overlay, button) -> {
             boolean active = choice.overlay().filter(overlay::equals).isPresent();

@@ -105,7 +105,7 @@ final class OverlayPicker extends HBox {
     /** While a frame is moved its shape stays, and so do the miniatures. */
     private void reshape() {
         double aspect = session.frame().map(Frame::aspect).orElse(1.5);
-        if (Math.abs(aspect - drawnAspect) > 1e-9 * aspect) {
+        if (Miniature.looksDifferent(aspect, drawnAspect)) {
             refresh();
         }
     }

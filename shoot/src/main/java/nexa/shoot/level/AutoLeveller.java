@@ -1,7 +1,7 @@
 package nexa.shoot.level;
 
-import java.nio.file.Path;
 import java.util.List;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
@@ -12,19 +12,23 @@ import nexa.core.level.LevelLine;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
 
 /** Finds how a photo leans. Decodes, so not for the interface's thread; changes nothing. */
 public final class AutoLeveller {
     private AutoLeveller() {}
 
     /**
-     * What the photo's own lines say, counted from the photo as it is turned now; the tilt it has plays no part.
+     * What the photo's own lines say, counted from a readable photo as it is turned; the tilt it has plays no part.
      *
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
-    public static Finding find(Path file, PhotoFacts facts, Turn turn) throws UnreadablePhotoException {
+    public static Finding find(Shoot shoot, Photo photo, Framing framing) throws UnreadablePhotoException {
+        PhotoFacts facts = photo.facts().orElseThrow();
         PixelSize asShot = facts.asShot();
-        List<LevelLine> lines = LineDetector.segments(file, facts).stream()
+        Turn turn = framing.pose().turn();
+        List<LevelLine> lines = LineDetector.segments(shoot.fileOf(photo), facts).stream()
                 .map(line -> line.turned(turn, asShot))
                 .toList();
         return AutoLevel.find(lines, new PhotoSpace(asShot, Pose.AS_SHOT.turned(turn)).upright());
