@@ -89,8 +89,6 @@ public final class PaneLayer extends Pane {
         });
         head.setOnMouseDragged(event -> {
             moved = new Point2D(event.getSceneX(), event.getSceneY()).subtract(grabbed);
-            System.err.println(
-                    "PANE drag " + event.getSceneX() + " " + event.getSceneY() + " " + moved + " " + isNeedsLayout());
             requestLayout();
         });
     }
