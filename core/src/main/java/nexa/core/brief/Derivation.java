@@ -1,12 +1,17 @@
 package nexa.core.brief;
 
 import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.mark.Composition;
+import nexa.core.mark.Marks;
 
 /** From a photo, what was asked of it, and a format to the frame. */
 public final class Derivation {
@@ -15,34 +20,54 @@ public final class Derivation {
 
     private Derivation() {}
 
-    /**
-     * The frame in level space, inside the photo unless its crop may leave it: what fits of the wish, or the largest
-     * centred if there is none.
-     */
+    /** The frame of a photo in a format that is alone in its brief; see the other. */
     public static Frame frame(PixelSize asShot, Framing framing, Format format) {
-        PhotoSpace space = new PhotoSpace(asShot, framing.pose());
-        return framing.crop(format)
-                .map(crop -> Fit.within(space.room(crop.outside()), asked(space, crop.wish(), crop.held(format))))
-                .orElseGet(() -> largest(space, format));
+        return frame(asShot, framing, format, Brief.EMPTY);
     }
 
     /**
-     * The same within a brief: a frame nobody placed follows the one placed in the format of the brief whose shape is
-     * nearest, if there is any.
+     * The frame in level space, inside the photo unless its crop may leave it: what fits of the wish. A frame nobody
+     * placed follows the photo's marks; else the frame placed in the format of the brief whose shape is nearest; else
+     * it is the largest centred.
      */
     public static Frame frame(PixelSize asShot, Framing framing, Format format, Brief brief) {
-        if (framing.crop(format).isPresent()) {
-            return frame(asShot, framing, format);
-        }
         PhotoSpace space = new PhotoSpace(asShot, framing.pose());
+        return framing.crop(format)
+                .map(crop -> placed(space, crop, format))
+                .orElseGet(() -> derived(space, framing, format, brief));
+    }
+
+    private static Frame placed(PhotoSpace space, Crop crop, Format format) {
+        return Fit.within(space.room(crop.outside()), asked(space, crop.wish(), crop.held(format)));
+    }
+
+    private static Frame derived(PhotoSpace space, Framing framing, Format format, Brief brief) {
         Frame largest = largest(space, format);
+        Optional<Frame> source = nearest(space, framing, format, brief, largest.aspect());
+        List<Point> marks = framing.marks().in(space);
+        return marks.isEmpty()
+                ? source.map(placed -> around(space.outline(), placed, largest)).orElse(largest)
+                : Fit.within(space.outline(), byMarks(space, framing, marks, source, largest));
+    }
+
+    /** The frame placed in the format of the brief whose shape is nearest. */
+    private static Optional<Frame> nearest(
+            PhotoSpace space, Framing framing, Format format, Brief brief, double aspect) {
         return brief.formats().stream()
-                .filter(other ->
-                        other.id() != format.id() && framing.crop(other).isPresent())
-                .map(other -> frame(asShot, framing, other))
-                .min(Comparator.comparingDouble(placed -> Math.abs(Math.log(placed.aspect() / largest.aspect()))))
-                .map(placed -> around(space.outline(), placed, largest))
-                .orElse(largest);
+                .filter(other -> other.id() != format.id())
+                .flatMap(other -> framing.crop(other).map(crop -> placed(space, crop, other)).stream())
+                .min(Comparator.comparingDouble(placed -> Math.abs(Math.log(placed.aspect() / aspect))));
+    }
+
+    /** The marks lie as the rule has it, or as in the frame placed elsewhere; else as near to the middle as fits. */
+    private static Frame byMarks(
+            PhotoSpace space, Framing framing, List<Point> marks, Optional<Frame> source, Frame largest) {
+        return framing.subject()
+                .rule()
+                .filter(rule -> rule.suits(marks))
+                .or(() -> source.map(placed -> Composition.of(placed, marks)))
+                .map(rule -> rule.frame(space.outline(), marks, largest.aspect()))
+                .orElseGet(() -> Frame.around(Marks.middle(marks), largest.width(), largest.height()));
     }
 
     /** What holds a photo's frame in a format: its crop, or one that asks for the derived frame. */

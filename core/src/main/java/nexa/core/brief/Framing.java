@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.mark.Marks;
 
 /**
  * All that the photographer asked of one photo.
@@ -15,9 +17,18 @@ import nexa.core.geometry.Pose;
  * @param crops by format id; a format without one is derived
  * @param alternates by format id, in the order they were kept
  * @param setAside left out of the shoot's work, reversibly
+ * @param subject what is known of the subject
+ * @param level the tilt that is known to level the photo when it is not mirrored
  */
-public record Framing(Pose pose, Map<Integer, Crop> crops, Map<Integer, List<Alternate>> alternates, boolean setAside) {
-    public static final Framing UNTOUCHED = new Framing(Pose.AS_SHOT, Map.of(), Map.of(), false);
+public record Framing(
+        Pose pose,
+        Map<Integer, Crop> crops,
+        Map<Integer, List<Alternate>> alternates,
+        boolean setAside,
+        Subject subject,
+        Optional<Tilt> level) {
+    public static final Framing UNTOUCHED =
+            new Framing(Pose.AS_SHOT, Map.of(), Map.of(), false, Subject.UNKNOWN, Optional.empty());
 
     public Framing {
         crops = Map.copyOf(crops);
@@ -31,24 +42,48 @@ public record Framing(Pose pose, Map<Integer, Crop> crops, Map<Integer, List<Alt
     }
 
     public Framing with(Pose other) {
-        return new Framing(other, crops, alternates, setAside);
+        return new Framing(other, crops, alternates, setAside, subject, level);
     }
 
     public Framing with(Format format, Crop crop) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.put(format.id(), crop);
-        return new Framing(pose, changed, alternates, setAside);
+        return new Framing(pose, changed, alternates, setAside, subject, level);
     }
 
     /** The format derived again. */
     public Framing cleared(Format format) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.remove(format.id());
-        return new Framing(pose, changed, alternates, setAside);
+        return new Framing(pose, changed, alternates, setAside, subject, level);
     }
 
     public Framing withSetAside(boolean aside) {
-        return new Framing(pose, crops, alternates, aside);
+        return new Framing(pose, crops, alternates, aside, subject, level);
+    }
+
+    public Marks marks() {
+        return subject.marks();
+    }
+
+    /** With other marks; what was accepted stays accepted, as marks only move frames that nobody placed. */
+    public Framing with(Marks marks) {
+        return with(new Subject(marks, subject.rule()));
+    }
+
+    public Framing with(Subject other) {
+        return new Framing(pose, crops, alternates, setAside, other, level);
+    }
+
+    /** The tilt that is known to level the photo as it is turned. */
+    public Optional<Tilt> levelTilt() {
+        return level.map(tilt -> pose.turn().mirrored() ? tilt.negated() : tilt);
+    }
+
+    /** With a tilt, as the photo is turned, known to level it. */
+    public Framing levelledAt(Tilt tilt) {
+        Tilt unmirrored = pose.turn().mirrored() ? tilt.negated() : tilt;
+        return new Framing(pose, crops, alternates, setAside, subject, Optional.of(unmirrored));
     }
 
     public List<Alternate> alternates(Format format) {
@@ -79,7 +114,7 @@ public record Framing(Pose pose, Map<Integer, Crop> crops, Map<Integer, List<Alt
     private Framing withAlternates(Format format, List<Alternate> changed) {
         Map<Integer, List<Alternate>> all = new HashMap<>(alternates);
         all.put(format.id(), changed);
-        return new Framing(pose, crops, all, setAside);
+        return new Framing(pose, crops, all, setAside, subject, level);
     }
 
     public FrameState state(Format format) {

@@ -1,12 +1,15 @@
 package nexa.core.carry;
 
 import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.Outline;
@@ -14,21 +17,33 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
+import nexa.core.geometry.Turn;
+import nexa.core.mark.Composition;
 
 /**
- * Parts of one photo's crop in one format, to be taken to others. A place is carried as fractions of the photo's own
- * width and height from its centre, so that "a third from the left" stays that on a photo of another shape; a size is
- * carried in long edges, so that a subject taken from the same distance stays as large.
+ * Parts of one photo's crop in one format, to be taken to others. By place, a frame's centre is carried as fractions of
+ * the photo's own width and height, so that "a third from the left" stays that on a photo of another shape, and its
+ * size in long edges, so that a subject taken from the same distance stays as large. By marks, each photo's own marks
+ * come to lie in the frame as they do here; two marks also give the frame's size and, if it is carried, the tilt.
  *
  * @param asShot the size of the photo carried from
  * @param framing what is asked of it
  */
-public record Carry(PixelSize asShot, Framing framing, Format format, Brief brief, Set<Part> parts, Opposite opposite) {
+public record Carry(
+        PixelSize asShot, Framing framing, Format format, Brief brief, Set<Part> parts, Opposite opposite, By by) {
     /** Differences below this, in long edges, are rounding. */
     private static final double SAME = 1e-9;
 
     public Carry {
         parts = Set.copyOf(parts);
+    }
+
+    /** The composition of the photo carried from; empty if it has no marks. */
+    public Optional<Composition> composition() {
+        List<Point> marks = framing.marks().in(space());
+        return marks.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Composition.of(Derivation.frame(asShot, framing, format, brief), marks));
     }
 
     /** What the carry makes of a photo of the given size. */
@@ -38,24 +53,39 @@ public record Carry(PixelSize asShot, Framing framing, Format format, Brief brie
         if (across && opposite == Opposite.SKIP) {
             return new Carried(target, Set.of(Loss.LEFT_ALONE));
         }
-        Framing posed = target.with(held.pose());
+        Optional<Composition> composed =
+                composition().filter(c -> c.suits(target.marks().in(held)));
+        if (byMarks() && composed.isEmpty()) {
+            return new Carried(target, Set.of(Loss.NO_MARK));
+        }
+        Framing posed = ruled(target).with(held.pose());
         if (!parts.contains(Part.SHAPE) && !parts.contains(Part.PLACE)) {
             return new Carried(posed, Set.of());
         }
-        Crop source = crop(asShot, framing);
-        Crop own = crop(targetAsShot, posed);
-        Frame wish = wish(held, own.wish(), across && opposite == Opposite.TURN);
-        Crop carried = parts.contains(Part.SHAPE)
-                ? new Crop(wish, source.ownShape(), source.outside(), false)
-                : own.withWish(wish);
-        Framing after = posed.with(format, carried);
-        return new Carried(after, losses(held, wish, after));
+        boolean turned = across && opposite == Opposite.TURN;
+        return byMarks() ? composed(held, posed, turned, composed.orElseThrow()) : placed(held, posed, turned);
+    }
+
+    private boolean byMarks() {
+        return by == By.MARKS && parts.contains(Part.PLACE);
+    }
+
+    private Framing ruled(Framing target) {
+        return parts.contains(Part.RULE) && composition().isPresent()
+                ? target.with(new Subject(target.marks(), composition()))
+                : target;
     }
 
     private Pose pose(Pose target) {
-        Pose source = framing.pose();
-        Pose turned = parts.contains(Part.TURN) ? new Pose(source.turn(), target.tilt()) : target;
-        return parts.contains(Part.TILT) ? turned.withTilt(source.tilt()) : turned;
+        Turn source = framing.pose().turn();
+        Pose laid = target;
+        if (parts.contains(Part.TURN)) {
+            laid = new Pose(new Turn(source.quarterTurns(), laid.turn().mirrored()), laid.tilt());
+        }
+        if (parts.contains(Part.MIRROR) && laid.turn().mirrored() != source.mirrored()) {
+            laid = laid.turned(Turn.MIRROR);
+        }
+        return parts.contains(Part.TILT) ? laid.withTilt(framing.pose().tilt()) : laid;
     }
 
     /** Square photos lie either way. */
@@ -71,6 +101,22 @@ public record Carry(PixelSize asShot, Framing framing, Format format, Brief brie
 
     private Crop crop(PixelSize photo, Framing of) {
         return Derivation.crop(photo, of, format, brief);
+    }
+
+    // ---- by place ----
+
+    private Carried placed(PhotoSpace held, Framing posed, boolean turned) {
+        Crop own = crop(held.asShot(), posed);
+        Frame wish = wish(held, own.wish(), turned);
+        Framing after = posed.with(format, carried(own, wish));
+        return new Carried(after, losses(held, wish, after));
+    }
+
+    private Crop carried(Crop own, Frame wish) {
+        Crop source = crop(asShot, framing);
+        return parts.contains(Part.SHAPE)
+                ? new Crop(wish, source.ownShape(), source.outside(), false)
+                : own.withWish(wish);
     }
 
     /** The wish of the photo carried to, as it is remembered. */
@@ -93,16 +139,54 @@ public record Carry(PixelSize asShot, Framing framing, Format format, Brief brie
                 centre.x() / from.halfWidth() * to.halfWidth(), centre.y() / from.halfHeight() * to.halfHeight());
     }
 
+    // ---- by marks ----
+
+    private Carried composed(PhotoSpace held, Framing posed, boolean turned, Composition composition) {
+        Crop own = crop(held.asShot(), posed);
+        Frame size = held.fromAsShot(wish(held, own.wish(), turned));
+        Format shape = carried(own, size).held(format);
+        Frame shaped = Derivation.shaped(held, size, shape);
+        Framing levelled = tilted(posed, held, composition, shaped.aspect());
+        PhotoSpace space = new PhotoSpace(held.asShot(), levelled.pose());
+        List<Point> marks = levelled.marks().in(space);
+        boolean sized = parts.contains(Part.SHAPE);
+        Frame exact = sized
+                ? composition.frame(marks, shaped.aspect())
+                : composition.about(marks, shaped.width(), shaped.height());
+        Outline room = space.room(carried(own, size).outside());
+        Frame possible = sized ? composition.frame(room, marks, shaped.aspect()) : exact;
+        Framing after = levelled.with(format, carried(own, space.toAsShot(possible)));
+        Frame frame = Derivation.frame(held.asShot(), after, format, brief);
+        return new Carried(after, losses(exact, possible, frame), composition.error(frame, marks));
+    }
+
+    private Framing tilted(Framing posed, PhotoSpace held, Composition composition, double aspect) {
+        Pose pose = posed.pose();
+        return parts.contains(Part.TILT)
+                ? posed.with(pose.withTilt(
+                        composition.tilt(pose.tilt(), posed.marks().in(held), aspect)))
+                : posed;
+    }
+
+    // ---- what is lost ----
+
     private Set<Loss> losses(PhotoSpace space, Frame wish, Framing after) {
         Frame asked = space.fromAsShot(wish);
         Frame shaped =
                 Derivation.shaped(space, asked, after.crop(format).orElseThrow().held(format));
-        Frame frame = Derivation.frame(space.asShot(), after, format, brief);
+        return losses(shaped, shaped, Derivation.frame(space.asShot(), after, format, brief));
+    }
+
+    /**
+     * @param asked in its full size
+     * @param possible as large as there is room, where it should be
+     */
+    private static Set<Loss> losses(Frame asked, Frame possible, Frame frame) {
         EnumSet<Loss> losses = EnumSet.noneOf(Loss.class);
-        if (frame.width() < shaped.width() - SAME) {
+        if (frame.width() < asked.width() - SAME) {
             losses.add(Loss.SMALLER);
         }
-        if (frame.centre().distance(shaped.centre()) > SAME) {
+        if (frame.centre().distance(possible.centre()) > SAME) {
             losses.add(Loss.MOVED);
         }
         return losses;

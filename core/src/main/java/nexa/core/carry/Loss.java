@@ -7,5 +7,7 @@ public enum Loss {
     /** The frame's centre is elsewhere: at the carried place it would leave the photo. */
     MOVED,
     /** The photo lies the other way and was left alone. */
-    LEFT_ALONE
+    LEFT_ALONE,
+    /** The photo has fewer marks than the composition needs and was left alone. */
+    NO_MARK
 }

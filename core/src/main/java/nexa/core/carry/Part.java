@@ -4,9 +4,12 @@ package nexa.core.carry;
 public enum Part {
     /** The frame's shape, its size, and whether it may leave the photo. */
     SHAPE,
-    /** Where the frame's centre lies in the photo. */
+    /** Where the frame lies. */
     PLACE,
     TILT,
-    /** Quarter turns and mirror. */
-    TURN
+    /** Quarter turns. */
+    TURN,
+    MIRROR,
+    /** Where marks lie in the frame, for the frames that nobody placed. */
+    RULE
 }

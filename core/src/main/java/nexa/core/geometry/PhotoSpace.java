@@ -51,10 +51,20 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
         return pose.turn().inverse().apply(Frame.around(centre, level.width(), level.height()));
     }
 
-    /** The inverse of {@link #toAsShot}. */
+    /** The inverse of {@link #toAsShot(Frame)}. */
     public Frame fromAsShot(Frame remembered) {
         Frame upright = pose.turn().apply(remembered);
         return Frame.around(pose.tilt().rotate(upright.centre()), upright.width(), upright.height());
+    }
+
+    /** A point of level space as it is remembered: as-shot isotropic unit, tied to the photo's content. */
+    public Point toAsShot(Point level) {
+        return pose.turn().inverse().apply(pose.tilt().negated().rotate(level));
+    }
+
+    /** The inverse of {@link #toAsShot(Point)}. */
+    public Point fromAsShot(Point remembered) {
+        return pose.tilt().rotate(pose.turn().apply(remembered));
     }
 
     /**

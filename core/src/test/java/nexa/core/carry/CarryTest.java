@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.Cases;
@@ -41,7 +40,7 @@ class CarryTest {
     }
 
     private static Carry carry(PixelSize photo, Framing framing, Format format, Set<Part> parts, Opposite opposite) {
-        return new Carry(photo, framing, format, new Brief(List.of(format), 2), parts, opposite);
+        return new Carry(photo, framing, format, new Brief(List.of(format), 2), parts, opposite, By.PLACE);
     }
 
     private static void assertSame(Frame expected, Frame actual) {
@@ -144,10 +143,19 @@ class CarryTest {
         Frame there = Derivation.frame(WIDE, moved, format);
         assertEquals(own.width(), there.width(), 1e-9);
         assertTrue(there.centreX() > 0.05);
-        Framing turned = carry(WIDE, source, format, Set.of(Part.TURN), Opposite.TURN)
+        Framing mirrored = carry(WIDE, source, format, Set.of(Part.MIRROR), Opposite.TURN)
+                .to(WIDE, target.with(new Pose(Turn.CLOCKWISE, new Tilt(1))))
+                .framing();
+        assertEquals(new Pose(Turn.CLOCKWISE.then(Turn.MIRROR), new Tilt(-1)), mirrored.pose());
+        Framing turned = carry(
+                        WIDE,
+                        source.with(new Pose(Turn.CLOCKWISE, Tilt.NONE)),
+                        format,
+                        Set.of(Part.TURN),
+                        Opposite.TURN)
                 .to(WIDE, target)
                 .framing();
-        assertEquals(new Pose(Turn.MIRROR, Tilt.NONE), turned.pose());
+        assertEquals(new Pose(Turn.CLOCKWISE, Tilt.NONE), turned.pose());
     }
 
     @Test
@@ -168,7 +176,7 @@ class CarryTest {
     void ownShapeAndOutside_goWithTheShape() {
         Format format = format("4:5");
         Crop own = new Crop(new Frame(0.4, 0, 0.3, 0.3), Optional.of(Shape.parse("1:1")), true, true);
-        Framing source = new Framing(Pose.AS_SHOT, Map.of(1, own), Map.of(), false);
+        Framing source = Framing.UNTOUCHED.with(format, own);
         Framing after = carry(WIDE, source, format, FRAME, Opposite.TURN)
                 .to(WIDE, Framing.UNTOUCHED)
                 .framing();

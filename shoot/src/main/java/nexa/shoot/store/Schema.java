@@ -49,6 +49,12 @@ final class Schema {
               outside INTEGER NOT NULL,
               checked INTEGER NOT NULL,
               PRIMARY KEY (photo, format, place)) WITHOUT ROWID;
+            """, """
+            ALTER TABLE photo ADD COLUMN marks TEXT;
+            ALTER TABLE photo ADD COLUMN rule TEXT;
+            ALTER TABLE photo ADD COLUMN level REAL;
+            ALTER TABLE format ADD COLUMN target TEXT;
+            ALTER TABLE format ADD COLUMN note TEXT;
             """);
 
     private Schema() {}

@@ -1,0 +1,56 @@
+package nexa.core.mark;
+
+import java.util.List;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+
+/**
+ * The subject points of one photo: none; one for a place; or two, such as a pot's top and foot, for place, size and
+ * angle.
+ *
+ * @param points remembered as {@link PhotoSpace#toAsShot(Point)} has them, so that they stay on the photo's content
+ */
+public record Marks(List<Point> points) {
+    public static final Marks NONE = new Marks(List.of());
+    public static final int MOST = 2;
+
+    /** Nearer to each other, in long edges, two marks are one. */
+    public static final double NEAREST = 0.002;
+
+    /** @throws IllegalArgumentException if there are more than two, if two are the same or one is not finite */
+    public Marks {
+        points = List.copyOf(points);
+        if (points.size() > MOST) {
+            throw new IllegalArgumentException("A photo has one or two marks, not " + points.size());
+        }
+        if (points.size() == MOST && points.getFirst().distance(points.getLast()) < NEAREST) {
+            throw new IllegalArgumentException("The two marks are at the same place");
+        }
+        if (points.stream().anyMatch(p -> !Double.isFinite(p.x() + p.y()))) {
+            throw new IllegalArgumentException("A mark is two numbers");
+        }
+    }
+
+    /** From points in level space. */
+    public static Marks of(PhotoSpace space, List<Point> level) {
+        return new Marks(level.stream().map(space::toAsShot).toList());
+    }
+
+    /** In level space as the photo is held. */
+    public List<Point> in(PhotoSpace space) {
+        return points.stream().map(space::fromAsShot).toList();
+    }
+
+    public boolean isEmpty() {
+        return points.isEmpty();
+    }
+
+    public int count() {
+        return points.size();
+    }
+
+    /** The one mark, or the point half way between two. */
+    public static Point middle(List<Point> marks) {
+        return marks.getFirst().plus(marks.getLast()).times(0.5);
+    }
+}
