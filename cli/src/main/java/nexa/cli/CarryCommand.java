@@ -9,6 +9,7 @@ import java.util.Set;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.carry.By;
 import nexa.core.carry.Carried;
 import nexa.core.carry.Carry;
 import nexa.core.carry.Opposite;
@@ -45,7 +46,8 @@ final class CarryCommand extends ShootCommand {
             names = "--parts",
             split = ",",
             paramLabel = "PART",
-            description = "Any of shape, place, tilt, turn (quarter turns and mirror); else shape, place and tilt.")
+            description =
+                    "Any of shape, place, tilt, turn, mirror, rule (for derived frames); else shape, place and tilt.")
     private List<Part> parts = List.of(Part.SHAPE, Part.PLACE, Part.TILT);
 
     @Option(
@@ -54,12 +56,10 @@ final class CarryCommand extends ShootCommand {
             description = "Photos lying the other way: turn the frame (usual), keep it, or leave them alone.")
     private Opposite orientation = Opposite.TURN;
 
-    /** How a place is understood. */
-    enum By {
-        PLACE
-    }
-
-    @Option(names = "--by", paramLabel = "place", description = "By the same place in the photo, the only way yet.")
+    @Option(
+            names = "--by",
+            paramLabel = "place|marks",
+            description = "The same place in the photo (usual), or the same composition: marks lie alike in the frame.")
     private By by = By.PLACE;
 
     @Option(names = "--dry-run", description = "Show what would become of each photo and change nothing.")
@@ -81,7 +81,8 @@ final class CarryCommand extends ShootCommand {
                 format,
                 shoot.brief(),
                 parts.isEmpty() ? Set.of() : EnumSet.copyOf(parts),
-                orientation);
+                orientation,
+                by);
         List<FramingChange> changes = new ArrayList<>();
         for (Photo photo : targets.stream().filter(Photo::isReadable).toList()) {
             Framing before = shoot.framing(photo);
@@ -118,6 +119,7 @@ final class CarryCommand extends ShootCommand {
                 .withPoints(
                         "corners",
                         space.toUpright(Derivation.frame(space.asShot(), carried.framing(), format, shoot.brief())))
+                .with("error", carried.error())
                 .with(
                         "losses",
                         carried.losses().stream()

@@ -25,6 +25,7 @@ import picocli.CommandLine.ParameterException;
             LevelCommand.class,
             CarryCommand.class,
             CheckCommand.class,
+            MarkCommand.class,
             HandoverCommand.class
         })
 public final class Main implements Runnable {

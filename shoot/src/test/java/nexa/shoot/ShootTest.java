@@ -18,9 +18,15 @@ import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.brief.Subject;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.mark.Composition;
+import nexa.core.mark.Marks;
+import nexa.core.print.SizeTarget;
+import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
@@ -85,6 +91,29 @@ class ShootTest {
     }
 
     @Test
+    void reopen_findsMarksRulesLevelsAndSizeTargets() throws IOException {
+        Framing framing;
+        try (Shoot shoot = test.open()) {
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            Marks marks = new Marks(List.of(new Point(0.1, -0.2), new Point(1 / 3.0, 0.25)));
+            framing = Framing.UNTOUCHED
+                    .with(new Subject(marks, Optional.of(new Composition(marks.points(), 0.7))))
+                    .levelledAt(new Tilt(-1.5));
+            shoot.apply(Edit.framing("edit.mark", a.id(), shoot.framing(a), framing));
+            Format sized = new Format(0, "Print", Shape.parse("4:5"), OrientationRule.VERTICAL)
+                    .sized(SizeTarget.parse("8 x 10 in at 240 ppi"))
+                    .noted("for the catalogue");
+            shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with(sized)));
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
+            Format print = shoot.brief().find("Print").orElseThrow();
+            assertEquals("for the catalogue", print.note());
+            assertEquals(SizeTarget.parse("8 x 10 in at 240 ppi"), print.target());
+        }
+    }
+
+    @Test
     void open_databaseOfTheFirstVersion_keepsItsCrops() throws Exception {
         Framing framing;
         try (Shoot shoot = test.open()) {
@@ -99,6 +128,11 @@ class ShootTest {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
             statement.executeUpdate("DROP TABLE alternate");
+            for (String column : List.of("marks", "rule", "level")) {
+                statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
+            }
+            statement.executeUpdate("ALTER TABLE format DROP COLUMN target");
+            statement.executeUpdate("ALTER TABLE format DROP COLUMN note");
             statement.executeUpdate("PRAGMA user_version = 1");
         }
         try (Shoot shoot = test.open()) {

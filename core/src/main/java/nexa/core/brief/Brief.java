@@ -21,7 +21,16 @@ public record Brief(List<Format> formats, int nextId) {
 
     /** @throws IllegalArgumentException if the name is taken or not a name */
     public Brief with(String name, Shape shape) {
-        Format added = new Format(nextId, name, shape, OrientationRule.FOLLOW_PHOTO);
+        return with(new Format(nextId, name, shape, OrientationRule.FOLLOW_PHOTO));
+    }
+
+    /**
+     * With a format of another brief, or a new one, under the next id.
+     *
+     * @throws IllegalArgumentException if the name is taken
+     */
+    public Brief with(Format format) {
+        Format added = format.withId(nextId);
         if (find(added.name()).isPresent()) {
             throw new IllegalArgumentException("There is a format “" + added.name() + "” already");
         }
@@ -51,7 +60,7 @@ public record Brief(List<Format> formats, int nextId) {
             copy++;
         }
         List<Format> longer = new ArrayList<>(formats);
-        longer.add(formats.indexOf(format) + 1, new Format(nextId, base + " " + copy, format.shape(), format.rule()));
+        longer.add(formats.indexOf(format) + 1, format.named(base + " " + copy).withId(nextId));
         return new Brief(longer, nextId + 1);
     }
 

@@ -42,7 +42,7 @@ public record Crop(Frame wish, Optional<Shape> ownShape, boolean outside, boolea
 
     /** The format in the shape that this frame is held to. An own shape lies as its frame lies. */
     public Format held(Format format) {
-        return ownShape.map(shape -> new Format(format.id(), format.name(), shape, OrientationRule.FOLLOW_PHOTO))
+        return ownShape.map(shape -> format.shaped(shape).lying(OrientationRule.FOLLOW_PHOTO))
                 .orElse(format);
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.brief;
 
 import nexa.core.geometry.Orientation;
+import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 
@@ -8,15 +9,27 @@ import nexa.core.shape.Shape;
  * One deliverable of a brief.
  *
  * @param id stays the same when the format is renamed or reshaped; unique in its brief, also against removed ones
+ * @param target how large it is delivered
+ * @param note what it is used for; empty if nobody said
  */
-public record Format(int id, String name, Shape shape, OrientationRule rule) {
+public record Format(int id, String name, Shape shape, OrientationRule rule, SizeTarget target, String note) {
     public static final int LONGEST_NAME = 60;
+    public static final int LONGEST_NOTE = 200;
 
     public Format {
         name = name.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
             throw new IllegalArgumentException("A format's name has 1 to " + LONGEST_NAME + " visible characters");
         }
+        note = note.strip();
+        if (note.length() > LONGEST_NOTE || note.chars().anyMatch(Character::isISOControl)) {
+            throw new IllegalArgumentException("A note has at most " + LONGEST_NOTE + " visible characters");
+        }
+    }
+
+    /** In the frames' own pixels, without a note. */
+    public Format(int id, String name, Shape shape, OrientationRule rule) {
+        this(id, name, shape, rule, SizeTarget.NONE, "");
     }
 
     /**
@@ -35,11 +48,28 @@ public record Format(int id, String name, Shape shape, OrientationRule rule) {
     }
 
     public Format named(String other) {
-        return new Format(id, other, shape, rule);
+        return new Format(id, other, shape, rule, target, note);
     }
 
     public Format lying(OrientationRule other) {
-        return new Format(id, name, shape, other);
+        return new Format(id, name, shape, other, target, note);
+    }
+
+    public Format shaped(Shape other) {
+        return new Format(id, name, other, rule, target, note);
+    }
+
+    public Format sized(SizeTarget other) {
+        return new Format(id, name, shape, rule, other, note);
+    }
+
+    public Format noted(String other) {
+        return new Format(id, name, shape, rule, target, other);
+    }
+
+    /** The same format as another brief has it. */
+    public Format withId(int other) {
+        return new Format(other, name, shape, rule, target, note);
     }
 
     public boolean keepsShape() {

@@ -24,7 +24,24 @@ public final class OutputSize {
         return natural.longEdge() <= longEdge ? natural : ofLongEdge(longEdge, frame.aspect());
     }
 
-    private static PixelSize ofLongEdge(int longEdge, double aspect) {
+    /** The largest of a shape in a box of two sides, which are laid as the shape lies. */
+    static PixelSize inside(int side, int other, double aspect) {
+        int longSide = Math.max(side, other);
+        int shortSide = Math.min(side, other);
+        double boxed = longSide * Math.min(aspect, 1 / aspect);
+        // off by less than a pixel is the box's own shape, rounded
+        if (Math.abs(boxed - shortSide) < 1) {
+            return aspect >= 1 ? new PixelSize(longSide, shortSide) : new PixelSize(shortSide, longSide);
+        }
+        return boxed < shortSide ? ofLongEdge(longSide, aspect) : ofShortEdge(shortSide, aspect);
+    }
+
+    static PixelSize ofShortEdge(int shortEdge, double aspect) {
+        int longEdge = (int) Math.max(1, Math.round(shortEdge * Math.max(aspect, 1 / aspect)));
+        return aspect >= 1 ? new PixelSize(longEdge, shortEdge) : new PixelSize(shortEdge, longEdge);
+    }
+
+    static PixelSize ofLongEdge(int longEdge, double aspect) {
         int shortEdge = (int) Math.max(1, Math.round(longEdge * Math.min(aspect, 1 / aspect)));
         return aspect >= 1 ? new PixelSize(longEdge, shortEdge) : new PixelSize(shortEdge, longEdge);
     }

@@ -41,6 +41,7 @@ public final class CarryModel {
         preparing = Optional.of(Subscription.combine(
                 settings.carryPartsProperty().subscribe(parts -> refresh()),
                 settings.carryOppositeProperty().subscribe(opposite -> refresh()),
+                settings.carryByProperty().subscribe(by -> refresh()),
                 session.selectionProperty().subscribe(selected -> refresh()),
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(framing -> refresh())));
@@ -76,7 +77,8 @@ public final class CarryModel {
                         format,
                         session.briefProperty().get(),
                         settings.carryPartsProperty().get(),
-                        settings.carryOppositeProperty().get())));
+                        settings.carryOppositeProperty().get(),
+                        settings.carryByProperty().get())));
     }
 
     /** The selection but for the photo carried from; without one, all photos that are not set aside. */

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.carry.By;
 import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
 import nexa.core.exact.Reference;
@@ -34,6 +35,7 @@ public final class Settings {
     private final ObjectProperty<List<String>> shapes;
     private final ObjectProperty<Set<Part>> carryParts;
     private final ObjectProperty<Opposite> carryOpposite;
+    private final ObjectProperty<By> carryBy;
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
@@ -57,6 +59,7 @@ public final class Settings {
                 Settings::parts,
                 parts -> parts.stream().map(Enum::name).sorted().collect(Collectors.joining(" ")));
         carryOpposite = kept("carry opposite", Opposite.TURN, Opposite::valueOf, Enum::name);
+        carryBy = kept("carry by", By.PLACE, By::valueOf, Enum::name);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -160,6 +163,11 @@ public final class Settings {
     /** What becomes of photos lying the other way when a crop is carried. */
     public ObjectProperty<Opposite> carryOppositeProperty() {
         return carryOpposite;
+    }
+
+    /** How a carried place is understood. */
+    public ObjectProperty<By> carryByProperty() {
+        return carryBy;
     }
 
     public ObjectProperty<Unit> unitProperty() {

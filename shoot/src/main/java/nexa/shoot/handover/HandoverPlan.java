@@ -9,6 +9,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.naming.OutputName;
 import nexa.core.print.OutputSize;
+import nexa.core.print.SizeTarget;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 
@@ -43,9 +44,10 @@ public record HandoverPlan(HandoverRequest request, List<Delivery> deliveries, L
             Shoot shoot, Photo photo, Format format, HandoverRequest request, OutputName names) {
         Frame frame = shoot.frame(photo, format).orElseThrow();
         PixelSize asShot = photo.facts().orElseThrow().asShot();
-        PixelSize size = request.longEdge() == 0
-                ? OutputSize.natural(frame, asShot)
-                : OutputSize.atMost(frame, asShot, request.longEdge());
+        boolean sized = request.longEdge() > 0 && format.target().equals(SizeTarget.NONE);
+        PixelSize size = sized
+                ? OutputSize.atMost(frame, asShot, request.longEdge())
+                : format.target().output(frame, asShot);
         Path output = free(request, photo, format, names);
         return new Delivery(photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, output);
     }

@@ -8,7 +8,8 @@ import nexa.imaging.deliver.FileSettings;
 /**
  * What is to be delivered.
  *
- * @param longEdge at most so many pixels on the long edge; 0 = the frame's own pixels. Never enlarges
+ * @param longEdge at most so many pixels on the long edge, for formats without a size target; 0 = the frame's own
+ *     pixels. Never enlarges
  */
 public record HandoverRequest(Path folder, List<Format> formats, int longEdge, FileSettings settings) {
     public HandoverRequest {

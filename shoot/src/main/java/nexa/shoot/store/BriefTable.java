@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
+import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 
@@ -25,13 +26,16 @@ final class BriefTable {
     Brief load() throws SQLException {
         List<Format> formats = new ArrayList<>();
         try (Statement statement = connection.createStatement();
-                ResultSet rows = statement.executeQuery("SELECT id, name, shape, rule FROM format ORDER BY place")) {
+                ResultSet rows = statement.executeQuery(
+                        "SELECT id, name, shape, rule, target, note FROM format ORDER BY place")) {
             while (rows.next()) {
                 formats.add(new Format(
                         rows.getInt(1),
                         rows.getString(2),
                         Shape.parse(rows.getString(3)),
-                        OrientationRule.valueOf(rows.getString(4))));
+                        OrientationRule.valueOf(rows.getString(4)),
+                        rows.getString(5) == null ? SizeTarget.NONE : SizeTarget.parse(rows.getString(5)),
+                        rows.getString(6) == null ? "" : rows.getString(6)));
             }
         }
         return new Brief(formats, nextId());
@@ -42,13 +46,15 @@ final class BriefTable {
             statement.executeUpdate("DELETE FROM format");
         }
         try (PreparedStatement insert = connection.prepareStatement(
-                "INSERT INTO format (id, place, name, shape, rule) VALUES (?, ?, ?, ?, ?)")) {
+                "INSERT INTO format (id, place, name, shape, rule, target, note) VALUES (?, ?, ?, ?, ?, ?, ?)")) {
             for (Format format : brief.formats()) {
                 insert.setInt(1, format.id());
                 insert.setInt(2, brief.formats().indexOf(format));
                 insert.setString(3, format.name());
                 insert.setString(4, format.shape().text());
                 insert.setString(5, format.rule().name());
+                insert.setString(6, format.target().text());
+                insert.setString(7, format.note());
                 insert.executeUpdate();
             }
         }

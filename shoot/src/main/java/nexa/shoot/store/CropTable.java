@@ -15,6 +15,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.shape.Shape;
+import nexa.shoot.edit.Edit.FramingChange;
 
 /** The photos' crops and alternates, each by photo and then by format. */
 final class CropTable {
@@ -59,36 +60,46 @@ final class CropTable {
         return new Crop(wish, own, row.getBoolean(8), row.getBoolean(9));
     }
 
-    /** Puts a photo's crops and alternates in place of what was there. */
-    void save(long photo, Framing framing) throws SQLException {
-        clear("crop", photo);
-        clear("alternate", photo);
+    /** Puts photos' crops and alternates in place of what was there. */
+    void save(List<FramingChange> changes) throws SQLException {
+        clear("crop", changes);
+        clear("alternate", changes);
         try (PreparedStatement insert = connection.prepareStatement("INSERT INTO crop (" + COLUMNS + ")" + PLACES)) {
-            for (Map.Entry<Integer, Crop> crop : framing.crops().entrySet()) {
-                bind(insert, photo, crop.getKey(), crop.getValue());
-                insert.executeUpdate();
+            for (FramingChange change : changes) {
+                for (Map.Entry<Integer, Crop> crop : change.after().crops().entrySet()) {
+                    bind(insert, change.photo(), crop.getKey(), crop.getValue());
+                    insert.addBatch();
+                }
             }
+            insert.executeBatch();
         }
-        for (Map.Entry<Integer, List<Alternate>> ofFormat : framing.alternates().entrySet()) {
-            save(photo, ofFormat.getKey(), ofFormat.getValue());
-        }
-    }
-
-    private void clear(String table, long photo) throws SQLException {
-        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + table + " WHERE photo = ?")) {
-            delete.setLong(1, photo);
-            delete.executeUpdate();
-        }
-    }
-
-    private void save(long photo, int format, List<Alternate> alternates) throws SQLException {
         try (PreparedStatement insert = connection.prepareStatement(
                 "INSERT INTO alternate (" + COLUMNS + ", place, name) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
-            for (int place = 0; place < alternates.size(); place++) {
-                bind(insert, photo, format, alternates.get(place).crop());
+            for (FramingChange change : changes) {
+                addAlternates(insert, change.photo(), change.after());
+            }
+            insert.executeBatch();
+        }
+    }
+
+    private void clear(String table, List<FramingChange> changes) throws SQLException {
+        try (PreparedStatement delete = connection.prepareStatement("DELETE FROM " + table + " WHERE photo = ?")) {
+            for (FramingChange change : changes) {
+                delete.setLong(1, change.photo());
+                delete.addBatch();
+            }
+            delete.executeBatch();
+        }
+    }
+
+    private static void addAlternates(PreparedStatement insert, long photo, Framing framing) throws SQLException {
+        for (Map.Entry<Integer, List<Alternate>> ofFormat : framing.alternates().entrySet()) {
+            for (int place = 0; place < ofFormat.getValue().size(); place++) {
+                Alternate alternate = ofFormat.getValue().get(place);
+                bind(insert, photo, ofFormat.getKey(), alternate.crop());
                 insert.setInt(10, place);
-                insert.setString(11, alternates.get(place).name());
-                insert.executeUpdate();
+                insert.setString(11, alternate.name());
+                insert.addBatch();
             }
         }
     }

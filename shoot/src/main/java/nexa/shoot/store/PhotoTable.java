@@ -9,6 +9,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
@@ -21,6 +22,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
+import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.scan.FoundFile;
 
 /** The photos and what was asked of them. */
@@ -55,7 +57,9 @@ final class PhotoTable {
                                 pose(row),
                                 placed.getOrDefault(id, Map.of()),
                                 alternates.getOrDefault(id, Map.of()),
-                                row.getBoolean("set_aside"))));
+                                row.getBoolean("set_aside"),
+                                SubjectText.subject(row),
+                                level(row))));
             }
         }
         return all;
@@ -64,6 +68,11 @@ final class PhotoTable {
     private static Pose pose(ResultSet row) throws SQLException {
         return new Pose(
                 new Turn(row.getInt("quarter_turns"), row.getBoolean("mirrored")), Tilt.clamped(row.getDouble("tilt")));
+    }
+
+    private static Optional<Tilt> level(ResultSet row) throws SQLException {
+        double degrees = row.getDouble("level");
+        return row.wasNull() ? Optional.empty() : Optional.of(Tilt.clamped(degrees));
     }
 
     private static Probe probe(ResultSet row) throws SQLException {
@@ -145,16 +154,28 @@ final class PhotoTable {
         statement.setObject(11, null);
     }
 
-    void save(long photo, Framing framing) throws SQLException {
-        try (PreparedStatement update = connection.prepareStatement(
-                "UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ? WHERE id = ?")) {
-            update.setInt(1, framing.pose().turn().quarterTurns());
-            update.setBoolean(2, framing.pose().turn().mirrored());
-            update.setDouble(3, framing.pose().tilt().degrees());
-            update.setBoolean(4, framing.setAside());
-            update.setLong(5, photo);
-            update.executeUpdate();
+    /** Stores what is asked of photos now. */
+    void saveFramings(List<FramingChange> changes) throws SQLException {
+        try (PreparedStatement update = connection.prepareStatement("""
+                UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?
+                WHERE id = ?""")) {
+            for (FramingChange change : changes) {
+                bind(update, change.photo(), change.after());
+                update.addBatch();
+            }
+            update.executeBatch();
         }
-        crops.save(photo, framing);
+        crops.save(changes);
+    }
+
+    private static void bind(PreparedStatement update, long photo, Framing framing) throws SQLException {
+        update.setInt(1, framing.pose().turn().quarterTurns());
+        update.setBoolean(2, framing.pose().turn().mirrored());
+        update.setDouble(3, framing.pose().tilt().degrees());
+        update.setBoolean(4, framing.setAside());
+        update.setString(5, SubjectText.marks(framing.marks()));
+        update.setString(6, framing.subject().rule().map(SubjectText::rule).orElse(null));
+        update.setObject(7, framing.level().map(Tilt::degrees).orElse(null));
+        update.setLong(8, photo);
     }
 }

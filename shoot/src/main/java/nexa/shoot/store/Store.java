@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import nexa.core.brief.Brief;
 import nexa.shoot.edit.Edit;
-import nexa.shoot.edit.Edit.FramingChange;
 
 /**
  * One shoot's SQLite database in write-ahead mode. Each method that writes is one transaction: after a crash or a power
@@ -73,9 +72,7 @@ public final class Store implements AutoCloseable {
                     if (edit.brief() != null) {
                         brief.save(edit.brief().after());
                     }
-                    for (FramingChange change : edit.framings()) {
-                        photos.save(change.photo(), change.after());
-                    }
+                    photos.saveFramings(edit.framings());
                     return edit;
                 }));
     }

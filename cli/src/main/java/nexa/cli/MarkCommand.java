@@ -1,0 +1,132 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.core.mark.Marks;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.mark.MarkSuggester;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+@Command(
+        name = "mark",
+        description = "Show, set, suggest or take away photos' subject marks.",
+        footer = "Marks are in upright pixels, x to the right and y down. Without an option they are only shown.")
+final class MarkCommand extends ShootCommand {
+    @Option(names = "--photo", paramLabel = "GLOB", description = "Only photos whose file or path matches; else all.")
+    private List<String> globs = new ArrayList<>();
+
+    /** What to do; only one of them. */
+    static final class Doing {
+        @Option(
+                names = "--at",
+                paramLabel = "X,Y[;X,Y]",
+                description = "One mark, or two such as a pot's top and foot, on one photo.")
+        private @Nullable String at;
+
+        @Option(names = "--suggest", description = "Propose marks; nothing is stored without --apply.")
+        private boolean suggest;
+
+        @Option(names = "--clear", description = "Take the marks away.")
+        private boolean clear;
+    }
+
+    @ArgGroup
+    private @Nullable Doing doing;
+
+    @Option(names = "--apply", description = "Store the proposed marks on photos that have none.")
+    private boolean apply;
+
+    @Override
+    boolean run(Shoot shoot, Rows rows) throws IOException {
+        List<Photo> chosen = chosen(shoot, globs);
+        boolean suggests = doing != null && doing.suggest;
+        if (doing != null && (!suggests || apply)) {
+            requireEditing(shoot);
+        }
+        if (doing != null && doing.at != null && chosen.size() > 1) {
+            throw wrong("--at marks one photo; --photo matches " + names(chosen));
+        }
+        List<FramingChange> changes = new ArrayList<>();
+        boolean allWell = sayUnreadable(chosen);
+        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
+            Framing before = shoot.framing(photo);
+            Optional<Marks> after = marks(shoot, photo, before);
+            allWell &= after.isPresent();
+            after.ifPresent(marks -> {
+                changes.add(new FramingChange(photo.id(), before, before.with(stored(before, marks, suggests))));
+                add(rows, shoot, photo, before.with(marks));
+            });
+        }
+        shoot.apply(new Edit("edit.mark", changes, null));
+        return allWell;
+    }
+
+    /** Proposals leave what somebody marked alone. */
+    private Marks stored(Framing before, Marks marks, boolean suggested) {
+        boolean kept = suggested && !(apply && before.marks().isEmpty());
+        return kept ? before.marks() : marks;
+    }
+
+    /** Empty if nothing stands out or the photo can't be decoded, which is said. */
+    private Optional<Marks> marks(Shoot shoot, Photo photo, Framing framing) {
+        if (doing == null) {
+            return Optional.of(framing.marks());
+        }
+        if (doing.at != null) {
+            return Optional.of(marksAt(shoot.space(photo).orElseThrow(), doing.at));
+        }
+        return doing.clear ? Optional.of(Marks.NONE) : suggested(shoot, photo);
+    }
+
+    private Optional<Marks> suggested(Shoot shoot, Photo photo) {
+        try {
+            Optional<Marks> found = MarkSuggester.suggest(shoot, photo);
+            if (found.isEmpty()) {
+                say(photo.file() + ": no subject stands out");
+            }
+            return found;
+        } catch (UnreadablePhotoException unreadable) {
+            say(photo.file() + ": " + unreadable.trouble().text());
+            return Optional.empty();
+        }
+    }
+
+    private Marks marksAt(PhotoSpace space, String text) {
+        try {
+            List<Point> points = new ArrayList<>();
+            for (String pair : text.split(";")) {
+                String[] numbers = pair.split(",");
+                if (numbers.length != 2) {
+                    throw new NumberFormatException();
+                }
+                points.add(new Point(Double.parseDouble(numbers[0]), Double.parseDouble(numbers[1])));
+            }
+            return MarkSuggester.at(space, points);
+        } catch (NumberFormatException notNumbers) {
+            throw wrong("Write marks as X,Y or X,Y;X,Y in pixels, not “" + text + "”");
+        } catch (IllegalArgumentException refused) {
+            throw wrong(String.valueOf(refused.getMessage()));
+        }
+    }
+
+    private static void add(Rows rows, Shoot shoot, Photo photo, Framing framing) {
+        PhotoSpace space = new PhotoSpace(shoot.space(photo).orElseThrow().asShot(), framing.pose());
+        rows.add()
+                .with("photo", photo.file())
+                .withPoints(
+                        "marks",
+                        framing.marks().in(space).stream().map(space::toUpright).toList());
+    }
+}

@@ -1,0 +1,49 @@
+package nexa.core.print;
+
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import nexa.core.print.SizeTarget.LongEdge;
+import nexa.core.print.SizeTarget.Pixels;
+import nexa.core.print.SizeTarget.Print;
+import nexa.core.print.SizeTarget.ShortEdge;
+
+/** Reading of what somebody typed. */
+final class TargetText {
+    private static final String NUMBER = "(\\d{1,6}(?:\\.\\d{1,6})?)";
+    private static final Pattern EDGE = Pattern.compile("(long|short)(?: edge)?\\s+(\\d{1,6})\\s*(?:px)?");
+    private static final Pattern SIDES = Pattern.compile(
+            NUMBER + "\\s*[x×]\\s*" + NUMBER + "\\s*(px|mm|cm|in|\")?(?:\\s*(?:at|@)?\\s*" + NUMBER + "\\s*(?:ppi)?)?");
+    private static final double USUAL_PPI = 300;
+
+    private TargetText() {}
+
+    static SizeTarget parse(String text) {
+        if (text.isEmpty() || text.equals("none")) {
+            return SizeTarget.NONE;
+        }
+        Matcher edge = EDGE.matcher(text);
+        if (edge.matches()) {
+            int pixels = Integer.parseInt(edge.group(2));
+            return edge.group(1).equals("long") ? new LongEdge(pixels) : new ShortEdge(pixels);
+        }
+        Matcher sides = SIDES.matcher(text);
+        if (!sides.matches()) {
+            throw new IllegalArgumentException("“" + text + "” is not a size: write 1080 x 1350 px, long edge 2048, "
+                    + "short edge 1080, 20 x 30 cm at 300 ppi, or none");
+        }
+        return sized(sides);
+    }
+
+    private static SizeTarget sized(Matcher sides) {
+        double width = Double.parseDouble(sides.group(1));
+        double height = Double.parseDouble(sides.group(2));
+        double ppi = sides.group(4) == null ? USUAL_PPI : Double.parseDouble(sides.group(4));
+        return switch (sides.group(3)) {
+            case "mm" -> new Print(width, height, ppi);
+            case "cm" -> new Print(10 * width, 10 * height, ppi);
+            case "in", "\"" ->
+                new Print(SizeTarget.MILLIMETRES_PER_INCH * width, SizeTarget.MILLIMETRES_PER_INCH * height, ppi);
+            case null, default -> new Pixels((int) Math.round(width), (int) Math.round(height));
+        };
+    }
+}
