@@ -68,7 +68,7 @@ final class CarryCommand extends ShootCommand {
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Format format = format(shoot, formatName);
-        Photo source = source(shoot);
+        Photo source = one(shoot, "--from", from);
         List<Photo> targets = chosen(shoot, globs).stream()
                 .filter(photo -> !photo.equals(source))
                 .toList();
@@ -94,18 +94,6 @@ final class CarryCommand extends ShootCommand {
             shoot.apply(new Edit("edit.carry", changes, null));
         }
         return sayUnreadable(targets);
-    }
-
-    private Photo source(Shoot shoot) {
-        List<Photo> matching = chosen(shoot, List.of(from));
-        if (matching.size() > 1) {
-            throw wrong("--from is one photo; “" + from + "” matches " + names(matching));
-        }
-        if (!matching.getFirst().isReadable()) {
-            throw wrong(matching.getFirst().file() + " can't be read: "
-                    + matching.getFirst().trouble().orElseThrow().text());
-        }
-        return matching.getFirst();
     }
 
     private static void add(Rows rows, Shoot shoot, Photo photo, Format format, Carried carried) {

@@ -26,6 +26,7 @@ import picocli.CommandLine.ParameterException;
             CarryCommand.class,
             CheckCommand.class,
             MarkCommand.class,
+            LineupCommand.class,
             HandoverCommand.class
         })
 public final class Main implements Runnable {

@@ -98,6 +98,19 @@ abstract class ShootCommand implements Callable<Integer> {
         return List.copyOf(chosen);
     }
 
+    /** The one readable photo that an option names. */
+    final Photo one(Shoot shoot, String option, String name) {
+        List<Photo> matching = chosen(shoot, List.of(name));
+        if (matching.size() > 1) {
+            throw wrong(option + " is one photo; “" + name + "” matches " + names(matching));
+        }
+        Photo photo = matching.getFirst();
+        photo.trouble().ifPresent(trouble -> {
+            throw wrong(photo.file() + " can't be read: " + trouble.text());
+        });
+        return photo;
+    }
+
     private List<Photo> matching(Shoot shoot, String glob) {
         try {
             PathMatcher matcher = FileSystems.getDefault().getPathMatcher("glob:" + glob);

@@ -1,0 +1,136 @@
+package nexa.core.lineup;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
+import java.util.stream.DoubleStream;
+import nexa.core.geometry.Point;
+
+/**
+ * The results of several photos measured against the first, the exemplar.
+ *
+ * <p>A result stands out in a trait if its modified z-score, |x − median| / (1.4826 · MAD), is over 3.5 (B. Iglewicz and
+ * D. Hoaglin, "How to Detect and Handle Outliers", 1993; MAD = the median of |x − median|), so that a few strays do not
+ * hide themselves by widening the measure. Differences nobody sees are never named, however alike the rest is.
+ *
+ * @param placings the exemplar first; at least one
+ */
+public record Lineup(List<Placing> placings) {
+    private static final double MOST_SCORE = 3.5;
+    private static final double MAD_TO_SIGMA = 1.4826;
+
+    /** Below these nobody sees a difference: 1 % of the frame, 2 % in size, half a degree. */
+    private static final double SEEN_PLACE = 0.01;
+
+    private static final double SEEN_SIZE = 0.02;
+    private static final double SEEN_LEAN = 0.5;
+
+    /** @throws IllegalArgumentException if there is none */
+    public Lineup {
+        placings = List.copyOf(placings);
+        if (placings.isEmpty()) {
+            throw new IllegalArgumentException("A line-up has at least an exemplar");
+        }
+    }
+
+    public Placing exemplar() {
+        return placings.getFirst();
+    }
+
+    /** In the order of the placings; the first is the exemplar's own, with nothing off. */
+    public List<Deviation> deviations() {
+        return placings.stream().map(placing -> placing.from(exemplar())).toList();
+    }
+
+    public Spread spread() {
+        Point middle = new Point(
+                median(all(d -> OptionalDouble.of(d.offset().x()))),
+                median(all(d -> OptionalDouble.of(d.offset().y()))));
+        double place = deviations().stream()
+                .mapToDouble(d -> d.offset().distance(middle))
+                .max()
+                .orElseThrow();
+        return new Spread(
+                place,
+                range(all(Deviation::sizeRatio), (low, high) -> high / low - 1),
+                range(all(Deviation::lean), (low, high) -> high - low));
+    }
+
+    /** In the order of the placings: in what each stands out from the set. */
+    public List<Set<Trait>> outliers() {
+        Stray x = Stray.of(all(d -> OptionalDouble.of(d.offset().x())), SEEN_PLACE);
+        Stray y = Stray.of(all(d -> OptionalDouble.of(d.offset().y())), SEEN_PLACE);
+        Stray size = Stray.of(all(Lineup::logSize), Math.log1p(SEEN_SIZE));
+        Stray lean = Stray.of(all(Deviation::lean), SEEN_LEAN);
+        return deviations().stream()
+                .map(d -> {
+                    EnumSet<Trait> traits = EnumSet.noneOf(Trait.class);
+                    if (x.names(d.offset().x()) || y.names(d.offset().y())) {
+                        traits.add(Trait.PLACE);
+                    }
+                    logSize(d).ifPresent(value -> add(traits, Trait.SIZE, size.names(value)));
+                    d.lean().ifPresent(value -> add(traits, Trait.LEAN, lean.names(value)));
+                    return Set.copyOf(traits);
+                })
+                .toList();
+    }
+
+    private static void add(Set<Trait> traits, Trait trait, boolean strays) {
+        if (strays) {
+            traits.add(trait);
+        }
+    }
+
+    /** Twice as large is as far off as half as large. */
+    private static OptionalDouble logSize(Deviation deviation) {
+        return deviation.sizeRatio().isPresent()
+                ? OptionalDouble.of(Math.log(deviation.sizeRatio().orElseThrow()))
+                : OptionalDouble.empty();
+    }
+
+    private double[] all(Function<Deviation, OptionalDouble> figure) {
+        return deviations().stream()
+                .map(figure)
+                .flatMapToDouble(value -> value.stream())
+                .toArray();
+    }
+
+    @FunctionalInterface
+    private interface Range {
+        double of(double low, double high);
+    }
+
+    private static OptionalDouble range(double[] values, Range range) {
+        return values.length < 2
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(range.of(
+                        DoubleStream.of(values).min().orElseThrow(),
+                        DoubleStream.of(values).max().orElseThrow()));
+    }
+
+    private static double median(double[] values) {
+        double[] sorted = DoubleStream.of(values).sorted().toArray();
+        int middle = sorted.length / 2;
+        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+    }
+
+    /** The middle of a figure and how far from it is too far. */
+    private record Stray(double middle, double most) {
+        static Stray of(double[] values, double seen) {
+            if (values.length == 0) {
+                return new Stray(0, Double.POSITIVE_INFINITY);
+            }
+            double middle = median(values);
+            DoubleUnaryOperator away = value -> Math.abs(value - middle);
+            double mad = median(DoubleStream.of(values).map(away).toArray());
+            return new Stray(middle, Math.max(seen, MOST_SCORE * MAD_TO_SIGMA * mad));
+        }
+
+        boolean names(double value) {
+            return Math.abs(value - middle) > most;
+        }
+    }
+}

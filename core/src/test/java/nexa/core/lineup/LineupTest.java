@@ -1,0 +1,85 @@
+package nexa.core.lineup;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import nexa.core.Cases;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import org.junit.jupiter.api.Test;
+
+class LineupTest {
+    private static final Frame FRAME = new Frame(0, 0, 0.4, 0.5);
+
+    /** A pot whose middle is moved and whose size is scaled, standing at an angle. */
+    private static Placing pot(double right, double down, double size, double lean) {
+        Point middle = new Point(right * FRAME.width(), down * FRAME.height());
+        Point half = new Point(-Math.sin(Math.toRadians(lean)), Math.cos(Math.toRadians(lean))).times(0.1 * size);
+        return Placing.of(FRAME, List.of(middle.minus(half), middle.plus(half)));
+    }
+
+    @Test
+    void deviations_sayHowFarHowMuchLargerAndHowMuchFurtherRound() {
+        Lineup lineup = new Lineup(List.of(pot(0, 0, 1, 0), pot(0.02, -0.03, 1.1, 2)));
+        Deviation none = lineup.deviations().getFirst();
+        assertEquals(new Deviation(Point.ORIGIN, OptionalDouble.of(1), OptionalDouble.of(0)), none);
+        Deviation other = lineup.deviations().getLast();
+        assertEquals(0.02, other.offset().x(), 1e-12);
+        assertEquals(-0.03, other.offset().y(), 1e-12);
+        assertEquals(1.1, other.sizeRatio().orElseThrow(), 2e-3);
+        assertEquals(2, other.lean().orElseThrow(), 1e-9);
+    }
+
+    @Test
+    void spread_isTheWorstOfTheSet() {
+        Spread spread = new Lineup(List.of(pot(0, 0, 1, 0), pot(0.01, 0, 1.05, 1), pot(-0.03, 0, 0.95, -1))).spread();
+        assertEquals(0.03, spread.place(), 1e-12);
+        assertEquals(1.05 / 0.95 - 1, spread.size().orElseThrow(), 1e-3);
+        assertEquals(2, spread.lean().orElseThrow(), 1e-9);
+        assertTrue(new Lineup(List.of(pot(0, 0, 1, 0))).spread().size().isEmpty());
+    }
+
+    @Test
+    void oneMark_hasOnlyAPlace() {
+        Placing one = Placing.of(FRAME, List.of(new Point(0.1, 0)));
+        Deviation deviation = one.from(pot(0, 0, 1, 0));
+        assertEquals(0.25, deviation.offset().x(), 1e-12);
+        assertTrue(deviation.sizeRatio().isEmpty() && deviation.lean().isEmpty());
+        assertEquals(List.of(Set.of(), Set.of()), new Lineup(List.of(one, one)).outliers());
+    }
+
+    @Test
+    void outliers_areNamedHoweverManyAreAlike() {
+        List<Placing> set = new ArrayList<>();
+        Cases.some(40)
+                .forEach(c -> set.add(pot(
+                        c.between(-0.004, 0.004),
+                        c.between(-0.004, 0.004),
+                        c.between(0.995, 1.005),
+                        c.between(-0.2, 0.2))));
+        assertTrue(new Lineup(set).outliers().stream().allMatch(Set::isEmpty));
+        set.add(pot(0.05, 0, 1, 0));
+        set.add(pot(0, -0.05, 1, 0));
+        set.add(pot(0, 0, 1.2, 0));
+        set.add(pot(0, 0, 0.8, 4));
+        List<Set<Trait>> outliers = new Lineup(set).outliers();
+        assertTrue(outliers.subList(0, 40).stream().allMatch(Set::isEmpty));
+        assertEquals(
+                List.of(Set.of(Trait.PLACE), Set.of(Trait.PLACE), Set.of(Trait.SIZE), Set.of(Trait.SIZE, Trait.LEAN)),
+                outliers.subList(40, 44));
+    }
+
+    @Test
+    void outliers_ofAVariedSet_areOnlyTheStrays() {
+        List<Placing> set = new ArrayList<>();
+        Cases.some(40).forEach(c -> set.add(pot(c.between(-0.1, 0.1), 0, c.between(0.8, 1.2), 0)));
+        set.add(pot(0.12, 0, 1, 0));
+        assertTrue(new Lineup(set).outliers().stream().allMatch(Set::isEmpty), "0.12 is not far among ±0.1");
+        assertThrows(IllegalArgumentException.class, () -> new Lineup(List.of()));
+    }
+}
