@@ -12,6 +12,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
+import nexa.core.shape.Shape;
 
 /** From a photo, what was asked of it, and a format to the frame. */
 public final class Derivation {
@@ -114,6 +115,20 @@ public final class Derivation {
         Orientation along = Orientation.of(level.width(), level.height());
         double aspect = format.aspect(along, space.upright().aspect(), level.aspect());
         return sameShape(level, aspect) ? level : level.reshaped(aspect);
+    }
+
+    /** A crop laid the other way, held to a shape of its own where the format's rule or the photo would lay it back. */
+    public static Crop keepingItsWay(PhotoSpace space, Crop laid, Format format) {
+        Frame asked = space.fromAsShot(laid.wish());
+        Format held = laid.held(format);
+        if (asked.aspect() >= 1 == shaped(space, asked, held).aspect() >= 1) {
+            return laid;
+        }
+        return laid.withOwnShape(Optional.of(
+                held.shape() instanceof Shape.Ratio ratio
+                        ? ratio.turned()
+                        : new Shape.Ratio(
+                                space.upright().height(), space.upright().width())));
     }
 
     /** The wish in level space, in the format's present shape. */

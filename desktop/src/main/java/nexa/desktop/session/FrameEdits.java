@@ -12,7 +12,6 @@ import nexa.core.brief.Framing;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Nearest;
 import nexa.core.shape.Shape;
@@ -95,22 +94,8 @@ public final class FrameEdits {
                 .ifPresent(space -> change("edit.swap", crop -> {
                     Frame wish = crop.wish();
                     Crop turned = crop.withWish(new Frame(wish.centreX(), wish.centreY(), wish.height(), wish.width()));
-                    return keepsItsWay(space, turned) ? turned : turned.withOwnShape(Optional.of(turnedShape(space)));
+                    return Derivation.keepingItsWay(space, turned, session.format().orElseThrow());
                 }));
-    }
-
-    /** False for a format whose rule or photo would lay the frame back as it was. */
-    private boolean keepsItsWay(PhotoSpace space, Crop turned) {
-        Format format = session.format().orElseThrow();
-        Frame asked = space.fromAsShot(turned.wish());
-        Frame shaped = Derivation.shaped(space, asked, turned.held(format));
-        return asked.aspect() >= 1 == shaped.aspect() >= 1;
-    }
-
-    private Shape turnedShape(PhotoSpace space) {
-        return held().orElseThrow().shape() instanceof Shape.Ratio ratio
-                ? ratio.turned()
-                : new Shape.Ratio(space.upright().height(), space.upright().width());
     }
 
     /** Holds this photo's frame to a shape, the frame nearest to the present one: same centre, same area. */

@@ -1,0 +1,72 @@
+package nexa.core.review;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Outline;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.mark.Composition;
+
+/** What may be wrong with one photo's frame in a format. */
+public enum Warning {
+    /** Fewer pixels than the format's size target asks for. */
+    FEW_PIXELS,
+    /** A mark lies outside the frame. */
+    SUBJECT_CUT,
+    /** A mark lies inside the frame, within {@link #MARGIN} of its sides. */
+    NEAR_EDGE,
+    /** The frame shows where there is no photo. */
+    BLANK,
+    /** The photo's level is known and it is tilted otherwise. */
+    NOT_LEVEL;
+
+    /** Share of the frame's side that a subject should keep from its edge. */
+    public static final double MARGIN = 0.03;
+
+    /** Degrees that nobody sees. */
+    private static final double SEEN_TILT = 0.3;
+
+    private static final double ROUNDING = 1e-8;
+
+    /** All warnings of a readable photo in a format. */
+    public static Set<Warning> of(PixelSize asShot, Framing framing, Format format, Brief brief) {
+        PhotoSpace space = new PhotoSpace(asShot, framing.pose());
+        Frame frame = Derivation.frame(asShot, framing, format, brief);
+        EnumSet<Warning> warnings = EnumSet.noneOf(Warning.class);
+        if (format.target().lacksPixels(frame, asShot)) {
+            warnings.add(FEW_PIXELS);
+        }
+        double room = room(frame, framing.marks().in(space));
+        if (room < -ROUNDING) {
+            warnings.add(SUBJECT_CUT);
+        } else if (room < MARGIN) {
+            warnings.add(NEAR_EDGE);
+        }
+        if (!space.outline().contains(frame, Outline.PARALLEL * 10)) {
+            warnings.add(BLANK);
+        }
+        double tilt = framing.pose().tilt().degrees();
+        if (framing.levelTilt()
+                .filter(level -> Math.abs(level.degrees() - tilt) > SEEN_TILT)
+                .isPresent()) {
+            warnings.add(NOT_LEVEL);
+        }
+        return warnings;
+    }
+
+    /** From the mark that is nearest to the frame's edge to it, in shares of the side; negative outside. */
+    private static double room(Frame frame, List<Point> marks) {
+        return marks.stream()
+                .map(mark -> Composition.fraction(frame, mark))
+                .mapToDouble(at -> Math.min(Math.min(at.x(), 1 - at.x()), Math.min(at.y(), 1 - at.y())))
+                .min()
+                .orElse(1);
+    }
+}
