@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.stream.Stream;
@@ -19,6 +20,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
+import nexa.core.review.Warning;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -47,6 +49,7 @@ public final class Shoot implements AutoCloseable {
     private final Map<String, String> settings;
     private final History history = new History();
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
+    private final WarningMemo warnings = new WarningMemo();
     private volatile Brief brief;
 
     private Shoot(Path folder, ShootFiles files, Store store, List<StoredPhoto> stored) throws IOException {
@@ -168,6 +171,13 @@ public final class Shoot implements AutoCloseable {
     /** The photo's frame in a format, in level space; empty if it is unreadable. */
     public Optional<Frame> frame(Photo photo, Format format) {
         return photo.facts().map(facts -> Derivation.frame(facts.asShot(), framing(photo), format, brief));
+    }
+
+    /** What may be wrong with a photo's frame in a format; computed once for what is asked now. None if unreadable. */
+    public Set<Warning> warnings(Photo photo, Format format) {
+        return photo.facts()
+                .map(facts -> warnings.of(photo.id(), facts.asShot(), framing(photo), format, brief))
+                .orElse(Set.of());
     }
 
     public void listen(Listener listener) {

@@ -1,0 +1,92 @@
+package nexa.shoot.review;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PhotoSpace;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+
+/**
+ * Which photos to look at. An empty set lets all through.
+ *
+ * @param orientations as the photos are turned
+ * @param states of the frame in the format that is looked at
+ * @param warned only photos with a warning in that format
+ * @param aside whether photos set aside are among them, or alone
+ * @param text part of the file's path, ignoring case; empty = all
+ */
+public record PhotoFilter(
+        Set<Orientation> orientations, Set<FrameState> states, boolean warned, Aside aside, String text) {
+    /** What becomes of photos set aside. */
+    public enum Aside {
+        SHOWN,
+        HIDDEN,
+        ONLY
+    }
+
+    public static final PhotoFilter ALL = new PhotoFilter(Set.of(), Set.of(), false, Aside.SHOWN, "");
+
+    public PhotoFilter {
+        orientations = Set.copyOf(orientations);
+        states = Set.copyOf(states);
+    }
+
+    public PhotoFilter lying(Set<Orientation> others) {
+        return new PhotoFilter(others, states, warned, aside, text);
+    }
+
+    public PhotoFilter in(Set<FrameState> others) {
+        return new PhotoFilter(orientations, others, warned, aside, text);
+    }
+
+    public PhotoFilter warned(boolean only) {
+        return new PhotoFilter(orientations, states, only, aside, text);
+    }
+
+    public PhotoFilter aside(Aside other) {
+        return new PhotoFilter(orientations, states, warned, other, text);
+    }
+
+    public PhotoFilter named(String part) {
+        return new PhotoFilter(orientations, states, warned, aside, part);
+    }
+
+    /** Unreadable photos have no orientation and no state: only a filter by name or set aside speaks of them. */
+    public boolean lets(Shoot shoot, Photo photo, Optional<Format> format) {
+        Framing framing = shoot.framing(photo);
+        return letsName(photo)
+                && letsAside(framing.setAside())
+                && (orientations.isEmpty() || letsOrientation(shoot, photo))
+                && (states.isEmpty()
+                        || format.filter(f -> photo.isReadable() && states.contains(framing.state(f)))
+                                .isPresent())
+                && (!warned
+                        || format.filter(f -> !shoot.warnings(photo, f).isEmpty())
+                                .isPresent());
+    }
+
+    private boolean letsName(Photo photo) {
+        return text.isBlank()
+                || photo.file().toLowerCase(Locale.ROOT).contains(text.strip().toLowerCase(Locale.ROOT));
+    }
+
+    private boolean letsAside(boolean setAside) {
+        return switch (aside) {
+            case SHOWN -> true;
+            case HIDDEN -> !setAside;
+            case ONLY -> setAside;
+        };
+    }
+
+    private boolean letsOrientation(Shoot shoot, Photo photo) {
+        return shoot.space(photo)
+                .map(PhotoSpace::upright)
+                .filter(size -> orientations.contains(size.orientation()))
+                .isPresent();
+    }
+}

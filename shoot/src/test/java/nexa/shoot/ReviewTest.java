@@ -1,0 +1,108 @@
+package nexa.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Tilt;
+import nexa.core.print.SizeTarget;
+import nexa.core.review.Warning;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.review.PhotoFilter;
+import nexa.shoot.review.PhotoOrder;
+import nexa.shoot.review.Repeats;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ReviewTest {
+    private static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
+
+    @TempDir
+    Path base;
+
+    private static List<String> let(Shoot shoot, PhotoFilter filter, Format format) {
+        return shoot.photos().stream()
+                .filter(photo -> filter.lets(shoot, photo, Optional.of(format)))
+                .map(Photo::file)
+                .toList();
+    }
+
+    @Test
+    void filters_letThroughWhatTheySay() throws IOException {
+        TestShoot test = new TestShoot(base);
+        test.photo("a.jpg", 300, 200);
+        test.photo("b.jpg", 200, 300);
+        test.photo("c.jpg", 300, 200);
+        Files.writeString(test.folder().resolve("broken.jpg"), "no photo");
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            Photo c = TestShoot.photo(shoot, "c.jpg");
+            TestShoot.place(shoot, a, print, TestShoot.WISH);
+            shoot.apply(Edit.framing(
+                    "edit.aside", c.id(), shoot.framing(c), shoot.framing(c).withSetAside(true)));
+            PhotoFilter all = PhotoFilter.ALL;
+            assertEquals(4, let(shoot, all, print).size());
+            assertEquals(List.of("b.jpg"), let(shoot, all.lying(Set.of(Orientation.VERTICAL)), print));
+            assertEquals(List.of("a.jpg"), let(shoot, all.in(Set.of(FrameState.PLACED)), print));
+            assertEquals(List.of("b.jpg", "c.jpg"), let(shoot, all.in(Set.of(FrameState.DERIVED)), print));
+            assertEquals(List.of("c.jpg"), let(shoot, all.aside(PhotoFilter.Aside.ONLY), print));
+            assertEquals(
+                    List.of("a.jpg", "b.jpg", "broken.jpg"), let(shoot, all.aside(PhotoFilter.Aside.HIDDEN), print));
+            assertEquals(List.of("broken.jpg"), let(shoot, all.named(" BROK "), print));
+            assertEquals(List.of(), let(shoot, all.warned(true), print));
+            shoot.apply(Edit.framing(
+                    "edit.level", a.id(), shoot.framing(a), shoot.framing(a).levelledAt(new Tilt(3))));
+            assertEquals(List.of("a.jpg"), let(shoot, all.warned(true), print), "its level is known and not taken");
+            assertEquals(
+                    "a.jpg",
+                    PhotoOrder.WARNINGS
+                            .sort(shoot, shoot.photos(), Optional.of(print))
+                            .getFirst()
+                            .file());
+            assertEquals(
+                    "a.jpg",
+                    PhotoOrder.STATE
+                            .sort(shoot, shoot.photos(), Optional.of(print))
+                            .getLast()
+                            .file());
+        }
+    }
+
+    @Test
+    void warnings_followTheFormatsSizeAndTheFrame() throws IOException {
+        TestShoot test = new TestShoot(base);
+        test.photo("a.jpg", 300, 200);
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            assertEquals(Set.of(), shoot.warnings(a, print));
+            Format large = print.sized(SizeTarget.parse("long edge 2000"));
+            shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().changed(large)));
+            assertEquals(Set.of(Warning.FEW_PIXELS), shoot.warnings(a, large));
+        }
+    }
+
+    @Test
+    void repeats_areThoseOfTheDemoShoot() throws IOException {
+        TestShoot test = new TestShoot(base);
+        for (int number = 201; number <= 236; number++) {
+            String name = "kiln_0" + number + ".jpg";
+            Files.copy(DEMO.resolve(name), test.folder().resolve(name));
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    List.of(List.of("kiln_0211.jpg", "kiln_0212.jpg", "kiln_0213.jpg")),
+                    Repeats.find(shoot).stream()
+                            .map(group -> group.stream().map(Photo::file).toList())
+                            .toList());
+        }
+    }
+}
