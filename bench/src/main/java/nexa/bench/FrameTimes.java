@@ -25,10 +25,10 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.desktop.MainWindow;
 import nexa.desktop.session.MainView;
-import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.Session;
 import nexa.desktop.view.BenchView;
 import nexa.shoot.Locations;
@@ -87,7 +87,7 @@ final class FrameTimes {
     private static FrameTimes prepared(MainWindow window) {
         Session session = window.session().orElseThrow();
         for (String shape : new String[] {"4:5", "1:1", "16:9", "5:7"}) {
-            session.addFormat(shape, Shape.parse(shape));
+            session.briefEdits().add(shape, Shape.parse(shape));
         }
         session.chooseFormat(1);
         session.viewProperty().set(MainView.BENCH);

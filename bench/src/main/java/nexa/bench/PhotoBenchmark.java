@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
@@ -13,7 +14,6 @@ import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.shape.Shape;
-import nexa.imaging.deliver.FileSettings;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
@@ -113,7 +113,7 @@ public class PhotoBenchmark {
     @Benchmark
     public long handoverOfFour() throws IOException {
         Path out = Files.createTempDirectory(base, "out");
-        HandoverRequest request = new HandoverRequest(out, shoot.brief().formats(), 2048, FileSettings.DEFAULT);
+        HandoverRequest request = new HandoverRequest(out, shoot.brief().formats(), 2048, Optional.empty());
         List<Outcome> outcomes = new Handover(HandoverPlan.of(shoot, request), told -> {}, () -> false).run(shoot);
         return outcomes.stream().filter(Outcome.Written.class::isInstance).count();
     }

@@ -6,9 +6,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
-import nexa.imaging.deliver.FileSettings;
-import nexa.imaging.deliver.FileType;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Delivery;
@@ -32,11 +33,11 @@ final class HandoverCommand extends ShootCommand {
     @Option(names = "--long-edge", paramLabel = "N", description = "At most N pixels on the long edge.")
     private @Nullable Integer longEdge;
 
-    @Option(names = "--type", paramLabel = "jpeg|png|tiff", description = "File type, default jpeg.")
-    private String type = "jpeg";
+    @Option(names = "--type", paramLabel = "jpeg|png|tiff", description = "File type; else as each format says.")
+    private @Nullable String type;
 
-    @Option(names = "--quality", paramLabel = "Q", description = "JPEG quality, 1 to 100, default 92.")
-    private int quality = FileSettings.DEFAULT.quality();
+    @Option(names = "--quality", paramLabel = "Q", description = "JPEG quality, 1 to 100; else as each format says.")
+    private @Nullable Integer quality;
 
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
@@ -62,16 +63,23 @@ final class HandoverCommand extends ShootCommand {
         if (longEdge != null && longEdge < 1) {
             throw wrong("--long-edge is at least 1 pixel, not " + longEdge);
         }
-        FileType fileType =
-                FileType.named(type).orElseThrow(() -> wrong("--type is jpeg, png or tiff, not “" + type + "”"));
-        if (quality < 1 || quality > 100) {
-            throw wrong("--quality is from 1 to 100, not " + quality);
-        }
         return new HandoverRequest(
-                out.toAbsolutePath().normalize(),
-                formats,
-                longEdge == null ? 0 : longEdge,
-                new FileSettings(fileType, quality));
+                out.toAbsolutePath().normalize(), formats, longEdge == null ? 0 : longEdge, settings());
+    }
+
+    /** Empty if nothing is said of them. */
+    private Optional<FileSettings> settings() {
+        if (type == null && quality == null) {
+            return Optional.empty();
+        }
+        FileType fileType = type == null
+                ? FileType.JPEG
+                : FileType.named(type).orElseThrow(() -> wrong("--type is jpeg, png or tiff, not “" + type + "”"));
+        int asked = quality == null ? FileSettings.DEFAULT.quality() : quality;
+        if (asked < 1 || asked > 100) {
+            throw wrong("--quality is from 1 to 100, not " + asked);
+        }
+        return Optional.of(new FileSettings(fileType, asked));
     }
 
     private static Delivery delivery(Outcome outcome) {

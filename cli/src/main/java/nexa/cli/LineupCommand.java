@@ -54,15 +54,18 @@ final class LineupCommand extends ShootCommand {
         }
         Lineup lineup = new Lineup(placings);
         for (int i = 0; i < measured.size(); i++) {
-            add(rows, measured.get(i), lineup.deviations().get(i), lineup.outliers().get(i));
+            add(
+                    rows,
+                    measured.get(i),
+                    lineup.deviations().get(i),
+                    lineup.outliers().get(i));
         }
         say(words(lineup.spread(), measured.size()));
         return true;
     }
 
     private static Optional<Placing> placing(Shoot shoot, Photo photo, Format format) {
-        return photo.facts()
-                .flatMap(facts -> Placing.of(facts.asShot(), shoot.framing(photo), format, shoot.brief()));
+        return photo.facts().flatMap(facts -> Placing.of(facts.asShot(), shoot.framing(photo), format, shoot.brief()));
     }
 
     private static void add(Rows rows, Photo photo, Deviation deviation, Set<Trait> outlier) {

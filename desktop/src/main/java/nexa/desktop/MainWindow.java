@@ -24,9 +24,9 @@ import javafx.stage.Stage;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.Surround;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.Levelling;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.view.FirstStartView;
 import nexa.desktop.view.HeaderView;
 import nexa.desktop.words.Words;
@@ -34,6 +34,7 @@ import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
+import nexa.shoot.exchange.Shelf;
 import nexa.shoot.preview.PreviewCache;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -100,9 +101,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         return session;
     }
 
-    /** Levelling the open shoot's current photo. */
-    Optional<Levelling> levelling() {
-        return screen.map(ShootScreen::levelling);
+    /** The models of the open shoot. */
+    public Optional<ShootModels> models() {
+        return screen.map(ShootScreen::models);
     }
 
     /** Whether nothing is loaded or looked for in the background. */
@@ -141,7 +142,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     private void showShoot(Shoot shoot) {
         Session opened = new Session(shoot, settings);
-        ShootScreen shown = new ShootScreen(opened, keys, loader, work, fx, this);
+        ShootModels models = ShootModels.of(opened, new Shelf(preferences), work, fx);
+        ShootScreen shown = new ShootScreen(models, keys, loader, work, fx, this);
         session = Optional.of(opened);
         screen = Optional.of(shown);
         root.getChildren().setAll(shown);

@@ -51,6 +51,7 @@ final class ShootKeys {
         this.keys = keys;
         this.screen = screen;
         going();
+        set();
         frame();
         level();
         look();
@@ -71,10 +72,23 @@ final class ShootKeys {
         framing.put(Command.SET_ASIDE, session::toggleSetAside);
         framing.put(Command.ALTERNATES, () -> screen.open(DeskPane.ALTERNATES));
         framing.put(Command.NEXT_ALTERNATE, frameEdits()::nextAlternate);
+    }
+
+    private void set() {
+        everywhere.put(Command.LINEUP, () -> show(MainView.LINEUP));
+        everywhere.put(Command.FILTER, screen::toggleFilter);
+        everywhere.put(Command.SEARCH, screen::search);
+        framing.put(Command.NEXT_UNCHECKED, session::nextUnchecked);
+        framing.put(Command.CHECK_ALL, session::checkAll);
+        framing.put(Command.SELECT_ALL, () -> session.selectionProperty().set(Set.copyOf(session.listed())));
+        framing.put(Command.SELECT_ALIKE, screen::selectAlike);
         framing.put(Command.CARRY, () -> screen.open(DeskPane.CARRY));
         framing.put(Command.CARRY_AGAIN, session.carry()::apply);
-        framing.put(Command.SELECT_ALL, () -> session.selectionProperty()
-                .set(Set.copyOf(session.shoot().photos())));
+        framing.put(Command.MARK, () -> screen.toggleMode(BenchMode.MARKING));
+        framing.put(Command.MARKS, () -> screen.open(DeskPane.MARKS));
+        framing.put(Command.EXEMPLAR, session.lineup()::makeExemplar);
+        framing.put(Command.PULL_IN, session.lineup()::pullIn);
+        framing.put(Command.FLIP_RESULTS, screen::flipResults);
     }
 
     private void frame() {
@@ -147,7 +161,7 @@ final class ShootKeys {
         session.viewProperty().set(view);
     }
 
-    /** Enter opens the photo from the Wall and accepts its frame in the Bench. */
+    /** Enter opens the photo from the Wall, and elsewhere accepts its frame. */
     private void accept() {
         if (onWall()) {
             show(MainView.BENCH);
@@ -156,9 +170,9 @@ final class ShootKeys {
         }
     }
 
-    /** On the Wall to another photo, on the Bench the frame by output pixels. */
+    /** On the Wall to another photo; elsewhere the frame by output pixels, and so the frames of several chosen photos. */
     private void arrow(int right, int down, int pixels) {
-        if (!onWall()) {
+        if (!onWall() || session.together().isOn()) {
             frameEdits().nudge(right * pixels, down * pixels);
         } else if (right != 0) {
             session.step(right);

@@ -6,28 +6,32 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import nexa.core.brief.Format;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.HandoverModel;
 import nexa.desktop.session.LevelReview;
-import nexa.desktop.session.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.view.BenchMode;
 import nexa.desktop.view.BenchView;
 import nexa.desktop.view.DeskView;
 import nexa.desktop.view.DeskView.DeskPane;
+import nexa.desktop.view.FormatCard;
 import nexa.desktop.view.HandoverView;
 import nexa.desktop.view.HeaderView;
 import nexa.desktop.view.KeySheet;
 import nexa.desktop.view.LevelReviewView;
+import nexa.desktop.view.LineupView;
 import nexa.desktop.view.PaneLayer;
 import nexa.desktop.view.Panes;
 import nexa.desktop.view.RailView;
@@ -35,20 +39,21 @@ import nexa.desktop.view.WallView;
 import nexa.desktop.words.Words;
 
 /** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */
-final class ShootScreen extends StackPane {
+final class ShootScreen extends StackPane implements HeaderView.ShootActions {
+    private final ShootModels models;
     private final Session session;
     private final Keys keys;
     private final PhotoLoader loader;
     private final Executor work;
     private final Executor fx;
     private final HeaderView.Actions actions;
-    private final Levelling levelling;
     private final Panes panes;
     private final BooleanProperty tiltAdjusting = new SimpleBooleanProperty();
     private final HeaderView header;
     private final RailView rail;
     private final WallView wall;
     private final BenchView bench;
+    private final LineupView lineup;
     private final DeskView desk;
     private final HandoverView handover;
     private final BorderPane layout = new BorderPane();
@@ -61,19 +66,20 @@ final class ShootScreen extends StackPane {
     private Optional<LevelReviewView> review = Optional.empty();
 
     ShootScreen(
-            Session session, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
-        this.session = session;
+            ShootModels models, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
+        this.models = models;
+        this.session = models.session();
         this.keys = keys;
         this.loader = loader;
         this.work = work;
         this.fx = fx;
         this.actions = actions;
-        levelling = new Levelling(session, work, fx);
-        panes = new Panes(session, loader, fx);
-        header = new HeaderView(session, keys, actions, this::toggleSteps);
-        rail = new RailView(session, loader, fx);
-        wall = new WallView(session, keys, loader, fx);
-        bench = new BenchView(session, levelling, keys, loader, fx, tiltAdjusting);
+        panes = new Panes(models, loader, fx);
+        header = new HeaderView(models, keys, actions, this);
+        rail = new RailView(models, loader, fx, new FromRail());
+        wall = new WallView(models, keys, loader, fx);
+        bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
+        lineup = new LineupView(session, keys, loader, fx);
         desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, new HandoverModel(session.shoot(), work, fx));
         shootKeys = new ShootKeys(session, keys, this);
@@ -107,6 +113,19 @@ final class ShootScreen extends StackPane {
         }
     }
 
+    /** What the rail starts. */
+    private final class FromRail implements RailView.Actions {
+        @Override
+        public void edit(Format format, FormatCard beside) {
+            layer.toggle(panes.format(format, layer::close), beside);
+        }
+
+        @Override
+        public void shelf(Button beside) {
+            layer.toggle(panes.shelf(layer::close), beside);
+        }
+    }
+
     void dispose() {
         subscriptions.unsubscribe();
         layer.close();
@@ -115,12 +134,14 @@ final class ShootScreen extends StackPane {
         rail.dispose();
         wall.dispose();
         bench.dispose();
+        lineup.dispose();
         desk.dispose();
+        models.dispose();
         handover.dispose();
     }
 
-    Levelling levelling() {
-        return levelling;
+    ShootModels models() {
+        return models;
     }
 
     BenchView bench() {
@@ -144,6 +165,7 @@ final class ShootScreen extends StackPane {
         return switch (view) {
             case WALL -> wall;
             case BENCH -> bench;
+            case LINEUP -> lineup;
             case HANDOVER -> handover;
         };
     }
@@ -196,8 +218,29 @@ final class ShootScreen extends StackPane {
         }
     }
 
-    void toggleSteps() {
+    @Override
+    public void toggleSteps() {
         layer.toggle(panes.steps(), header.stepsButton());
+    }
+
+    @Override
+    public void toggleFilter() {
+        layer.toggle(panes.filter(), header.filterButton());
+    }
+
+    void search() {
+        header.search();
+    }
+
+    /** Selects the photos that are nearly the same as the current one. */
+    void selectAlike() {
+        session.viewProperty().set(MainView.WALL);
+        models.repeats().select();
+    }
+
+    void flipResults() {
+        session.viewProperty().set(MainView.LINEUP);
+        lineup.flip();
     }
 
     void addFormat() {
@@ -222,7 +265,7 @@ final class ShootScreen extends StackPane {
             openReview();
         } else {
             session.viewProperty().set(MainView.BENCH);
-            levelling.automatic();
+            models.levelling().automatic();
         }
     }
 
@@ -256,7 +299,12 @@ final class ShootScreen extends StackPane {
             bench.bareProperty().set(false);
             return true;
         }
-        return session.viewProperty().get() == MainView.BENCH && bench.escape();
+        return switch (session.viewProperty().get()) {
+            case WALL -> wall.escape();
+            case BENCH -> bench.escape();
+            case LINEUP -> lineup.escape();
+            case HANDOVER -> false;
+        };
     }
 
     // ---- keys ----

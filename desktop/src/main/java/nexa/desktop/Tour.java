@@ -4,6 +4,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -19,16 +20,19 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
+import nexa.core.carry.By;
+import nexa.core.carry.Change;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.desktop.session.Levelling;
 import nexa.desktop.session.MainView;
-import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.Session;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
+import nexa.shoot.Photo;
 import org.jspecify.annotations.Nullable;
 
 /** Shows the real window view by view and writes a picture of each. */
@@ -106,9 +110,7 @@ final class Tour {
             s.viewProperty().set(MainView.WALL);
             choose(s, "kiln_0201.jpg");
         });
-        onFx(() -> session().tiltBy(0.8));
-        press("wall-carry", KeyCode.B, true);
-        onFx(() -> fire(KeyCode.ESCAPE, false));
+        walkTheSet();
         press("keys", KeyCode.F1);
         onFx(window::showKeys);
         show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
@@ -159,8 +161,63 @@ final class Tour {
         });
     }
 
+    /** Marks are proposed, carried by, and measured; then some photos are changed together. */
+    private void walkTheSet() throws IOException {
+        press("wall-filter", KeyCode.W, true);
+        onFx(() -> fire(KeyCode.ESCAPE, false));
+        onFx(() -> window.models().orElseThrow().marking().suggest());
+        settle();
+        onFx(() -> fireShortcut(KeyCode.K));
+        picture("wall-marks");
+        onFx(() -> {
+            fire(KeyCode.ESCAPE, false);
+            window.models().orElseThrow().marking().accept();
+            session().settings().carryByProperty().set(By.MARKS);
+            session().tiltBy(0.8);
+            session()
+                    .frameEdits()
+                    .place("edit.frame", session().frame().orElseThrow().scaled(0.9));
+        });
+        press("wall-carry", KeyCode.B, true);
+        onFx(() -> {
+            session().carry().apply();
+            fire(KeyCode.ESCAPE, false);
+            session().settings().carryByProperty().set(By.PLACE);
+            List<Photo> marked = session().shoot().photos().stream()
+                    .filter(photo -> !session().framing(photo).marks().isEmpty())
+                    .limit(9)
+                    .toList();
+            session().selectionProperty().set(Set.copyOf(marked.subList(3, 5)));
+            session().together().add(Change.moved(0.05, 0.02).and(Change.sized(1.1)));
+            session().selectionProperty().set(Set.copyOf(marked));
+        });
+        picture("wall-together");
+        show("lineup", s -> s.viewProperty().set(MainView.LINEUP));
+        onFx(() -> session().step(3));
+        onFx(() -> fireShortcut(KeyCode.J));
+        picture("lineup-flip");
+        onFx(() -> fire(KeyCode.ESCAPE, false));
+        show("bench-rail", s -> {
+            s.viewProperty().set(MainView.BENCH);
+            choose(s, "kiln_0205.jpg");
+        });
+    }
+
+    /** Waits until nothing is looked for any more. */
+    private void settle() {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
+        while (!ask(window::isIdle) && System.nanoTime() < end) {
+            pause();
+        }
+    }
+
+    private void fireShortcut(KeyCode key) {
+        KeyEvent.fireEvent(
+                window.scene().getRoot(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, true, false, false));
+    }
+
     private Levelling levelling() {
-        return window.levelling().orElseThrow();
+        return window.models().orElseThrow().levelling();
     }
 
     private Session session() {

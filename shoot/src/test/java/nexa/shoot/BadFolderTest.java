@@ -8,9 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.deliver.FileSettings;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
@@ -81,8 +81,7 @@ class BadFolderTest {
         Path out = base.resolve("out");
         try (Shoot shoot = test.open()) {
             var square = TestShoot.addFormat(shoot, "Square", "1:1");
-            HandoverPlan plan =
-                    HandoverPlan.of(shoot, new HandoverRequest(out, List.of(square), 0, FileSettings.DEFAULT));
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(square), 0, Optional.empty()));
             List<Outcome> outcomes = new Handover(plan, told -> {}, () -> false).run(shoot);
             assertEquals(
                     6,

@@ -13,6 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import nexa.core.brief.Crop;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -21,8 +23,6 @@ import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;
-import nexa.imaging.deliver.FileSettings;
-import nexa.imaging.deliver.FileType;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Raster;
@@ -51,7 +51,7 @@ class HandoverTest {
     }
 
     private List<Outcome> deliver(Shoot shoot, Format format, FileType type) throws IOException {
-        HandoverRequest request = new HandoverRequest(out, List.of(format), 0, new FileSettings(type, 95));
+        HandoverRequest request = new HandoverRequest(out, List.of(format), 0, Optional.of(new FileSettings(type, 95)));
         return new Handover(HandoverPlan.of(shoot, request), told -> {}, () -> false).run(shoot);
     }
 
@@ -170,8 +170,7 @@ class HandoverTest {
         }
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
-            HandoverPlan plan =
-                    HandoverPlan.of(shoot, new HandoverRequest(out, List.of(print), 0, FileSettings.DEFAULT));
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(print), 0, Optional.empty()));
             AtomicInteger done = new AtomicInteger();
             List<Outcome> outcomes =
                     new Handover(plan, told -> done.incrementAndGet(), () -> done.get() >= 3).run(shoot);

@@ -128,11 +128,12 @@ class ShootTest {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
             statement.executeUpdate("DROP TABLE alternate");
-            for (String column : List.of("marks", "rule", "level")) {
+            for (String column : List.of("marks", "rule", "level", "overlay")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
-            statement.executeUpdate("ALTER TABLE format DROP COLUMN target");
-            statement.executeUpdate("ALTER TABLE format DROP COLUMN note");
+            for (String column : List.of("target", "note", "files")) {
+                statement.executeUpdate("ALTER TABLE format DROP COLUMN " + column);
+            }
             statement.executeUpdate("PRAGMA user_version = 1");
         }
         try (Shoot shoot = test.open()) {

@@ -39,6 +39,28 @@ public record Brief(List<Format> formats, int nextId) {
         return new Brief(longer, nextId + 1);
     }
 
+    /** With formats of another brief; one that is here already is left out, one whose name is taken is numbered. */
+    public Brief withAll(List<Format> others) {
+        Brief longer = this;
+        for (Format other : others) {
+            Format named = other;
+            for (int n = 2;
+                    longer.find(named.name())
+                            .filter(there -> !there.isLike(other))
+                            .isPresent();
+                    n++) {
+                named = other.named(shortened(other.name()) + " " + n);
+            }
+            longer = longer.find(named.name()).isPresent() ? longer : longer.with(named);
+        }
+        return longer;
+    }
+
+    /** With room for a number behind it. */
+    private static String shortened(String name) {
+        return name.substring(0, Math.min(name.length(), Format.LONGEST_NAME - 5));
+    }
+
     /**
      * With a format in place of the one that has its id.
      *
@@ -54,7 +76,7 @@ public record Brief(List<Format> formats, int nextId) {
 
     /** With a copy of the format behind it, under a name of its own. */
     public Brief duplicated(Format format) {
-        String base = format.name().substring(0, Math.min(format.name().length(), Format.LONGEST_NAME - 5));
+        String base = shortened(format.name());
         int copy = 2;
         while (find(base + " " + copy).isPresent()) {
             copy++;

@@ -11,8 +11,10 @@ import nexa.core.shape.Shape;
  * @param id stays the same when the format is renamed or reshaped; unique in its brief, also against removed ones
  * @param target how large it is delivered
  * @param note what it is used for; empty if nobody said
+ * @param files how it becomes files at handover
  */
-public record Format(int id, String name, Shape shape, OrientationRule rule, SizeTarget target, String note) {
+public record Format(
+        int id, String name, Shape shape, OrientationRule rule, SizeTarget target, String note, FileSettings files) {
     public static final int LONGEST_NAME = 60;
     public static final int LONGEST_NOTE = 200;
 
@@ -29,7 +31,7 @@ public record Format(int id, String name, Shape shape, OrientationRule rule, Siz
 
     /** In the frames' own pixels, without a note. */
     public Format(int id, String name, Shape shape, OrientationRule rule) {
-        this(id, name, shape, rule, SizeTarget.NONE, "");
+        this(id, name, shape, rule, SizeTarget.NONE, "", FileSettings.DEFAULT);
     }
 
     /**
@@ -48,28 +50,37 @@ public record Format(int id, String name, Shape shape, OrientationRule rule, Siz
     }
 
     public Format named(String other) {
-        return new Format(id, other, shape, rule, target, note);
+        return new Format(id, other, shape, rule, target, note, files);
     }
 
     public Format lying(OrientationRule other) {
-        return new Format(id, name, shape, other, target, note);
+        return new Format(id, name, shape, other, target, note, files);
     }
 
     public Format shaped(Shape other) {
-        return new Format(id, name, other, rule, target, note);
+        return new Format(id, name, other, rule, target, note, files);
     }
 
     public Format sized(SizeTarget other) {
-        return new Format(id, name, shape, rule, other, note);
+        return new Format(id, name, shape, rule, other, note, files);
     }
 
     public Format noted(String other) {
-        return new Format(id, name, shape, rule, target, other);
+        return new Format(id, name, shape, rule, target, other, files);
+    }
+
+    public Format filed(FileSettings other) {
+        return new Format(id, name, shape, rule, target, note, other);
     }
 
     /** The same format as another brief has it. */
     public Format withId(int other) {
-        return new Format(other, name, shape, rule, target, note);
+        return new Format(other, name, shape, rule, target, note, files);
+    }
+
+    /** Whether the other asks for the same under the same name. */
+    public boolean isLike(Format other) {
+        return withId(other.id).equals(other);
     }
 
     public boolean keepsShape() {

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.mark.Marks;
+import nexa.core.overlay.OverlayChoice;
 
 /**
  * All that the photographer asked of one photo.
@@ -19,6 +20,7 @@ import nexa.core.mark.Marks;
  * @param setAside left out of the shoot's work, reversibly
  * @param subject what is known of the subject
  * @param level the tilt that is known to level the photo when it is not mirrored
+ * @param overlay the overlay that shows on this photo; empty = the one shown before
  */
 public record Framing(
         Pose pose,
@@ -26,9 +28,10 @@ public record Framing(
         Map<Integer, List<Alternate>> alternates,
         boolean setAside,
         Subject subject,
-        Optional<Tilt> level) {
+        Optional<Tilt> level,
+        Optional<OverlayChoice> overlay) {
     public static final Framing UNTOUCHED =
-            new Framing(Pose.AS_SHOT, Map.of(), Map.of(), false, Subject.UNKNOWN, Optional.empty());
+            new Framing(Pose.AS_SHOT, Map.of(), Map.of(), false, Subject.UNKNOWN, Optional.empty(), Optional.empty());
 
     public Framing {
         crops = Map.copyOf(crops);
@@ -42,24 +45,24 @@ public record Framing(
     }
 
     public Framing with(Pose other) {
-        return new Framing(other, crops, alternates, setAside, subject, level);
+        return new Framing(other, crops, alternates, setAside, subject, level, overlay);
     }
 
     public Framing with(Format format, Crop crop) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.put(format.id(), crop);
-        return new Framing(pose, changed, alternates, setAside, subject, level);
+        return new Framing(pose, changed, alternates, setAside, subject, level, overlay);
     }
 
     /** The format derived again. */
     public Framing cleared(Format format) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.remove(format.id());
-        return new Framing(pose, changed, alternates, setAside, subject, level);
+        return new Framing(pose, changed, alternates, setAside, subject, level, overlay);
     }
 
     public Framing withSetAside(boolean aside) {
-        return new Framing(pose, crops, alternates, aside, subject, level);
+        return new Framing(pose, crops, alternates, aside, subject, level, overlay);
     }
 
     public Marks marks() {
@@ -72,7 +75,7 @@ public record Framing(
     }
 
     public Framing with(Subject other) {
-        return new Framing(pose, crops, alternates, setAside, other, level);
+        return new Framing(pose, crops, alternates, setAside, other, level, overlay);
     }
 
     /** The tilt that is known to level the photo as it is turned. */
@@ -83,7 +86,22 @@ public record Framing(
     /** With a tilt, as the photo is turned, known to level it. */
     public Framing levelledAt(Tilt tilt) {
         Tilt unmirrored = pose.turn().mirrored() ? tilt.negated() : tilt;
-        return new Framing(pose, crops, alternates, setAside, subject, Optional.of(unmirrored));
+        return new Framing(pose, crops, alternates, setAside, subject, Optional.of(unmirrored), overlay);
+    }
+
+    public Framing with(OverlayChoice shown) {
+        return new Framing(pose, crops, alternates, setAside, subject, level, Optional.of(shown));
+    }
+
+    /** Without the crops and alternates of formats that a brief does not have. */
+    public Framing onlyOf(Brief brief) {
+        return new Framing(pose, onlyOf(brief, crops), onlyOf(brief, alternates), setAside, subject, level, overlay);
+    }
+
+    private static <T> Map<Integer, T> onlyOf(Brief brief, Map<Integer, T> byFormat) {
+        Map<Integer, T> fewer = new HashMap<>(byFormat);
+        fewer.keySet().removeIf(id -> brief.find(id).isEmpty());
+        return fewer;
     }
 
     public List<Alternate> alternates(Format format) {
@@ -114,7 +132,7 @@ public record Framing(
     private Framing withAlternates(Format format, List<Alternate> changed) {
         Map<Integer, List<Alternate>> all = new HashMap<>(alternates);
         all.put(format.id(), changed);
-        return new Framing(pose, crops, all, setAside, subject, level);
+        return new Framing(pose, crops, all, setAside, subject, level, overlay);
     }
 
     public FrameState state(Format format) {

@@ -58,7 +58,7 @@ public record Carry(
         if (byMarks() && composed.isEmpty()) {
             return new Carried(target, Set.of(Loss.NO_MARK));
         }
-        Framing posed = ruled(target).with(held.pose());
+        Framing posed = overlaid(ruled(target)).with(held.pose());
         if (!parts.contains(Part.SHAPE) && !parts.contains(Part.PLACE)) {
             return new Carried(posed, Set.of());
         }
@@ -73,6 +73,12 @@ public record Carry(
     private Framing ruled(Framing target) {
         return parts.contains(Part.RULE) && composition().isPresent()
                 ? target.with(new Subject(target.marks(), composition()))
+                : target;
+    }
+
+    private Framing overlaid(Framing target) {
+        return parts.contains(Part.OVERLAY)
+                ? framing.overlay().map(target::with).orElse(target)
                 : target;
     }
 

@@ -10,6 +10,8 @@ public enum Part {
     /** Quarter turns. */
     TURN,
     MIRROR,
+    /** The overlay that shows on the photo. */
+    OVERLAY,
     /** Where marks lie in the frame, for the frames that nobody placed. */
     RULE
 }

@@ -35,12 +35,14 @@ public sealed interface SizeTarget {
         }
     }
 
-    /** A print of so many millimetres. */
+    /** A print of so many millimetres, to the nearest thousandth. */
     record Print(double width, double height, double ppi) implements SizeTarget {
         public Print {
             requireSide(width, MOST_MILLIMETRES, "mm");
             requireSide(height, MOST_MILLIMETRES, "mm");
             requireSide(ppi, MOST_PPI, "ppi");
+            width = rounded(width);
+            height = rounded(height);
         }
     }
 
@@ -50,6 +52,11 @@ public sealed interface SizeTarget {
         if (!(value > 0 && value <= most)) {
             throw new IllegalArgumentException("A size has more than 0 and at most %.0f %s".formatted(most, unit));
         }
+    }
+
+    /** So that inches are whole thousandths too, and read back as they are written. */
+    private static double rounded(double millimetres) {
+        return Math.max(1, Math.round(millimetres * 1000)) / 1000.0;
     }
 
     // ---- what it asks for ----

@@ -55,13 +55,25 @@ public enum Command {
     SET_ASIDE(Group.GOING, S),
     ALTERNATES(Group.GOING, Y),
     NEXT_ALTERNATE(Group.GOING, shift(Y)),
-    CARRY(Group.GOING, shift(B)),
-    CARRY_AGAIN(Group.GOING, shortcut(B)),
     UNDO(Group.GOING, shortcut(Z)),
     REDO(Group.GOING, new KeyPress(Z, true, true)),
     STEPS(Group.GOING, shift(U)),
-    SELECT_ALL(Group.GOING, shortcut(A)),
     ADD_FORMAT(Group.GOING, KeyPress.of(PLUS), KeyPress.of(ADD), shift(EQUALS), shift(PLUS)),
+
+    LINEUP(Group.SET, shortcut(L)),
+    FILTER(Group.SET, shift(W)),
+    SEARCH(Group.SET, shortcut(F)),
+    NEXT_UNCHECKED(Group.SET, shortcut(N)),
+    CHECK_ALL(Group.SET, shortcut(ENTER)),
+    SELECT_ALL(Group.SET, shortcut(A)),
+    SELECT_ALIKE(Group.SET, new KeyPress(A, true, true)),
+    CARRY(Group.SET, shift(B)),
+    CARRY_AGAIN(Group.SET, shortcut(B)),
+    MARK(Group.SET, shift(K)),
+    MARKS(Group.SET, shortcut(K)),
+    EXEMPLAR(Group.SET, shortcut(E)),
+    PULL_IN(Group.SET, shortcut(I)),
+    FLIP_RESULTS(Group.SET, shortcut(J)),
 
     LEFT_STEP(Group.FRAME, LEFT),
     RIGHT_STEP(Group.FRAME, RIGHT),
@@ -109,6 +121,7 @@ public enum Command {
     /** Where it stands on the key sheet. */
     public enum Group {
         GOING,
+        SET,
         FRAME,
         LEVEL,
         LOOK

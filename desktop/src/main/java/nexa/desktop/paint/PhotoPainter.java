@@ -22,6 +22,9 @@ public final class PhotoPainter {
     private static final Color LINE = Color.gray(1, 0.95);
     private static final double CHECK = 8;
 
+    /** Radius of a mark on the Bench, in canvas units. */
+    public static final double MARK = 7;
+
     /** How far the mat goes beyond the photo, so that no pixel of a tilted edge shines through. */
     private static final double COVER = 0.8;
 
@@ -169,6 +172,38 @@ public final class PhotoPainter {
         }
         double y = (crisp.place(box.y() + from.y() * box.height(), lineWidth) - box.y()) / box.height();
         return new Stroke.Segment(new Point(from.x(), y), new Point(to.x(), y));
+    }
+
+    /**
+     * Subject marks as rings, joined by a fine line if there are two.
+     *
+     * @param radius of the rings, in canvas units
+     * @param dashed not marks yet, only proposed
+     */
+    public void marks(List<Point> level, double radius, boolean dashed) {
+        List<Point> at = level.stream().map(view::toScreen).toList();
+        canvas.save();
+        if (dashed) {
+            canvas.setLineDashes(3, 3);
+        }
+        if (at.size() > 1) {
+            Point way = at.getLast().minus(at.getFirst());
+            Point in = way.times(Math.min(0.5, radius / Math.max(1, way.length())));
+            accentLine(canvas, at.getFirst().plus(in), at.getLast().minus(in), 1);
+        }
+        at.forEach(p -> ring(p, radius));
+        canvas.restore();
+    }
+
+    private void ring(Point at, double radius) {
+        canvas.setStroke(Color.gray(1, 0.9));
+        canvas.setLineWidth(4);
+        canvas.strokeOval(at.x() - radius, at.y() - radius, 2 * radius, 2 * radius);
+        canvas.setStroke(Palette.ACCENT);
+        canvas.setLineWidth(2);
+        canvas.strokeOval(at.x() - radius, at.y() - radius, 2 * radius, 2 * radius);
+        canvas.setFill(Palette.ACCENT);
+        canvas.fillOval(at.x() - 1.5, at.y() - 1.5, 3, 3);
     }
 
     /** A line in the accent on a light ground, seen on any photo; places on the canvas. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
@@ -17,7 +18,7 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 
 /**
- * Carrying the current photo's crop in the active format to the selected photos, or to all others if none is selected.
+ * Carrying the current photo's crop in the active format to others.
  * While it is prepared, what would become of each photo shows; nothing changes before it is done.
  */
 public final class CarryModel {
@@ -27,6 +28,20 @@ public final class CarryModel {
 
     CarryModel(Session session) {
         this.session = session;
+    }
+
+    /** Called once the session stands. Photos that are selected are meant, until something else is chosen. */
+    void follow() {
+        session.selectionProperty().subscribe((before, now) -> session.settings()
+                .carryToProperty()
+                .set(
+                        now.isEmpty() && to() == CarryTo.SELECTED
+                                ? CarryTo.ALL
+                                : now.isEmpty() ? to() : CarryTo.SELECTED));
+    }
+
+    private CarryTo to() {
+        return session.settings().carryToProperty().get();
     }
 
     /** What would become of each photo, in the shoot's order; empty unless a carry is prepared. */
@@ -42,6 +57,9 @@ public final class CarryModel {
                 settings.carryPartsProperty().subscribe(parts -> refresh()),
                 settings.carryOppositeProperty().subscribe(opposite -> refresh()),
                 settings.carryByProperty().subscribe(by -> refresh()),
+                settings.carryToProperty().subscribe(to -> refresh()),
+                settings.carryNextProperty().subscribe(count -> refresh()),
+                session.list().photosProperty().subscribe(photos -> refresh()),
                 session.selectionProperty().subscribe(selected -> refresh()),
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(framing -> refresh())));
@@ -73,7 +91,7 @@ public final class CarryModel {
         return session.format().flatMap(format -> session.asShot()
                 .map(size -> new Carry(
                         size,
-                        session.framing(),
+                        session.framing().with(session.overlayProperty().get()),
                         format,
                         session.briefProperty().get(),
                         settings.carryPartsProperty().get(),
@@ -81,13 +99,32 @@ public final class CarryModel {
                         settings.carryByProperty().get())));
     }
 
-    /** The selection but for the photo carried from; without one, all photos that are not set aside. */
+    /** The photos carried to but for the one carried from; of those nobody selected, none that is set aside. */
     private List<Photo> targets() {
         Set<Photo> selected = session.selectionProperty().get();
-        return session.shoot().photos().stream()
-                .filter(photo -> session.photo().filter(photo::equals).isEmpty())
-                .filter(photo -> selected.isEmpty() ? !session.framing(photo).setAside() : selected.contains(photo))
+        boolean chosen = to() == CarryTo.SELECTED && !selected.isEmpty();
+        return meant().filter(photo -> session.photo().filter(photo::equals).isEmpty())
+                .filter(photo -> chosen || !session.framing(photo).setAside())
                 .toList();
+    }
+
+    private Stream<Photo> meant() {
+        Set<Photo> selected = session.selectionProperty().get();
+        List<Photo> listed = session.list().photos();
+        return switch (to()) {
+            case SELECTED -> session.shoot().photos().stream().filter(p -> selected.isEmpty() || selected.contains(p));
+            case ALL -> session.shoot().photos().stream();
+            case FILTERED -> listed.stream();
+            case NEXT ->
+                listed.stream()
+                        .skip(session.list().place() + 1L)
+                        .limit(session.settings().carryNextProperty().get());
+        };
+    }
+
+    /** The largest remaining error of a carry by marks, in fractions of the frame. */
+    public double worstError() {
+        return plan.get().values().stream().mapToDouble(Carried::error).max().orElse(0);
     }
 
     /** How many photos of the plan have a loss. */

@@ -9,6 +9,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.carry.Change;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Outline;
@@ -21,6 +22,11 @@ public final class FrameEdits {
     /** Shapes that most deliveries ask for. */
     public static final List<String> COMMON =
             List.of("1:1", "5:4", "4:3", "7:5", "3:2", "16:9", "2:1", "1.91:1", "2.35:1");
+
+    /** What one step moves several photos' frames, in frames. */
+    private static final double MOVE_STEP = 0.002;
+
+    private static final double SIZE_STEP = 1.01;
 
     private final Session session;
 
@@ -72,6 +78,10 @@ public final class FrameEdits {
 
     /** Moves the frame, or the photo under it, by output pixels. */
     public void nudge(int right, int down) {
+        if (session.together().isOn()) {
+            nudgeAll(right, down);
+            return;
+        }
         int sign = session.settings().moverProperty().get() == Mover.FRAME ? 1 : -1;
         session.frame().ifPresent(frame -> session.asShot()
                 .ifPresent(size -> place(
@@ -79,8 +89,18 @@ public final class FrameEdits {
                         frame.movedBy(new Point(sign * right, sign * down).times(1.0 / size.longEdge())))));
     }
 
+    /** By so many thousandths of each frame. */
+    private void nudgeAll(int right, int down) {
+        int sign = session.settings().moverProperty().get() == Mover.FRAME ? 1 : -1;
+        session.together().add(Change.moved(sign * right * MOVE_STEP, sign * down * MOVE_STEP));
+    }
+
     /** Makes the frame larger or smaller about its centre, its long side by so many output pixels. */
     public void grow(int pixels) {
+        if (session.together().isOn()) {
+            session.together().add(Change.sized(pixels > 0 ? SIZE_STEP : 1 / SIZE_STEP));
+            return;
+        }
         session.frame().ifPresent(frame -> session.asShot().ifPresent(size -> {
             double longSide = Math.max(frame.width(), frame.height());
             double wanted = Math.max(0.02, longSide + (double) pixels / size.longEdge());
@@ -90,11 +110,16 @@ public final class FrameEdits {
 
     /** Lays the frame the other way: centre and area stay where they fit, and swapping again restores all. */
     public void swap() {
+        if (session.together().isOn()) {
+            session.together().add(Change.laidTheOtherWay());
+            return;
+        }
         session.space()
                 .ifPresent(space -> change("edit.swap", crop -> {
                     Frame wish = crop.wish();
                     Crop turned = crop.withWish(new Frame(wish.centreX(), wish.centreY(), wish.height(), wish.width()));
-                    return Derivation.keepingItsWay(space, turned, session.format().orElseThrow());
+                    return Derivation.keepingItsWay(
+                            space, turned, session.format().orElseThrow());
                 }));
     }
 

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -13,8 +14,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
+import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
-import nexa.imaging.deliver.FileSettings;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Handover;
@@ -44,7 +45,7 @@ public final class HandoverModel {
     private final ObservableSet<Integer> formats = FXCollections.observableSet();
     private final ObjectProperty<Path> folder;
     private final ObjectProperty<Integer> longEdge = new SimpleObjectProperty<>(0);
-    private final ObjectProperty<FileSettings> settings = new SimpleObjectProperty<>(FileSettings.DEFAULT);
+    private final ObjectProperty<Optional<FileSettings>> settings = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
     private final AtomicBoolean cancelled = new AtomicBoolean();
 
@@ -75,7 +76,8 @@ public final class HandoverModel {
         return longEdge;
     }
 
-    public ObjectProperty<FileSettings> settingsProperty() {
+    /** How all formats become files; empty = as each format says. */
+    public ObjectProperty<Optional<FileSettings>> settingsProperty() {
         return settings;
     }
 

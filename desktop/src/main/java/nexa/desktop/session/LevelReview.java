@@ -9,6 +9,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import nexa.core.brief.Framing;
+import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Photo;
@@ -110,8 +111,8 @@ public final class LevelReview {
     public void accept(Item item) {
         Framing before = session.shoot().framing(item.photo());
         if (session.shoot().mayEdit() && item.state() == State.PROPOSED) {
-            Framing after = before.with(
-                    before.pose().withTilt(item.finding().orElseThrow().tilt()));
+            Tilt level = item.finding().orElseThrow().tilt();
+            Framing after = before.with(before.pose().withTilt(level)).levelledAt(level);
             session.shoot().apply(Edit.framing("edit.level.auto", item.photo().id(), before, after));
             items.set(items.indexOf(item), item.as(State.ACCEPTED));
         }

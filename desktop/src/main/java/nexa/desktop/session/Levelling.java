@@ -83,9 +83,10 @@ public final class Levelling {
 
     private void level(List<LevelLine> along) {
         Tilt tilt = LevelLines.tilt(along).orElse(before);
-        ours = session.tilted(tilt);
+        Framing levelled = session.tilted(tilt);
+        ours = along.isEmpty() ? levelled : levelled.levelledAt(tilt);
         lines.set(List.copyOf(along));
-        session.tilt(tilt, "edit.level");
+        session.edit("edit.level", ours);
     }
 
     /** Looks for lines in the photo and levels it if they leave no doubt; says so either way. */
@@ -118,8 +119,8 @@ public final class Levelling {
         verdict.set(Optional.of(new Verdict.Found(found)));
         ours = session.framing();
         if (found.accepted()) {
-            ours = session.tilted(found.tilt());
-            session.tilt(found.tilt(), "edit.level.auto");
+            ours = session.tilted(found.tilt()).levelledAt(found.tilt());
+            session.edit("edit.level.auto", ours);
         }
     }
 

@@ -4,5 +4,6 @@ package nexa.desktop.session;
 public enum MainView {
     WALL,
     BENCH,
+    LINEUP,
     HANDOVER
 }

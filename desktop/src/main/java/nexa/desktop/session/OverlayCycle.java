@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 
 /** The overlays that take part when one steps to the next, in their order. */
 public record OverlayCycle(List<Overlay> overlays) {

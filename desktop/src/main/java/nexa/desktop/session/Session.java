@@ -1,6 +1,7 @@
 package nexa.desktop.session;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.beans.property.ObjectProperty;
@@ -14,17 +15,20 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.carry.Change;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
-import nexa.core.shape.Shape;
+import nexa.core.overlay.OverlayChoice;
+import nexa.core.review.Warning;
 import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.review.PhotoFilter;
 
 /**
  * The open shoot as the window sees it: the current photo, the active format, and every action. While a gesture goes on
@@ -43,7 +47,12 @@ public final class Session {
     private final ReadOnlyIntegerWrapper edits = new ReadOnlyIntegerWrapper();
     private final Settings settings;
     private final FrameEdits frameEdits = new FrameEdits(this);
+    private final BriefEdits briefEdits = new BriefEdits(this);
     private final CarryModel carry = new CarryModel(this);
+    private final TogetherModel together = new TogetherModel(this);
+    private final LineupModel lineup = new LineupModel(this);
+    private final PhotoList list;
+    private final ReadOnlyObjectWrapper<Map<Photo, Framing>> previews = new ReadOnlyObjectWrapper<>(Map.of());
     private final ObjectProperty<Set<Photo>> selection = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
 
@@ -51,8 +60,13 @@ public final class Session {
         this.shoot = shoot;
         this.settings = settings;
         this.brief = new ReadOnlyObjectWrapper<>(shoot.brief());
+        this.list = new PhotoList(this);
         shoot.listen(this::changed);
         recall();
+        list.follow();
+        carry.follow();
+        lineup.follow();
+        settings.overlayProperty().subscribe((before, now) -> overlayChosen(now));
     }
 
     private void recall() {
@@ -84,9 +98,44 @@ public final class Session {
         return frameEdits;
     }
 
+    /** What can be done to the brief. */
+    public BriefEdits briefEdits() {
+        return briefEdits;
+    }
+
     /** Carrying the current photo's crop to others. */
     public CarryModel carry() {
         return carry;
+    }
+
+    /** Adjusting several photos at once. */
+    public TogetherModel together() {
+        return together;
+    }
+
+    /** Results side by side. */
+    public LineupModel lineup() {
+        return lineup;
+    }
+
+    /** The photos one is going through. */
+    public PhotoList list() {
+        return list;
+    }
+
+    /** What a gesture over several photos leads to, not stored yet. */
+    public ReadOnlyObjectProperty<Map<Photo, Framing>> previewsProperty() {
+        return previews.getReadOnlyProperty();
+    }
+
+    void showPreviews(Map<Photo, Framing> shown) {
+        previews.set(shown);
+        photo().ifPresent(p -> framing.set(framing(p, shown)));
+    }
+
+    private Framing framing(Photo of, Map<Photo, Framing> shown) {
+        Framing previewed = shown.get(of);
+        return previewed == null ? shoot.framing(of) : previewed;
     }
 
     /** The photos chosen together on the Wall; empty if it is only the current one. */
@@ -97,9 +146,12 @@ public final class Session {
     /** The selection in the shoot's order, or the current photo if nothing is selected. */
     public List<Photo> chosenPhotos() {
         Set<Photo> selected = selection.get();
-        return selected.isEmpty()
-                ? photo().stream().toList()
-                : shoot.photos().stream().filter(selected::contains).toList();
+        return selected.isEmpty() ? photo().stream().toList() : list.ordered(selected);
+    }
+
+    /** The photos that an adjustment is for: on the Bench the current one, elsewhere all chosen ones. */
+    public List<Photo> adjustedPhotos() {
+        return view.get() == MainView.BENCH ? photo().stream().toList() : chosenPhotos();
     }
 
     /** The current photo; empty only in an empty folder. */
@@ -171,22 +223,50 @@ public final class Session {
 
     /** What is asked of any photo; of the current one, gesture included. */
     public Framing framing(Photo of) {
-        return photo().filter(of::equals).isPresent() ? framing() : shoot.framing(of);
+        return photo().filter(of::equals).isPresent() ? framing() : framing(of, previews.get());
+    }
+
+    /** What may be wrong with the current photo's frame in the active format, gesture included. */
+    public Set<Warning> warnings() {
+        return format().flatMap(f -> asShot().map(size -> Warning.of(size, framing(), f, brief.get())))
+                .orElse(Set.of());
     }
 
     // ---- choosing ----
 
     public void choose(Photo chosen) {
+        if (!list.photos().contains(chosen)) {
+            list.filterProperty().set(PhotoFilter.ALL);
+        }
         photo.set(Optional.of(chosen));
-        framing.set(shoot.framing(chosen));
+        framing.set(framing(chosen, previews.get()));
+        showOwnOverlay();
         shoot.remember(PHOTO, chosen.file());
+    }
+
+    private void showOwnOverlay() {
+        framing().overlay().ifPresent(settings.overlayProperty()::set);
+    }
+
+    /** On a photo that has an overlay of its own, another one takes its place. */
+    private void overlayChosen(OverlayChoice chosen) {
+        if (framing().overlay().filter(own -> !own.equals(chosen)).isPresent()) {
+            edit("edit.overlay", framing().with(chosen));
+        }
     }
 
     /** Goes on by so many photos; stays at the ends. */
     public void step(int by) {
-        List<Photo> photos = shoot.photos();
-        photo().map(current -> Math.clamp(photos.indexOf(current) + by, 0, photos.size() - 1))
-                .ifPresent(index -> choose(photos.get(index)));
+        next(by).ifPresent(this::choose);
+    }
+
+    private Optional<Photo> next(int by) {
+        return photo().flatMap(current -> PhotoList.from(listed(), current, by));
+    }
+
+    /** The photos one is going through, in their order: in the Line-up its own, else those the filter lets through. */
+    public List<Photo> listed() {
+        return view.get() == MainView.LINEUP ? lineup.shownProperty().get().photos() : list.photos();
     }
 
     public void choose(Format chosen) {
@@ -225,6 +305,24 @@ public final class Session {
         photo().ifPresent(p -> framing.set(shoot.framing(p)));
     }
 
+    /** What is asked of a photo, from what was. */
+    @FunctionalInterface
+    public interface Asking {
+        Framing after(Photo photo, Framing before);
+    }
+
+    /** Changes all chosen photos as one edit. */
+    public void editAll(String label, Asking asking) {
+        if (shoot.mayEdit()) {
+            shoot.apply(new Edit(
+                    label,
+                    adjustedPhotos().stream()
+                            .map(p -> new FramingChange(p.id(), shoot.framing(p), asking.after(p, shoot.framing(p))))
+                            .toList(),
+                    null));
+        }
+    }
+
     void edit(String label, Framing after) {
         preview(after);
         commit(label);
@@ -250,59 +348,90 @@ public final class Session {
         return framing().with(framing().pose().withTilt(tilt));
     }
 
+    /** Of several chosen photos each is tilted by as much as the current one. */
     public void tilt(Tilt tilt, String label) {
-        edit(label, tilted(tilt));
+        if (together.isOn()) {
+            together.add(tiltedTo(tilt));
+        } else {
+            edit(label, tilted(tilt));
+        }
+    }
+
+    /** Shows a tilt without storing it. */
+    public void previewTilt(Tilt tilt) {
+        if (together.isOn()) {
+            together.preview(tiltedTo(tilt));
+        } else {
+            preview(tilted(tilt));
+        }
+    }
+
+    /** Makes the tilt that is shown one edit. */
+    public void commitTilt() {
+        if (together.isOn()) {
+            together.commit();
+        } else {
+            commit("edit.tilt");
+        }
+    }
+
+    private Change tiltedTo(Tilt tilt) {
+        double stored =
+                photo().map(p -> shoot.framing(p).pose().tilt().degrees()).orElse(0.0);
+        return Change.tilted(tilt.degrees() - stored);
     }
 
     public void tiltBy(double degrees) {
+        if (together.isOn()) {
+            together.add(Change.tilted(degrees));
+            return;
+        }
         double exact = framing().pose().tilt().degrees() + degrees;
         tilt(Tilt.clamped(Math.round(exact * 1000) / 1000.0), "edit.tilt");
     }
 
     public void turn(Turn by) {
-        edit(
+        editAll(
                 by.mirrored() ? "edit.mirror" : "edit.turn",
-                framing().with(framing().pose().turned(by)));
+                (p, before) -> before.with(before.pose().turned(by)));
     }
 
-    /** Derives the active format's frame again. */
+    /** Derives the active format's frame again, of all chosen photos. */
     public void clear() {
-        format().ifPresent(f -> edit("edit.clear", framing().cleared(f)));
+        format().ifPresent(f -> editAll("edit.clear", (p, before) -> before.cleared(f)));
     }
 
-    /** Accepts the frame as it stands and goes to the next photo. */
+    /** Accepts the frame as it stands and goes to the next photo; of several chosen photos, accepts all. */
     public void checkAndNext() {
+        if (together.isOn()) {
+            checkAll();
+            return;
+        }
+        Optional<Photo> next = next(1);
         crop().ifPresent(crop -> edit("edit.check", placed(crop.asChecked())));
-        step(1);
+        next.ifPresent(this::choose);
     }
 
+    /** Accepts the frames of all chosen photos as they stand. */
+    public void checkAll() {
+        format().ifPresent(f -> editAll("edit.check", (p, before) -> p.facts()
+                .map(facts -> Derivation.crop(facts.asShot(), before, f, brief.get()))
+                .map(crop -> before.with(f, crop.asChecked()))
+                .orElse(before)));
+    }
+
+    /** To the next photo that is not checked yet. */
+    public void nextUnchecked() {
+        list.nextUnchecked().ifPresent(this::choose);
+    }
+
+    /** Sets the chosen photos aside, or takes them back if the current one is. */
     public void toggleSetAside() {
-        edit("edit.aside", framing().withSetAside(!framing().setAside()));
+        boolean aside = !framing().setAside();
+        editAll("edit.aside", (p, before) -> before.withSetAside(aside));
     }
 
-    // ---- the brief ----
-
-    /** @throws IllegalArgumentException with words for the user if the name is taken or not a name */
-    public void addFormat(String name, Shape shape) {
-        Brief longer = brief.get().with(name, shape);
-        if (shoot.mayEdit()) {
-            shoot.apply(Edit.brief("edit.brief.add", brief.get(), longer));
-            choose(longer.formats().getLast());
-        }
-    }
-
-    /** Makes another brief of this one, as one edit. */
-    public void changeBrief(String label, Brief changed) {
-        if (shoot.mayEdit()) {
-            shoot.apply(Edit.brief(label, brief.get(), changed));
-        }
-    }
-
-    public void removeFormat(Format removed) {
-        if (shoot.mayEdit()) {
-            shoot.apply(Edit.brief("edit.brief.remove", brief.get(), brief.get().without(removed)));
-        }
-    }
+    // ---- steps ----
 
     public void undo() {
         shoot.undo();
@@ -328,26 +457,11 @@ public final class Session {
         choose(format().flatMap(f -> brief.get().find(f.id()))
                 .or(() -> brief.get().formats().stream().findFirst()));
         abandon();
+        showOwnOverlay();
         edits.set(edits.get() + 1);
     }
 
     // ---- figures ----
-
-    /** How many photos have a placed or checked frame in a format. */
-    public long touched(Format in) {
-        return shoot.photos().stream()
-                .filter(p -> shoot.framing(p).crop(in).isPresent())
-                .count();
-    }
-
-    /** How many photos lie so. */
-    public long lying(Orientation orientation) {
-        return shoot.photos().stream()
-                .flatMap(p -> shoot.space(p).stream())
-                .map(PhotoSpace::upright)
-                .filter(size -> size.orientation() == orientation)
-                .count();
-    }
 
     /** Size as shot of the current photo. */
     public Optional<PixelSize> asShot() {

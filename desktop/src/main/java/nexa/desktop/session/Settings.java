@@ -13,6 +13,7 @@ import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
 import nexa.core.exact.Reference;
 import nexa.core.exact.Unit;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.shoot.Preferences;
@@ -21,6 +22,7 @@ import nexa.shoot.Preferences;
 public final class Settings {
     private static final int MOST_SHAPES = 60;
     private static final double USUAL_PPI = 300;
+    private static final int USUAL_NEXT = 5;
 
     private final Preferences preferences;
     private final ObjectProperty<OverlayChoice> overlay;
@@ -36,6 +38,8 @@ public final class Settings {
     private final ObjectProperty<Set<Part>> carryParts;
     private final ObjectProperty<Opposite> carryOpposite;
     private final ObjectProperty<By> carryBy;
+    private final ObjectProperty<CarryTo> carryTo;
+    private final ObjectProperty<Integer> carryNext;
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
@@ -60,6 +64,8 @@ public final class Settings {
                 parts -> parts.stream().map(Enum::name).sorted().collect(Collectors.joining(" ")));
         carryOpposite = kept("carry opposite", Opposite.TURN, Opposite::valueOf, Enum::name);
         carryBy = kept("carry by", By.PLACE, By::valueOf, Enum::name);
+        carryTo = kept("carry to", CarryTo.ALL, CarryTo::valueOf, Enum::name);
+        carryNext = kept("carry next", USUAL_NEXT, text -> Math.max(1, Integer.parseInt(text)), String::valueOf);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -168,6 +174,16 @@ public final class Settings {
     /** How a carried place is understood. */
     public ObjectProperty<By> carryByProperty() {
         return carryBy;
+    }
+
+    /** Which photos a crop is carried to. */
+    public ObjectProperty<CarryTo> carryToProperty() {
+        return carryTo;
+    }
+
+    /** How many photos {@link CarryTo#NEXT} means. */
+    public ObjectProperty<Integer> carryNextProperty() {
+        return carryNext;
     }
 
     public ObjectProperty<Unit> unitProperty() {

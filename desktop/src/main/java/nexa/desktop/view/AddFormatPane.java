@@ -3,11 +3,14 @@ package nexa.desktop.view;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
@@ -31,6 +34,10 @@ final class AddFormatPane extends VBox {
         getStyleClass().add("add-format");
         FlowPane common = new FlowPane(5, 5);
         COMMON.forEach(text -> common.getChildren().add(chip(text)));
+        HBox presets = new HBox(4);
+        for (Preset.Kind kind : Preset.Kind.values()) {
+            presets.getChildren().add(menu(kind));
+        }
         shape.setId("add-shape");
         shape.setPromptText(Words.of("rail.add.shape.hint"));
         shape.setAccessibleText(Words.of("rail.add.shape"));
@@ -43,7 +50,8 @@ final class AddFormatPane extends VBox {
         Button add = Buttons.text("rail.add.confirm", this::add);
         add.setId("add-confirm");
         add.getStyleClass().add("primary");
-        getChildren().addAll(common, shape, name, refusal, new HBox(6, add, Buttons.text("rail.add.cancel", done)));
+        getChildren()
+                .addAll(common, presets, shape, name, refusal, new HBox(6, add, Buttons.text("rail.add.cancel", done)));
         shape.setOnAction(event -> add());
         name.setOnAction(event -> add());
         setOnKeyPressed(event -> {
@@ -66,10 +74,29 @@ final class AddFormatPane extends VBox {
         return chip;
     }
 
+    /** Papers or screens: one click adds the format with its size. */
+    private MenuButton menu(Preset.Kind kind) {
+        MenuButton menu = new MenuButton(Words.of("preset", kind));
+        menu.setId("presets-" + kind);
+        menu.getStyleClass().add("preset-menu");
+        menu.setFocusTraversable(false);
+        for (Preset preset : Preset.of(kind)) {
+            MenuItem item = new MenuItem(
+                    preset.format().name() + "   " + preset.format().target().text());
+            item.setId("preset-" + preset);
+            item.setOnAction(event -> {
+                session.briefEdits().addAll(List.of(preset.format()));
+                done.run();
+            });
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
     private void add() {
         try {
             Shape parsed = Shape.parse(shape.getText());
-            session.addFormat(name.getText().isBlank() ? unusedName(parsed) : name.getText(), parsed);
+            session.briefEdits().add(name.getText().isBlank() ? unusedName(parsed) : name.getText(), parsed);
             done.run();
         } catch (IllegalArgumentException refused) {
             refusal.setText(refused.getMessage());

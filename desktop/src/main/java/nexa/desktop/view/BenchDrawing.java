@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
@@ -13,11 +14,14 @@ import nexa.core.geometry.Point;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.level.LevelLines;
+import nexa.core.mark.Marks;
 import nexa.core.overlay.Nested;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
 import nexa.core.print.OutputSize;
+import nexa.core.review.Warning;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -28,7 +32,6 @@ import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Levelling;
-import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.OverlayShow;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
@@ -183,6 +186,18 @@ final class BenchDrawing {
         canvas.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
     }
 
+    // ---- marks ----
+
+    /** The photo's marks, or dashed those that are proposed for it. */
+    void marks(LevelView view, Optional<Marks> proposed) {
+        boolean looking = keys.isHeld(Command.BEFORE) || keys.isHeld(Command.RESULT);
+        session.space().filter(space -> !looking).ifPresent(space -> {
+            PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
+            painter.marks(session.framing().marks().in(space), PhotoPainter.MARK, false);
+            proposed.ifPresent(marks -> painter.marks(marks.in(space), PhotoPainter.MARK, true));
+        });
+    }
+
     // ---- what the pointer does ----
 
     /** The lines that caught the frame, through the whole photo. */
@@ -320,8 +335,17 @@ final class BenchDrawing {
         return switch (mode) {
             case LEVELLING -> Words.of("bench.level.hint");
             case DRAWING -> Words.of("bench.draw.hint");
-            case FRAMING -> session.frameEdits().showsBlank() ? Words.of("bench.blank") : overlayWords(frame.get());
+            case MARKING -> Words.of("bench.mark.hint");
+            case FRAMING -> warningWords().orElseGet(() -> overlayWords(frame.get()));
         };
+    }
+
+    private Optional<String> warningWords() {
+        if (session.frameEdits().showsBlank()) {
+            return Optional.of(Words.of("bench.blank"));
+        }
+        Set<Warning> warnings = session.warnings();
+        return warnings.isEmpty() ? Optional.empty() : Optional.of("⚠ " + Looks.words(warnings));
     }
 
     private String overlayWords(Frame frame) {

@@ -1,5 +1,6 @@
 package nexa.desktop.view;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -16,6 +17,7 @@ import nexa.core.gesture.Grip;
 import nexa.core.gesture.Snap;
 import nexa.core.gesture.TiltDrag;
 import nexa.core.level.LevelLine;
+import nexa.desktop.session.Marking;
 import nexa.desktop.session.Session;
 
 /** What a pressed pointer does in the Bench, from press to release. Points are in level space at the press. */
@@ -119,6 +121,54 @@ sealed interface BenchGesture {
         }
     }
 
+    /** From one mark to the other; nearly without a way it is one more mark. */
+    record DrawMarks(PhotoSpace space, Point from) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(Marking.marked(session.framing(), space, List.of(from, pointer)));
+        }
+
+        @Override
+        public String label() {
+            return "edit.mark";
+        }
+    }
+
+    /**
+     * Moves one mark.
+     *
+     * @param marks as they were
+     */
+    record MoveMark(PhotoSpace space, List<Point> marks, int which) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            List<Point> moved = new ArrayList<>(marks);
+            moved.set(which, pointer);
+            return Shown.of(Marking.marked(session.framing(), space, moved));
+        }
+
+        @Override
+        public String label() {
+            return "edit.mark";
+        }
+    }
+
+    /**
+     * Takes hold of a mark, or begins to draw new ones.
+     *
+     * @param reach how near to a mark means it, in long edges
+     */
+    static BenchGesture marks(Session session, Point pointer, double reach) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<Point> marks = session.framing().marks().in(space);
+        for (int i = 0; i < marks.size(); i++) {
+            if (marks.get(i).distance(pointer) <= reach) {
+                return new MoveMark(space, marks, i);
+            }
+        }
+        return new DrawMarks(space, pointer);
+    }
+
     /**
      * A drag of a frame keeps its shape if it is held to one.
      *
@@ -129,7 +179,10 @@ sealed interface BenchGesture {
         Hold hold = session.frameEdits().isFree() ? Hold.NOTHING : Hold.SHAPE;
         PhotoSpace space = session.space().orElseThrow();
         FrameDrag drag = new FrameDrag(session.frameEdits().room().orElseThrow(), frame, grip, pointer, hold);
-        return new MoveFrame(drag, Snap.of(space.outline(), List.of(), reach), photoMoves && grip == Grip.INSIDE);
+        return new MoveFrame(
+                drag,
+                Snap.of(space.outline(), session.framing().marks().in(space), reach),
+                photoMoves && grip == Grip.INSIDE);
     }
 
     static DrawFrame drawFrame(Session session, Point pointer) {

@@ -7,5 +7,7 @@ public enum BenchMode {
     /** Draws a new frame. */
     DRAWING,
     /** Draws a level line. */
-    LEVELLING
+    LEVELLING,
+    /** Sets subject marks; stays while one goes on to other photos. */
+    MARKING
 }

@@ -17,8 +17,10 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Levelling;
+import nexa.desktop.session.Marking;
 import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 
 /** The pointer on the Bench: what it would take hold of, and what goes on while it is pressed. */
 final class BenchPointer {
@@ -39,6 +41,7 @@ final class BenchPointer {
     private final BenchView bench;
     private final Session session;
     private final Levelling levelling;
+    private final Marking marking;
     private final Keys keys;
     private Optional<BenchGesture> gesture = Optional.empty();
     private Optional<LevelView> pressedView = Optional.empty();
@@ -49,10 +52,11 @@ final class BenchPointer {
     private Point pressed = Point.ORIGIN;
     private Point at = Point.ORIGIN;
 
-    BenchPointer(BenchView bench, Session session, Levelling levelling, Keys keys) {
+    BenchPointer(BenchView bench, ShootModels models, Keys keys) {
         this.bench = bench;
-        this.session = session;
-        this.levelling = levelling;
+        this.session = models.session();
+        this.levelling = models.levelling();
+        this.marking = models.marking();
         this.keys = keys;
         bench.setOnMousePressed(this::pressed);
         bench.setOnMouseDragged(this::dragged);
@@ -123,6 +127,7 @@ final class BenchPointer {
         return switch (bench.modeProperty().get()) {
             case LEVELLING ->
                 Optional.of(new BenchGesture.DrawLevel(session.space().orElseThrow(), pointer, pointer));
+            case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
             case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
             case FRAMING ->
                 Optional.of(session.frame()
@@ -207,6 +212,9 @@ final class BenchPointer {
         outline = Optional.empty();
         if (clicked.isPresent()) {
             session.frameEdits().hold(clicked.get());
+        } else if (done.filter(BenchGesture.DrawMarks.class::isInstance).isPresent() && at.distance(pressed) < CLICK) {
+            session.abandon();
+            bench.toLevel(pressed.x(), pressed.y()).ifPresent(marking::click);
         } else {
             done.ifPresent(this::finish);
         }
@@ -219,7 +227,9 @@ final class BenchPointer {
         } else {
             session.commit(done.label());
         }
-        bench.modeProperty().set(BenchMode.FRAMING);
+        if (bench.modeProperty().get() != BenchMode.MARKING) {
+            bench.modeProperty().set(BenchMode.FRAMING);
+        }
     }
 
     private void scrolled(ScrollEvent event) {
@@ -337,7 +347,7 @@ final class BenchPointer {
         gesture.ifPresent(g -> {
             if (g instanceof BenchGesture.DrawLevel line) {
                 drawing.levelLine(view, line);
-            } else if (shown.isPresent()) {
+            } else if (shown.isPresent() && bench.modeProperty().get() != BenchMode.MARKING) {
                 drawing.readout(at);
             }
         });

@@ -25,9 +25,11 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Levelling;
+import nexa.desktop.session.Marking;
 import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
@@ -55,6 +57,7 @@ public final class BenchView extends Region {
 
     private final Session session;
     private final Levelling levelling;
+    private final Marking marking;
     private final Keys keys;
     private final FramePicture current;
     private final FramePicture before;
@@ -76,15 +79,10 @@ public final class BenchView extends Region {
     private final Subscription subscriptions;
 
     /** @param tiltAdjusting true while something else, such as the ruler, tilts the photo: a fine grid shows */
-    public BenchView(
-            Session session,
-            Levelling levelling,
-            Keys keys,
-            PhotoLoader loader,
-            Executor fx,
-            BooleanProperty tiltAdjusting) {
-        this.session = session;
-        this.levelling = levelling;
+    public BenchView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx, BooleanProperty tiltAdjusting) {
+        this.session = models.session();
+        this.levelling = models.levelling();
+        this.marking = models.marking();
         this.keys = keys;
         this.current = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.before = new FramePicture(session.shoot(), loader, fx, this::redraw);
@@ -94,7 +92,7 @@ public final class BenchView extends Region {
         getChildren().addAll(beforeLayer, afterLayer, photoLayer, frameLayer);
         setMinSize(0, 0);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
-        pointer = new BenchPointer(this, session, levelling, keys);
+        pointer = new BenchPointer(this, models, keys);
         settling.setOnFinished(event -> redraw());
         subscriptions = Subscription.combine(showing(), settings());
     }
@@ -107,6 +105,8 @@ public final class BenchView extends Region {
                 session.editsProperty().subscribe(count -> redraw()),
                 levelling.linesProperty().subscribe(lines -> redraw()),
                 levelling.verdictProperty().subscribe(verdict -> redraw()),
+                marking.proposalsProperty().subscribe(proposals -> redraw()),
+                session.list().photosProperty().subscribe(photos -> showNeighbours()),
                 keys.heldProperty().subscribe(held -> redraw()),
                 keys.modifiersProperty().subscribe(down -> pointer.goOn()),
                 tilting.subscribe(now -> redraw()),
@@ -164,11 +164,12 @@ public final class BenchView extends Region {
 
     private void showPhoto(Optional<Photo> photo) {
         pointer.letGo();
-        mode.set(BenchMode.FRAMING);
+        if (mode.get() != BenchMode.MARKING) {
+            mode.set(BenchMode.FRAMING);
+        }
+        showNeighbours();
         photo.ifPresent(p -> {
             current.show(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.75));
-            neighbour(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
-            neighbour(1).ifPresentOrElse(n -> after.show(n, PhotoLoader.SMALL), after::clear);
             setAccessibleText(Words.of(
                     "bench.canvas",
                     p.name(),
@@ -177,9 +178,16 @@ public final class BenchView extends Region {
         redraw();
     }
 
+    private void showNeighbours() {
+        neighbour(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
+        neighbour(1).ifPresentOrElse(n -> after.show(n, PhotoLoader.SMALL), after::clear);
+        redraw();
+    }
+
+    /** The photo before (-1) or behind (1) the current one, of those one goes through. */
     Optional<Photo> neighbour(int side) {
-        List<Photo> photos = session.shoot().photos();
-        int index = session.photo().map(photos::indexOf).orElse(-1) + side;
+        List<Photo> photos = session.list().photos();
+        int index = session.list().place() + side;
         return index >= 0 && index < photos.size() ? Optional.of(photos.get(index)) : Optional.empty();
     }
 
@@ -424,6 +432,11 @@ public final class BenchView extends Region {
         }
         boolean adjusting = pointer.isBusy() || settling.getStatus() == Animation.Status.RUNNING;
         drawing.framed(view.get(), current.pixels(), new BenchDrawing.Moment(tilting.get(), adjusting, bare.get()));
+        if (!bare.get()) {
+            drawing.marks(
+                    view.get(),
+                    Optional.ofNullable(marking.proposalsProperty().get().get(photo.get())));
+        }
         pointer.draw(drawing, view.get());
         drawing.levelling(view.get(), levelling);
         if (!bare.get()) {

@@ -1,5 +1,6 @@
 package nexa.desktop.view;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -13,9 +14,11 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
+import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -25,10 +28,12 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
+import nexa.shoot.Photo;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
@@ -53,7 +58,8 @@ public final class DeskView extends HBox {
         OVERLAY,
         LOOK,
         ALTERNATES,
-        CARRY
+        CARRY,
+        MARKS
     }
 
     private final Session session;
@@ -70,6 +76,8 @@ public final class DeskView extends HBox {
     private final Button look;
     private final Button alternates;
     private final Button carry;
+    private final Button marks;
+    private final Label tiltTitle = title("desk.tilt");
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
@@ -98,6 +106,8 @@ public final class DeskView extends HBox {
                 MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE, Command.ALTERNATES, keys, () -> open(DeskPane.ALTERNATES));
         this.carry = Buttons.command(
                 MaterialDesignA.ARROW_RIGHT_BOLD_BOX_OUTLINE, Command.CARRY, keys, () -> open(DeskPane.CARRY));
+        this.marks =
+                Buttons.command(MaterialDesignC.CROSSHAIRS_QUESTION, Command.MARKS, keys, () -> open(DeskPane.MARKS));
         getStyleClass().add("desk");
         setAlignment(Pos.CENTER_LEFT);
         Region space = new Region();
@@ -109,6 +119,8 @@ public final class DeskView extends HBox {
                 session.formatProperty().subscribe(f -> refresh()),
                 session.framingProperty().subscribe(f -> refresh()),
                 session.photoProperty().subscribe(p -> refresh()),
+                session.selectionProperty().subscribe(selected -> refresh()),
+                session.viewProperty().subscribe(view -> refresh()),
                 session.settings().ppiProperty().subscribe(ppi -> refresh()));
     }
 
@@ -129,6 +141,7 @@ public final class DeskView extends HBox {
                     case LOOK -> look;
                     case ALTERNATES -> alternates;
                     case CARRY -> carry;
+                    case MARKS -> marks;
                 });
     }
 
@@ -148,13 +161,10 @@ public final class DeskView extends HBox {
         tilt.focusedProperty().subscribe(focused -> refresh());
         ruler.setId("tilt-ruler");
         ruler.setPrefSize(250, 44);
-        Label title = title("desk.tilt");
-        HBox head = new HBox(title, tilt);
-        HBox.setHgrow(tilt, Priority.ALWAYS);
-        title.setMinWidth(44);
-        Region balance = new Region();
-        balance.setMinWidth(44);
-        head.getChildren().add(balance);
+        StackPane head = new StackPane(tilt, tiltTitle);
+        StackPane.setAlignment(tiltTitle, Pos.CENTER_LEFT);
+        tiltTitle.setMouseTransparent(true);
+        tilt.setMaxWidth(84);
         VBox area = new VBox(2, head, ruler);
         area.setAlignment(Pos.CENTER);
         area.setMinWidth(200);
@@ -234,7 +244,10 @@ public final class DeskView extends HBox {
                 Buttons.command(MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, keys, session.frameEdits()::swap);
         swap.setId("swap");
         lock.setId("lock");
-        VBox area = new VBox(6, new HBox(4, draw, lock), new HBox(4, swap, look));
+        ToggleButton mark = modeToggle(MaterialDesignT.TARGET, Command.MARK, mode, BenchMode.MARKING);
+        mark.setId("mark");
+        marks.setId("open-MARKS");
+        VBox area = new VBox(6, new HBox(4, draw, lock, mark), new HBox(4, swap, look, marks));
         area.setAlignment(Pos.CENTER);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
@@ -297,10 +310,35 @@ public final class DeskView extends HBox {
         print.setText(size.map(s -> Words.of(
                         "desk.frame.print", Looks.centimetres(s.width(), ppi), Looks.centimetres(s.height(), ppi)))
                 .orElse(""));
+        boolean several = session.together().isOn();
+        if (several) {
+            showTogether();
+        }
+        tiltTitle.setText(Words.of(several ? "desk.tilt.together" : "desk.tilt"));
+        check.setText(
+                several ? Words.of("desk.check.all", session.adjustedPhotos().size()) : Words.of("desk.check"));
         boolean editable = size.isPresent() && session.shoot().mayEdit();
         check.setDisable(!editable);
         clear.setDisable(!editable
-                || session.format().flatMap(f -> session.framing().crop(f)).isEmpty());
+                || !several
+                        && session.format()
+                                .flatMap(f -> session.framing().crop(f))
+                                .isEmpty());
+    }
+
+    /** In place of the current photo's figures. */
+    private void showTogether() {
+        List<Photo> photos = session.adjustedPhotos();
+        pixels.setText(Words.of("desk.together", photos.size()));
+        print.setText(Words.of(
+                "desk.together.lying", lying(photos, Orientation.HORIZONTAL), lying(photos, Orientation.VERTICAL)));
+    }
+
+    private long lying(List<Photo> photos, Orientation orientation) {
+        return photos.stream()
+                .flatMap(photo -> session.shoot().space(photo).stream())
+                .filter(space -> space.upright().orientation() == orientation)
+                .count();
     }
 
     /** The format, and the frame's own shape if it has one. */

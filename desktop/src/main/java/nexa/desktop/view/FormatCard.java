@@ -26,6 +26,7 @@ import javafx.scene.paint.Color;
 import javafx.util.Subscription;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PhotoSpace;
@@ -34,8 +35,10 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.Counts;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
 import org.jspecify.annotations.Nullable;
@@ -43,7 +46,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** One format of the brief: in the Bench the current photo's live result, elsewhere its shape and how far it is. */
-final class FormatCard extends VBox {
+public final class FormatCard extends VBox {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
     private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
     private static final double LIVE_WIDTH = 142;
@@ -52,6 +55,8 @@ final class FormatCard extends VBox {
     private static final double PLAIN_HEIGHT = 58;
 
     private final Session session;
+    private final Counts counts;
+    private final RailView.Actions actions;
     private final Format format;
     private final FramePicture picture;
     private final Label name = new Label();
@@ -64,9 +69,12 @@ final class FormatCard extends VBox {
     private @Nullable Drawn drawn;
 
     /** @param digit the key that chooses this format; 0 = none */
-    FormatCard(Session session, Format format, int digit, PhotoLoader loader, Executor fx) {
+    FormatCard(
+            ShootModels models, Format format, int digit, PhotoLoader loader, Executor fx, RailView.Actions actions) {
         super(5);
-        this.session = session;
+        this.session = models.session();
+        this.counts = models.counts();
+        this.actions = actions;
         this.format = format;
         this.picture = new FramePicture(session.shoot(), loader, fx, this::refresh);
         getStyleClass().add("format-card");
@@ -86,6 +94,7 @@ final class FormatCard extends VBox {
                 session.photoProperty().subscribe(this::showPhoto),
                 session.framingProperty().subscribe(framing -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()),
+                counts.countedProperty().subscribe(counted -> refresh()),
                 view.subscribe(shown -> refresh()));
     }
 
@@ -93,24 +102,27 @@ final class FormatCard extends VBox {
         Brief brief = session.briefProperty().get();
         menu.getItems()
                 .addAll(
+                        item("rail.edit", () -> actions.edit(format, this)),
                         item("rail.rename", this::rename),
-                        item(
-                                "rail.duplicate",
-                                () -> session.changeBrief("edit.brief.duplicate", brief.duplicated(format))));
+                        item("rail.duplicate", () -> session.briefEdits()
+                                .change("edit.brief.duplicate", brief.duplicated(format))));
         menu.getItems()
                 .addAll(
-                        item("rail.up", () -> session.changeBrief("edit.brief.order", brief.moved(format, -1))),
-                        item("rail.down", () -> session.changeBrief("edit.brief.order", brief.moved(format, 1))),
+                        item("rail.up", () -> session.briefEdits().change("edit.brief.order", brief.moved(format, -1))),
+                        item("rail.down", () -> session.briefEdits()
+                                .change("edit.brief.order", brief.moved(format, 1))),
                         new SeparatorMenuItem());
         ToggleGroup lying = new ToggleGroup();
         for (OrientationRule rule : OrientationRule.values()) {
             RadioMenuItem item = new RadioMenuItem(Words.of("rule", rule));
             item.setToggleGroup(lying);
             item.setSelected(format.rule() == rule);
-            item.setOnAction(event -> session.changeBrief("edit.brief.rule", brief.changed(format.lying(rule))));
+            item.setOnAction(
+                    event -> session.briefEdits().change("edit.brief.rule", brief.changed(format.lying(rule))));
             menu.getItems().add(item);
         }
-        menu.getItems().addAll(new SeparatorMenuItem(), item("rail.remove.item", () -> session.removeFormat(format)));
+        menu.getItems().addAll(new SeparatorMenuItem(), item("rail.remove.item", () -> session.briefEdits()
+                .remove(format)));
     }
 
     private static MenuItem item(String words, Runnable action) {
@@ -127,8 +139,10 @@ final class FormatCard extends VBox {
         field.getStyleClass().add("rename");
         field.setOnAction(event -> {
             try {
-                session.changeBrief(
-                        "edit.brief.rename", session.briefProperty().get().changed(format.named(field.getText())));
+                session.briefEdits()
+                        .change(
+                                "edit.brief.rename",
+                                session.briefProperty().get().changed(format.named(field.getText())));
                 nameHolder.getChildren().setAll(name);
             } catch (IllegalArgumentException refused) {
                 field.pseudoClassStateChanged(REFUSED, true);
@@ -152,7 +166,8 @@ final class FormatCard extends VBox {
         Label key = new Label(Integer.toString(digit));
         key.getStyleClass().add("key");
         key.setVisible(digit > 0);
-        Button remove = Buttons.icon(MaterialDesignC.CLOSE, "rail.remove", () -> session.removeFormat(format));
+        Button remove = Buttons.icon(
+                MaterialDesignC.CLOSE, "rail.remove", () -> session.briefEdits().remove(format));
         Buttons.explain(remove, Words.of("rail.remove", format.name()));
         remove.getStyleClass().add("small");
         remove.setId("remove-" + format.id());
@@ -217,14 +232,25 @@ final class FormatCard extends VBox {
                 session.framing().crop(format).map(crop -> crop.held(format)).orElse(format);
         String own =
                 held.shape().equals(format.shape()) ? "" : " → " + held.shape().text();
-        String state = Words.of(session.framing().state(format));
+        String state = (warned() ? "⚠ " : "") + Words.of(session.framing().state(format));
         return shapeWords() + own + " · " + (session.frameEdits().showsBlank(format) ? Words.of("rail.blank") : state);
     }
 
+    /** Whether something may be wrong with the current photo's frame in this format. */
+    private boolean warned() {
+        return session.photo()
+                .filter(photo -> !session.shoot().warnings(photo, format).isEmpty())
+                .isPresent();
+    }
+
     private String progressWords() {
-        long photos =
-                session.shoot().photos().stream().filter(Photo::isReadable).count();
-        return shapeWords() + " · " + Words.of("rail.progress", session.touched(format), photos);
+        Counts.Counted counted = counts.counted();
+        int checked = counted.in(FrameState.CHECKED, format);
+        int touched = counted.in(FrameState.PLACED, format) + checked;
+        int warned = counted.warned(format);
+        return shapeWords() + " · " + Words.of("rail.progress", touched, counted.working())
+                + (checked > 0 ? " · ✓ " + checked : "")
+                + (warned > 0 ? " · ⚠ " + warned : "");
     }
 
     private String shapeWords() {

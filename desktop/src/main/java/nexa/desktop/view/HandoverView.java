@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -21,15 +22,16 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
+import javafx.util.StringConverter;
 import javafx.util.Subscription;
 import nexa.core.brief.Brief;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
 import nexa.desktop.session.HandoverModel;
 import nexa.desktop.session.HandoverModel.State;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.imaging.deliver.FileSettings;
-import nexa.imaging.deliver.FileType;
 import nexa.shoot.handover.Outcome;
 
 /** Deliver formats as files: what, where, how large; then a run with progress. */
@@ -42,7 +44,7 @@ public final class HandoverView extends StackPane {
     private final TextField folder = new TextField();
     private final CheckBox limit = new CheckBox(Words.of("handover.size.limit"));
     private final Spinner<Integer> longEdge = new Spinner<>(16, 65_000, USUAL_LONG_EDGE, 16);
-    private final ChoiceBox<FileType> type = new ChoiceBox<>();
+    private final ChoiceBox<Optional<FileType>> type = new ChoiceBox<>();
     private final Spinner<Integer> quality = new Spinner<>(1, 100, FileSettings.DEFAULT.quality());
     private final Label plan = new Label();
     private final Label exceptions = new Label();
@@ -150,15 +152,17 @@ public final class HandoverView extends StackPane {
 
     private Node typeRow() {
         type.setId("handover-type");
-        type.getItems().setAll(FileType.values());
-        type.setValue(model.settingsProperty().get().type());
+        type.getItems().add(Optional.empty());
+        Stream.of(FileType.values()).map(Optional::of).forEach(type.getItems()::add);
+        type.setConverter(new TypeWords());
+        type.setValue(model.settingsProperty().get().map(FileSettings::type));
         type.setAccessibleText(Words.of("handover.type"));
         quality.setEditable(true);
         quality.setPrefWidth(90);
         quality.getEditor().setAccessibleText(Words.of("handover.quality.tip"));
         quality.setTooltip(new javafx.scene.control.Tooltip(Words.of("handover.quality.tip")));
         Label qualityLabel = new Label(Words.of("handover.quality"));
-        quality.disableProperty().bind(type.valueProperty().isNotEqualTo(FileType.JPEG));
+        quality.disableProperty().bind(type.valueProperty().isNotEqualTo(Optional.of(FileType.JPEG)));
         qualityLabel.disableProperty().bind(quality.disableProperty());
         type.valueProperty().subscribe(t -> settingsChanged());
         quality.valueProperty().subscribe(q -> settingsChanged());
@@ -168,7 +172,19 @@ public final class HandoverView extends StackPane {
     }
 
     private void settingsChanged() {
-        model.settingsProperty().set(new FileSettings(type.getValue(), quality.getValue()));
+        model.settingsProperty().set(type.getValue().map(chosen -> new FileSettings(chosen, quality.getValue())));
+    }
+
+    private static final class TypeWords extends StringConverter<Optional<FileType>> {
+        @Override
+        public String toString(Optional<FileType> type) {
+            return type.map(FileType::name).orElseGet(() -> Words.of("handover.type.own"));
+        }
+
+        @Override
+        public Optional<FileType> fromString(String words) {
+            throw new UnsupportedOperationException("This list is not typed into");
+        }
     }
 
     private Node summary() {

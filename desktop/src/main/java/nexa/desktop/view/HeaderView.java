@@ -1,23 +1,30 @@
 package nexa.desktop.view;
 
 import java.util.EnumMap;
-import java.util.List;
+import java.util.EnumSet;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.BiConsumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Subscription;
+import nexa.core.brief.FrameState;
 import nexa.core.geometry.Orientation;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.session.Counts;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.review.PhotoFilter;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignH;
@@ -37,19 +44,36 @@ public final class HeaderView extends HBox {
         void showKeys();
     }
 
+    /** What the header starts in the open shoot. */
+    public interface ShootActions {
+        void toggleSteps();
+
+        void toggleFilter();
+    }
+
+    /** Below this the header has no room for everything; what the filter's pane has too goes first. */
+    private static final double CHIPS_FROM = 1240;
+
     private final Session session;
+    private final Counts counting;
     private final Label counts = new Label();
     private final Label place = new Label();
     private final Button undo;
     private final Button redo;
     private final Button steps;
+    private final TextField search = new TextField();
+    private final Button filter;
+    private final ToggleButton horizontal = chip("chip-horizontal", this::toggle, Orientation.HORIZONTAL);
+    private final ToggleButton vertical = chip("chip-vertical", this::toggle, Orientation.VERTICAL);
+    private final ToggleButton unchecked = new ToggleButton();
+    private final ToggleButton warned = new ToggleButton();
     private final Map<MainView, Button> views = new EnumMap<>(MainView.class);
     private final Subscription subscriptions;
 
-    /** @param steps shows the list of all actions */
-    public HeaderView(Session session, Keys keys, Actions actions, Runnable steps) {
+    public HeaderView(ShootModels models, Keys keys, Actions actions, ShootActions shootActions) {
         super(8);
-        this.session = session;
+        this.session = models.session();
+        this.counting = models.counts();
         getStyleClass().add("header");
         setAlignment(Pos.CENTER_LEFT);
         Label name = new Label(session.shoot().name());
@@ -62,13 +86,16 @@ public final class HeaderView extends HBox {
         redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session::redo);
         undo.setId("undo");
         redo.setId("redo");
-        this.steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, steps);
+        this.steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, shootActions::toggleSteps);
         this.steps.setId("steps");
         Button surround =
                 Buttons.command(MaterialDesignC.CONTRAST_CIRCLE, Command.SURROUND, keys, actions::nextSurround);
         Button sheet = Buttons.command(MaterialDesignH.HELP_CIRCLE_OUTLINE, Command.KEYS, keys, actions::showKeys);
         sheet.setId("keys");
-        getChildren().addAll(name, counts, viewSwitch(), space, place, undo, redo, this.steps);
+        filter = Buttons.command(MaterialDesignF.FILTER_VARIANT, Command.FILTER, keys, shootActions::toggleFilter);
+        filter.setId("filter");
+        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), filter, searchField(keys));
+        getChildren().addAll(undo, redo, this.steps);
         getChildren()
                 .addAll(
                         surround,
@@ -77,12 +104,27 @@ public final class HeaderView extends HBox {
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 session.photoProperty().subscribe(photo -> refresh()),
+                session.list().photosProperty().subscribe(photos -> refresh()),
+                session.list().filterProperty().subscribe(this::showFilter),
+                counting.countedProperty().subscribe(this::showCounts),
+                session.formatProperty().subscribe(format -> showCounts(counting.counted())),
                 session.editsProperty().subscribe(count -> refresh()));
     }
 
     /** Beside which the list of actions opens. */
     public Button stepsButton() {
         return steps;
+    }
+
+    /** Beside which the filter opens. */
+    public Button filterButton() {
+        return filter;
+    }
+
+    /** Begins a search by name. */
+    public void search() {
+        search.requestFocus();
+        search.selectAll();
     }
 
     public void dispose() {
@@ -110,20 +152,98 @@ public final class HeaderView extends HBox {
         views.forEach((view, button) -> button.pseudoClassStateChanged(ACTIVE, view == shown));
     }
 
-    private void refresh() {
-        List<Photo> photos = session.shoot().photos();
-        long square = session.lying(Orientation.SQUARE);
-        long unreadable = photos.stream().filter(photo -> !photo.isReadable()).count();
+    // ---- filters ----
+
+    private HBox chips() {
+        unchecked.setId("chip-unchecked");
+        unchecked.setOnAction(event -> {
+            Set<FrameState> open = EnumSet.of(FrameState.DERIVED, FrameState.PLACED);
+            set(filter().in(unchecked.isSelected() ? open : Set.of()));
+        });
+        warned.setId("chip-warned");
+        warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
+        HBox chips = new HBox(6, horizontal, vertical, unchecked, warned);
+        chips.setAlignment(Pos.CENTER_LEFT);
+        for (ToggleButton chip : new ToggleButton[] {horizontal, vertical, unchecked, warned}) {
+            chip.getStyleClass().add("filter-chip");
+            chip.setFocusTraversable(false);
+            chip.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        chips.visibleProperty().bind(widthProperty().greaterThan(CHIPS_FROM));
+        chips.managedProperty().bind(chips.visibleProperty());
+        return chips;
+    }
+
+    private static ToggleButton chip(String id, BiConsumer<ToggleButton, Orientation> toggle, Orientation orientation) {
+        ToggleButton chip = new ToggleButton();
+        chip.setId(id);
+        chip.setOnAction(event -> toggle.accept(chip, orientation));
+        return chip;
+    }
+
+    private void toggle(ToggleButton chip, Orientation orientation) {
+        EnumSet<Orientation> lying = EnumSet.noneOf(Orientation.class);
+        lying.addAll(filter().orientations());
+        if (chip.isSelected()) {
+            lying.add(orientation);
+        } else {
+            lying.remove(orientation);
+        }
+        set(filter().lying(lying));
+    }
+
+    private TextField searchField(Keys keys) {
+        search.setId("search");
+        search.getStyleClass().add("search");
+        search.setPromptText(Words.of("header.search"));
+        search.setFocusTraversable(false);
+        search.setPrefColumnCount(7);
+        Buttons.explain(search, Command.SEARCH, keys);
+        search.textProperty().subscribe((before, text) -> set(filter().named(text)));
+        search.setOnAction(event -> getParent().requestFocus());
+        return search;
+    }
+
+    private PhotoFilter filter() {
+        return session.list().filterProperty().get();
+    }
+
+    private void set(PhotoFilter changed) {
+        session.list().filterProperty().set(changed);
+    }
+
+    private void showFilter(PhotoFilter shown) {
+        horizontal.setSelected(shown.orientations().contains(Orientation.HORIZONTAL));
+        vertical.setSelected(shown.orientations().contains(Orientation.VERTICAL));
+        unchecked.setSelected(!shown.states().isEmpty() && !shown.states().contains(FrameState.CHECKED));
+        warned.setSelected(shown.warned());
+        if (!search.getText().equals(shown.text())) {
+            search.setText(shown.text());
+        }
+        filter.pseudoClassStateChanged(ACTIVE, session.list().isFiltered());
+    }
+
+    private void showCounts(Counts.Counted counted) {
         counts.setText(Words.of(
                 "header.counts",
-                photos.size(),
-                session.lying(Orientation.HORIZONTAL),
-                session.lying(Orientation.VERTICAL),
-                (square > 0 ? Words.of("header.square", square) : "")
-                        + (unreadable > 0 ? Words.of("header.unreadable", unreadable) : "")));
-        place.setText(session.photo()
-                .map(photo -> Words.of("header.place", photos.indexOf(photo) + 1, photos.size()))
-                .orElse(""));
+                session.shoot().photos().size(),
+                counted.unreadable() > 0 ? Words.of("header.unreadable", counted.unreadable()) : ""));
+        horizontal.setText(Words.of("header.horizontal", counted.lying(Orientation.HORIZONTAL)));
+        vertical.setText(Words.of("header.vertical", counted.lying(Orientation.VERTICAL)));
+        session.format().ifPresent(format -> {
+            unchecked.setText(Words.of("header.unchecked", counted.working() - counted.in(FrameState.CHECKED, format)));
+            warned.setText(Words.of("header.warned", counted.warned(format)));
+        });
+        boolean warns = session.format().filter(f -> counted.warned(f) > 0).isPresent() || warned.isSelected();
+        warned.setVisible(warns);
+        warned.setManaged(warns);
+        unchecked.setVisible(session.format().isPresent());
+    }
+
+    private void refresh() {
+        int at = session.list().place() + 1;
+        int listed = session.list().photos().size();
+        place.setText(session.photo().isPresent() ? Words.of("header.place", at, listed) : "");
         refresh(undo, session.shoot().history().nextUndo(), "header.undo");
         refresh(redo, session.shoot().history().nextRedo(), "header.redo");
     }

@@ -1,8 +1,11 @@
 package nexa.desktop.view;
 
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.paint.Color;
 import nexa.core.level.Finding;
+import nexa.core.review.Warning;
 import nexa.desktop.paint.Ink;
 import nexa.desktop.paint.Mat;
 import nexa.desktop.session.OverlayLook;
@@ -45,6 +48,14 @@ final class Looks {
 
     static String centimetres(int pixels, double ppi) {
         return String.format(Locale.ROOT, "%.1f", pixels / ppi * CM_PER_INCH);
+    }
+
+    /** Warnings in one line. */
+    static String words(Set<Warning> warnings) {
+        return warnings.stream()
+                .sorted()
+                .map(warning -> Words.of("warning", warning))
+                .collect(Collectors.joining(" · "));
     }
 
     /** What an automatic level came to. */

@@ -11,8 +11,8 @@ import javafx.scene.layout.HBox;
 import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
-import nexa.desktop.session.OverlayChoice;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
 import nexa.desktop.words.Words;
@@ -27,7 +27,7 @@ final class OverlayPicker extends HBox {
     private static final int MOST_SHOWN = 7;
 
     /** How wide the desk is without miniatures, and what each adds. */
-    private static final double DESK = 950;
+    private static final double DESK = 985;
 
     private static final double EACH = 46;
 

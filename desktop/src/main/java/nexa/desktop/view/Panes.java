@@ -1,17 +1,21 @@
 package nexa.desktop.view;
 
 import java.util.concurrent.Executor;
+import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 
 /** Makes the small panes. */
 public final class Panes {
+    private final ShootModels models;
     private final Session session;
     private final PhotoLoader loader;
     private final Executor fx;
 
-    public Panes(Session session, PhotoLoader loader, Executor fx) {
-        this.session = session;
+    public Panes(ShootModels models, PhotoLoader loader, Executor fx) {
+        this.models = models;
+        this.session = models.session();
         this.loader = loader;
         this.fx = fx;
     }
@@ -23,8 +27,23 @@ public final class Panes {
             case OVERLAY -> new OverlayPane(session);
             case LOOK -> new LookPane(session);
             case CARRY -> new CarryPane(session);
+            case MARKS -> new MarksPane(models);
             case ALTERNATES -> new AlternatesPane(session, loader, fx);
         };
+    }
+
+    public PaneLayer.Content filter() {
+        return new FilterPane(models);
+    }
+
+    /** @param format to be edited */
+    public PaneLayer.Content format(Format format, Runnable done) {
+        return new FormatPane(session, models.shelf(), format, done);
+    }
+
+    /** @param done closes the pane */
+    public PaneLayer.Content shelf(Runnable done) {
+        return new ShelfPane(session, models.shelf(), done);
     }
 
     public PaneLayer.Content steps() {

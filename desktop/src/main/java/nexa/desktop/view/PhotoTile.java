@@ -1,7 +1,8 @@
 package nexa.desktop.view;
 
-import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
@@ -10,53 +11,64 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.util.Subscription;
-import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
-import nexa.core.carry.Carried;
-import nexa.core.carry.Loss;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Turn;
+import nexa.core.mark.Marks;
+import nexa.core.review.Warning;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.Mat;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.RepeatsModel;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
+import org.jspecify.annotations.Nullable;
 
-/** One photo on the Wall: whole, with its mat for the active format, its name and its state. */
+/**
+ * One photo on the Wall: whole, with its mat for the active format, its name, its state and its warnings. Photo and
+ * frame lie on layers of their own, so that moving many frames draws no photo.
+ */
 final class PhotoTile extends Pane {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
     private static final double RING = 5;
 
+    /** Radius of a mark, in canvas units. */
+    private static final double MARK = 4;
+
+    private final ShootModels models;
     private final Session session;
     private final Photo photo;
     private final FramePicture picture;
-    private final DrawnPane drawing = new Drawing();
+    private final DrawnPane photoLayer = new PhotoLayer();
+    private final DrawnPane frameLayer = new FrameLayer();
     private final Label name = new Label();
     private final Label state = new Label();
     private final Label trouble = new Label();
     private final Subscription subscriptions;
+    private @Nullable Framing shown;
+    private @Nullable PhotoSpace drawn;
 
-    PhotoTile(Session session, Photo photo, PhotoLoader loader, Executor fx) {
-        this.session = session;
+    PhotoTile(ShootModels models, Photo photo, PhotoLoader loader, Executor fx) {
+        this.models = models;
+        this.session = models.session();
         this.photo = photo;
-        this.picture = new FramePicture(session.shoot(), loader, fx, this::refresh);
+        this.picture = new FramePicture(session.shoot(), loader, fx, this::arrived);
         getStyleClass().add("photo-tile");
         name.getStyleClass().add("tile-name");
         state.getStyleClass().add("tile-state");
         trouble.getStyleClass().add("tile-trouble");
         trouble.setWrapText(true);
         name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
-        getChildren().addAll(drawing, trouble, name, state);
+        getChildren().addAll(photoLayer, frameLayer, trouble, name, state);
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
@@ -66,8 +78,11 @@ final class PhotoTile extends Pane {
                 session.selectionProperty()
                         .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
                 session.formatProperty().subscribe(format -> refresh()),
-                session.framingProperty().subscribe(this::framingChanged),
-                session.carry().planProperty().subscribe(plan -> drawing.redraw()),
+                session.framingProperty().subscribe(framing -> framingChanged()),
+                session.previewsProperty().subscribe(previews -> framingChanged()),
+                session.carry().planProperty().subscribe(plan -> frameLayer.redraw()),
+                models.marking().proposalsProperty().subscribe(proposals -> frameLayer.redraw()),
+                models.repeats().placesProperty().subscribe(places -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()));
     }
 
@@ -84,29 +99,58 @@ final class PhotoTile extends Pane {
         pseudoClassStateChanged(CURRENT, current.filter(photo::equals).isPresent());
     }
 
-    private void framingChanged(Framing framing) {
-        if (session.photo().filter(photo::equals).isPresent()) {
+    private void arrived() {
+        photoLayer.redraw();
+        refresh();
+    }
+
+    /** Most changes are of other photos. */
+    private void framingChanged() {
+        if (session.framing(photo) != shown) {
             refresh();
         }
     }
 
     private void refresh() {
         Framing framing = session.framing(photo);
+        shown = framing;
         Optional<Trouble> reason = picture.trouble();
         String words = reason.map(Words::of).orElseGet(() -> stateWords(framing));
-        state.setText(reason.isEmpty() ? words : "");
+        Set<Warning> warnings = warnings();
+        state.setText(reason.isPresent() ? "" : warnings.isEmpty() ? words : "⚠ " + words);
         trouble.setText(reason.map(Words::of).orElse(""));
         trouble.setVisible(reason.isPresent());
-        setAccessibleText(Words.of("wall.tile", name.getText(), words, ""));
+        setAccessibleText(Words.of("wall.tile", name.getText(), words, Looks.words(warnings)));
         setOpacity(framing.setAside() ? 0.35 : 1);
-        drawing.redraw();
+        if (!space().equals(Optional.ofNullable(drawn))) {
+            photoLayer.redraw();
+        }
+        frameLayer.redraw();
+    }
+
+    /** What is stored: while a gesture goes on warnings stay as they were. */
+    private Set<Warning> warnings() {
+        return session.format()
+                .map(format -> session.shoot().warnings(photo, format))
+                .orElse(Set.of());
+    }
+
+    /** What a tooltip says of the photo; empty if there is nothing to say. */
+    String explanation() {
+        return Looks.words(warnings());
     }
 
     private String stateWords(Framing framing) {
+        String repeat = models.repeats().of(photo).map(PhotoTile::words).orElse("");
         if (framing.setAside()) {
-            return Words.of("wall.aside");
+            return repeat + Words.of("wall.aside");
         }
-        return session.format().map(framing::state).map(PhotoTile::sign).orElse("");
+        return repeat
+                + session.format().map(framing::state).map(PhotoTile::sign).orElse("");
+    }
+
+    private static String words(RepeatsModel.Place place) {
+        return Words.of("wall.repeat", place.place(), place.group().size()) + "  ";
     }
 
     /** Derived is the usual state and keeps quiet. */
@@ -122,7 +166,8 @@ final class PhotoTile extends Pane {
     protected void layoutChildren() {
         double width = getWidth() - 2 * RING;
         double height = getHeight() - 2 * RING - WallLayout.CAPTION;
-        drawing.resizeRelocate(RING, RING, width, height);
+        photoLayer.resizeRelocate(RING, RING, width, height);
+        frameLayer.resizeRelocate(RING, RING, width, height);
         trouble.resizeRelocate(RING, RING, width, height);
         double stateWidth = Math.min(width, Math.ceil(state.prefWidth(-1)));
         state.resizeRelocate(RING + width - stateWidth, RING + height + 3, stateWidth, WallLayout.CAPTION - 3);
@@ -140,56 +185,56 @@ final class PhotoTile extends Pane {
         picture.show(photo, PhotoLoader.edgeFor(Math.max(cell.width(), cell.height())));
     }
 
-    private final class Drawing extends DrawnPane {
+    /** How level space lies in this tile's coordinates; empty if the photo is unreadable. */
+    Optional<LevelView> view() {
+        return space().map(space -> view(space, photoLayer.getWidth(), photoLayer.getHeight()))
+                .map(view -> new LevelView(view.originX() + RING, view.originY() + RING, view.scale()));
+    }
+
+    private static LevelView view(PhotoSpace space, double width, double height) {
+        return LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
+    }
+
+    private Optional<PhotoSpace> space() {
+        return photo.facts()
+                .map(facts ->
+                        new PhotoSpace(facts.asShot(), session.framing(photo).pose()));
+    }
+
+    private final class PhotoLayer extends DrawnPane {
         @Override
         void draw(GraphicsContext canvas, double width, double height) {
-            if (!photo.isReadable()) {
-                return;
-            }
-            PhotoSpace space = new PhotoSpace(
-                    photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
-            LevelView view = LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
-            Optional<ScreenPhoto> pixels = picture.pixels();
-            if (pixels.isEmpty()) {
-                canvas.setFill(Color.gray(0.82));
-                canvas.fillRect(0, 0, width, height);
-                return;
-            }
-            PhotoPainter painter = new PhotoPainter(canvas, view);
-            painter.photo(pixels.get(), space);
-            session.format().ifPresent(format -> {
-                frame(painter, space, format);
-                ghost(canvas, view, space, format);
+            drawn = space().orElse(null);
+            space().ifPresent(space -> {
+                Optional<ScreenPhoto> pixels = picture.pixels();
+                if (pixels.isPresent()) {
+                    new PhotoPainter(canvas, view(space, width, height)).photo(pixels.get(), space);
+                } else {
+                    canvas.setFill(Color.gray(0.82));
+                    canvas.fillRect(0, 0, width, height);
+                }
             });
         }
+    }
 
-        /** What a carry that is being prepared would make of the photo. */
-        private void ghost(GraphicsContext canvas, LevelView view, PhotoSpace space, Format format) {
-            Carried carried = session.carry().planProperty().get().get(photo);
-            if (carried == null || carried.losses().contains(Loss.LEFT_ALONE)) {
-                return;
+    private final class FrameLayer extends DrawnPane {
+        @Override
+        void draw(GraphicsContext canvas, double width, double height) {
+            if (picture.pixels().isPresent()) {
+                space().ifPresent(space -> draw(canvas, view(space, width, height), space));
             }
-            PhotoSpace after = new PhotoSpace(space.asShot(), carried.framing().pose());
-            Frame frame = Derivation.frame(
-                    space.asShot(),
-                    carried.framing(),
-                    format,
-                    session.briefProperty().get());
-            Turn back = after.pose().turn().inverse().then(space.pose().turn());
-            List<Point> corners = frame.corners().stream()
-                    .map(corner -> after.pose().tilt().negated().rotate(corner))
-                    .map(back::apply)
-                    .map(corner -> space.pose().tilt().rotate(corner))
-                    .map(view::toScreen)
-                    .toList();
-            canvas.setLineDashes(6, 4);
-            canvas.setLineWidth(2);
-            canvas.setStroke(Palette.ACCENT);
-            canvas.strokePolygon(
-                    corners.stream().mapToDouble(Point::x).toArray(),
-                    corners.stream().mapToDouble(Point::y).toArray(),
-                    corners.size());
-            canvas.setLineDashes();
+        }
+
+        private void draw(GraphicsContext canvas, LevelView view, PhotoSpace space) {
+            PhotoPainter painter = new PhotoPainter(canvas, view);
+            session.format().ifPresent(format -> {
+                frame(painter, space, format);
+                Optional.ofNullable(session.carry().planProperty().get().get(photo))
+                        .ifPresent(carried -> Ghost.draw(canvas, view, space, carried, format, session));
+            });
+            painter.marks(session.framing(photo).marks().in(space), MARK, false);
+            Map<Photo, Marks> proposals = models.marking().proposalsProperty().get();
+            Optional.ofNullable(proposals.get(photo)).ifPresent(marks -> painter.marks(marks.in(space), MARK, true));
         }
 
         private void frame(PhotoPainter painter, PhotoSpace space, Format format) {
@@ -197,5 +242,10 @@ final class PhotoTile extends Pane {
             painter.mat(space.outline(), frame, Mat.WALL);
             painter.edge(frame);
         }
+    }
+
+    /** A point of this tile's coordinates in the photo's level space; empty if it is unreadable. */
+    Optional<Point> toLevel(double x, double y) {
+        return view().map(view -> view.toLevel(x, y));
     }
 }

@@ -3,9 +3,9 @@ package nexa.desktop.view;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
-import nexa.desktop.session.OverlayChoice;
 
 /** Keeps the last overlay's strokes: while a frame is moved they are asked for at every drawing and stay the same. */
 final class StrokeMemo {

@@ -87,14 +87,14 @@ final class TiltRuler extends DrawnPane {
     private void show(double degrees) {
         if (session.space().isPresent()) {
             adjusting.set(true);
-            session.preview(session.tilted(Tilt.clamped(Math.round(degrees * 100) / 100.0)));
+            session.previewTilt(Tilt.clamped(Math.round(degrees * 100) / 100.0));
         }
     }
 
     private void finish() {
         if (adjusting.get()) {
             adjusting.set(false);
-            session.commit("edit.tilt");
+            session.commitTilt();
         }
     }
 

@@ -1,11 +1,9 @@
 package nexa.desktop.view;
 
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.Executor;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
@@ -13,7 +11,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.Slider;
-import javafx.scene.input.MouseButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
@@ -22,10 +20,11 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
 import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
 
@@ -35,8 +34,10 @@ public final class WallView extends Region {
     private static final double LARGEST = 420;
     private static final double USUAL = 176;
 
+    private final ShootModels models;
     private final Session session;
-    private final Keys keys;
+    private final WallPointer pointer;
+    private final Tooltip explanation = new Tooltip();
     private final PhotoLoader loader;
     private final Executor fx;
     private final Pane tiles = new Pane();
@@ -46,10 +47,13 @@ public final class WallView extends Region {
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
     private final Subscription subscriptions;
     private WallLayout layout = new WallLayout(List.of(), 0);
+    private boolean stale = true;
+    private double hungWidth;
+    private double hungSize;
 
-    public WallView(Session session, Keys keys, PhotoLoader loader, Executor fx) {
-        this.session = session;
-        this.keys = keys;
+    public WallView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx) {
+        this.models = models;
+        this.session = models.session();
         this.loader = loader;
         this.fx = fx;
         getStyleClass().add("wall");
@@ -59,19 +63,21 @@ public final class WallView extends Region {
         bar.setUnitIncrement(60);
         size.getStyleClass().add("wall-size");
         size.setAccessibleText(Words.of("wall.size"));
-        size.setTooltip(new javafx.scene.control.Tooltip(Words.of("wall.size")));
+        size.setTooltip(new Tooltip(Words.of("wall.size")));
         size.setFocusTraversable(false);
         empty.setAlignment(Pos.CENTER);
         empty.getStyleClass().add("empty-state");
-        empty.setVisible(session.shoot().photos().isEmpty());
         getChildren().addAll(tiles, bar, size, empty);
         clipTiles();
-        tiles.setOnMousePressed(this::pressed);
+        pointer = new WallPointer(session, keys, tiles, this::tileAt);
+        Tooltip.install(tiles, explanation);
+        tiles.setOnMouseMoved(this::explain);
         setOnScroll(this::scrolled);
         subscriptions = Subscription.combine(
                 bar.valueProperty().subscribe(v -> requestLayout()),
                 size.valueProperty().subscribe(v -> requestLayout()),
-                session.editsProperty().subscribe(v -> requestLayout()),
+                session.editsProperty().subscribe(v -> relay()),
+                session.list().photosProperty().subscribe(photos -> listed()),
                 session.photoProperty().subscribe(this::reveal));
     }
 
@@ -82,6 +88,28 @@ public final class WallView extends Region {
         tiles.setClip(clip);
     }
 
+    private void listed() {
+        boolean none = session.shoot().photos().isEmpty();
+        empty.setVisible(session.list().photos().isEmpty());
+        ((Label) empty.getChildren().getFirst()).setText(Words.of(none ? "wall.empty" : "wall.filtered"));
+        ((Label) empty.getChildren().getLast()).setText(Words.of(none ? "wall.empty.hint" : "wall.filtered.hint"));
+        relay();
+    }
+
+    /** Hangs the photos anew at the next pulse. */
+    private void relay() {
+        stale = true;
+        requestLayout();
+    }
+
+    private void explain(MouseEvent event) {
+        String words = tileAt(new Point(event.getX(), event.getY()))
+                .map(PhotoTile::explanation)
+                .orElse("");
+        explanation.setText(words);
+        explanation.setOpacity(words.isEmpty() ? 0 : 1);
+    }
+
     public void dispose() {
         subscriptions.unsubscribe();
         shown.values().forEach(PhotoTile::dispose);
@@ -90,10 +118,14 @@ public final class WallView extends Region {
 
     /** Moves the choice to the photo nearest above (-1) or below (1). */
     public void stepRow(int direction) {
-        List<Photo> photos = session.shoot().photos();
+        List<Photo> photos = session.list().photos();
         session.photo().ifPresent(current -> {
-            WallLayout.Cell from = layout.cells().get(photos.indexOf(current));
-            rowNeighbour(from, direction).map(photos::get).ifPresent(session::choose);
+            int place = photos.indexOf(current);
+            if (place >= 0 && place < layout.cells().size()) {
+                rowNeighbour(layout.cells().get(place), direction)
+                        .map(photos::get)
+                        .ifPresent(session::choose);
+            }
         });
     }
 
@@ -115,47 +147,15 @@ public final class WallView extends Region {
         return best;
     }
 
-    /** With Ctrl or Shift only the selection changes: the current photo stays, to be carried from. */
-    private void pressed(MouseEvent event) {
-        boolean selecting = keys.modifiers().shortcut() || keys.modifiers().shift();
-        tileAt(event).ifPresent(tile -> {
-            select(tile.photo());
-            if (!selecting) {
-                session.choose(tile.photo());
-            }
-            if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
-                session.viewProperty().set(MainView.BENCH);
-            }
-        });
-    }
-
-    /** Ctrl adds or takes away one photo, Shift takes all from the current one, a plain press ends the selection. */
-    private void select(Photo photo) {
-        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
-        if (keys.modifiers().shortcut()) {
-            session.photo().filter(current -> selected.isEmpty()).ifPresent(selected::add);
-            if (!selected.remove(photo)) {
-                selected.add(photo);
-            }
-        } else if (keys.modifiers().shift()) {
-            selected.addAll(between(session.photo().orElse(photo), photo));
-        } else {
-            selected.clear();
-        }
-        session.selectionProperty().set(Set.copyOf(selected));
-    }
-
-    private List<Photo> between(Photo one, Photo other) {
-        List<Photo> photos = session.shoot().photos();
-        int from = Math.min(photos.indexOf(one), photos.indexOf(other));
-        int to = Math.max(photos.indexOf(one), photos.indexOf(other));
-        return photos.subList(from, to + 1);
-    }
-
-    private Optional<PhotoTile> tileAt(MouseEvent event) {
+    private Optional<PhotoTile> tileAt(Point at) {
         return shown.values().stream()
-                .filter(tile -> tile.getBoundsInParent().contains(event.getX(), event.getY()))
+                .filter(tile -> tile.getBoundsInParent().contains(at.x(), at.y()))
                 .findFirst();
+    }
+
+    /** Gives up what goes on; false if nothing did. */
+    public boolean escape() {
+        return pointer.letGo();
     }
 
     private void scrolled(ScrollEvent event) {
@@ -164,7 +164,7 @@ public final class WallView extends Region {
     }
 
     private void reveal(Optional<Photo> current) {
-        int index = current.map(session.shoot().photos()::indexOf).orElse(-1);
+        int index = current.map(session.list().photos()::indexOf).orElse(-1);
         if (index >= 0 && index < layout.cells().size() && getHeight() > 0) {
             WallLayout.Cell cell = layout.cells().get(index);
             double value =
@@ -177,7 +177,7 @@ public final class WallView extends Region {
     protected void layoutChildren() {
         double barWidth = bar.prefWidth(-1);
         double width = getWidth() - barWidth;
-        layout = WallLayout.of(aspects(), width, size.getValue());
+        hang(width);
         tiles.resizeRelocate(0, 0, width, getHeight());
         bar.resizeRelocate(width, 0, barWidth, getHeight());
         size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
@@ -190,8 +190,18 @@ public final class WallView extends Region {
         showRows();
     }
 
+    /** Of ten thousand photos this takes a while, so only when something changed. */
+    private void hang(double width) {
+        if (stale || width != hungWidth || size.getValue() != hungSize) {
+            layout = WallLayout.of(aspects(), width, size.getValue());
+            stale = false;
+            hungWidth = width;
+            hungSize = size.getValue();
+        }
+    }
+
     private List<Double> aspects() {
-        return session.shoot().photos().stream()
+        return session.list().photos().stream()
                 .map(photo ->
                         session.shoot().space(photo).map(PhotoSpace::upright).map(s -> Math.clamp(s.aspect(), 0.2, 5)))
                 .map(aspect -> aspect.orElse(1.0))
@@ -199,7 +209,7 @@ public final class WallView extends Region {
     }
 
     private void showRows() {
-        List<Photo> photos = session.shoot().photos();
+        List<Photo> photos = session.list().photos();
         Map<Photo, PhotoTile> kept = new HashMap<>();
         for (int i = 0; i < photos.size(); i++) {
             WallLayout.Cell cell = layout.cells().get(i);
@@ -218,7 +228,7 @@ public final class WallView extends Region {
     }
 
     private PhotoTile added(Photo photo) {
-        PhotoTile tile = new PhotoTile(session, photo, loader, fx);
+        PhotoTile tile = new PhotoTile(models, photo, loader, fx);
         tiles.getChildren().add(tile);
         return tile;
     }

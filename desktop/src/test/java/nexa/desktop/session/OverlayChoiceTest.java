@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import org.junit.jupiter.api.Test;
 
 class OverlayChoiceTest {

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import nexa.core.exact.Unit;
 import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.shoot.Locations;

@@ -27,7 +27,7 @@ class BriefEditingTest extends WindowTest {
     private void twoFormats(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
         onFx(() -> {
-            session().addFormat("Square", Shape.parse("1:1"));
+            session().briefEdits().add("Square", Shape.parse("1:1"));
             session().chooseFormat(1);
         });
     }

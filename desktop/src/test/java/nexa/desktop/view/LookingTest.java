@@ -14,7 +14,7 @@ import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.overlay.Overlay;
-import nexa.desktop.session.OverlayChoice;
+import nexa.core.overlay.OverlayChoice;
 import nexa.desktop.session.OverlayLook;
 import nexa.desktop.session.OverlayShow;
 import nexa.imaging.pixels.Decoder;

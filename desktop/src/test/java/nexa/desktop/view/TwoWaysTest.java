@@ -29,8 +29,8 @@ class TwoWaysTest extends WindowTest {
     @BeforeEach
     void brief() throws Exception {
         onFx(() -> {
-            session().addFormat("Square", Shape.parse("1:1"));
-            session().addFormat("Print", Shape.parse("4:5"));
+            session().briefEdits().add("Square", Shape.parse("1:1"));
+            session().briefEdits().add("Print", Shape.parse("4:5"));
             session().chooseFormat(1);
         });
     }

@@ -142,7 +142,7 @@ abstract class WindowTest {
     /** A format, the photo on the Bench, held as given; the ways there have tests of their own. */
     final BenchView onBench(FxRobot robot, String shape, String photo, Pose pose) throws Exception {
         onFx(() -> {
-            session().addFormat(shape, Shape.parse(shape));
+            session().briefEdits().add(shape, Shape.parse(shape));
             session().shoot().photos().stream()
                     .filter(p -> p.file().equals(photo))
                     .forEach(session()::choose);

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 
 class WordsTest {
     private static final Pattern KEY = Pattern.compile(
-            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry)\\.[a-z.-]+)\"");
+            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup)\\.[a-z.-]+)\"");
 
     @Test
     void everyKeyInTheCode_hasWords() throws IOException {
@@ -56,6 +56,14 @@ class WordsTest {
         everyChoice_hasWords("reference", Reference.values());
         everyChoice_hasWords("part", nexa.core.carry.Part.values());
         everyChoice_hasWords("opposite", nexa.core.carry.Opposite.values());
+        everyChoice_hasWords("by", nexa.core.carry.By.values());
+        everyChoice_hasWords("to", nexa.desktop.session.CarryTo.values());
+        everyChoice_hasWords("warning", nexa.core.review.Warning.values());
+        everyChoice_hasWords("order", nexa.shoot.review.PhotoOrder.values());
+        everyChoice_hasWords("aside", nexa.shoot.review.PhotoFilter.Aside.values());
+        everyChoice_hasWords("lying", nexa.core.geometry.Orientation.values());
+        everyChoice_hasWords("preset", nexa.core.brief.Preset.Kind.values());
+        everyChoice_hasWords("rule", nexa.core.shape.OrientationRule.values());
         everyChoice_hasWords("unit", Unit.values());
         everyChoice_hasWords("ink", OverlayLook.Ink.values());
         everyChoice_hasWords("show", OverlayShow.values());

@@ -15,6 +15,8 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.FileType;
 import nexa.imaging.pixels.Picture;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.bytedeco.javacpp.BytePointer;

@@ -23,6 +23,8 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import javax.imageio.ImageIO;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.FileType;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.PhotoFacts;

@@ -18,7 +18,7 @@ public record Edit(
         String label,
         List<FramingChange> framings,
         @Nullable BriefChange brief) {
-    private static final Set<String> JOINING = Set.of("edit.nudge", "edit.grow");
+    private static final Set<String> JOINING = Set.of("edit.nudge", "edit.grow", "edit.together");
 
     public record FramingChange(long photo, Framing before, Framing after) {}
 

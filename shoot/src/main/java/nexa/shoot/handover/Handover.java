@@ -125,7 +125,7 @@ public final class Handover {
             }
             AtomicFile.write(
                     delivery.output(),
-                    Encoder.encode(rendered, source, plan.request().settings()));
+                    Encoder.encode(rendered, source, plan.request().settings(delivery.format())));
             return new Outcome.Written(delivery);
         } catch (IOException failed) {
             return new Outcome.Failed(delivery, words(failed));

@@ -53,7 +53,7 @@ public record HandoverPlan(HandoverRequest request, List<Delivery> deliveries, L
     }
 
     private static Path free(HandoverRequest request, Photo photo, Format format, OutputName names) {
-        String extension = request.settings().type().extension();
+        String extension = request.settings(format).type().extension();
         Path output;
         do {
             output = request.folder().resolve(names.next(photo.name(), format.name(), extension));

@@ -8,6 +8,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.brief.Brief;
+import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
@@ -27,7 +28,7 @@ final class BriefTable {
         List<Format> formats = new ArrayList<>();
         try (Statement statement = connection.createStatement();
                 ResultSet rows = statement.executeQuery(
-                        "SELECT id, name, shape, rule, target, note FROM format ORDER BY place")) {
+                        "SELECT id, name, shape, rule, target, note, files FROM format ORDER BY place")) {
             while (rows.next()) {
                 formats.add(new Format(
                         rows.getInt(1),
@@ -35,7 +36,8 @@ final class BriefTable {
                         Shape.parse(rows.getString(3)),
                         OrientationRule.valueOf(rows.getString(4)),
                         rows.getString(5) == null ? SizeTarget.NONE : SizeTarget.parse(rows.getString(5)),
-                        rows.getString(6) == null ? "" : rows.getString(6)));
+                        rows.getString(6) == null ? "" : rows.getString(6),
+                        rows.getString(7) == null ? FileSettings.DEFAULT : FileSettings.parse(rows.getString(7))));
             }
         }
         return new Brief(formats, nextId());
@@ -46,7 +48,7 @@ final class BriefTable {
             statement.executeUpdate("DELETE FROM format");
         }
         try (PreparedStatement insert = connection.prepareStatement(
-                "INSERT INTO format (id, place, name, shape, rule, target, note) VALUES (?, ?, ?, ?, ?, ?, ?)")) {
+                "INSERT INTO format (id, place, name, shape, rule, target, note, files) VALUES (?, ?, ?, ?, ?, ?, ?, ?)")) {
             for (Format format : brief.formats()) {
                 insert.setInt(1, format.id());
                 insert.setInt(2, brief.formats().indexOf(format));
@@ -55,6 +57,7 @@ final class BriefTable {
                 insert.setString(5, format.rule().name());
                 insert.setString(6, format.target().text());
                 insert.setString(7, format.note());
+                insert.setString(8, format.files().text());
                 insert.executeUpdate();
             }
         }

@@ -17,6 +17,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.overlay.OverlayChoice;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -59,7 +60,8 @@ final class PhotoTable {
                                 alternates.getOrDefault(id, Map.of()),
                                 row.getBoolean("set_aside"),
                                 SubjectText.subject(row),
-                                level(row))));
+                                level(row),
+                                Optional.ofNullable(row.getString("overlay")).map(OverlayChoice::parse))));
             }
         }
         return all;
@@ -157,7 +159,8 @@ final class PhotoTable {
     /** Stores what is asked of photos now. */
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
-                UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?
+                UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
+                  overlay = ?
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());
@@ -176,6 +179,7 @@ final class PhotoTable {
         update.setString(5, SubjectText.marks(framing.marks()));
         update.setString(6, framing.subject().rule().map(SubjectText::rule).orElse(null));
         update.setObject(7, framing.level().map(Tilt::degrees).orElse(null));
-        update.setLong(8, photo);
+        update.setString(8, framing.overlay().map(OverlayChoice::text).orElse(null));
+        update.setLong(9, photo);
     }
 }

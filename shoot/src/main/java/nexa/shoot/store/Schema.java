@@ -55,6 +55,9 @@ final class Schema {
             ALTER TABLE photo ADD COLUMN level REAL;
             ALTER TABLE format ADD COLUMN target TEXT;
             ALTER TABLE format ADD COLUMN note TEXT;
+            """, """
+            ALTER TABLE photo ADD COLUMN overlay TEXT;
+            ALTER TABLE format ADD COLUMN files TEXT;
             """);
 
     private Schema() {}

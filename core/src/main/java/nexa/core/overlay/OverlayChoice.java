@@ -1,10 +1,7 @@
-package nexa.desktop.session;
+package nexa.core.overlay;
 
 import java.util.List;
 import java.util.Optional;
-import nexa.core.overlay.Overlay;
-import nexa.core.overlay.OverlayOptions;
-import nexa.core.overlay.Stroke;
 
 /**
  * Which overlay is shown and how it lies.

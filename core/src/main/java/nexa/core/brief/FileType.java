@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.core.brief;
 
 import java.util.Arrays;
 import java.util.Locale;
@@ -24,11 +24,13 @@ public enum FileType {
         return extension;
     }
 
-    int mostBits() {
+    /** Bits a channel that it holds. */
+    public int mostBits() {
         return mostBits;
     }
 
-    boolean keepsAlpha() {
+    /** Whether transparency survives. */
+    public boolean keepsAlpha() {
         return alpha;
     }
 

@@ -1,0 +1,263 @@
+package nexa.desktop.session;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.carry.By;
+import nexa.core.carry.Carried;
+import nexa.core.carry.Carry;
+import nexa.core.carry.Opposite;
+import nexa.core.carry.Part;
+import nexa.core.lineup.Deviation;
+import nexa.core.lineup.Lineup;
+import nexa.core.lineup.Placing;
+import nexa.core.lineup.Spread;
+import nexa.core.lineup.Trait;
+import nexa.core.mark.Composition;
+import nexa.imaging.file.PhotoFacts;
+import nexa.shoot.Photo;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+
+/** Results of a set of photos in the active format, measured against the exemplar. */
+public final class LineupModel {
+    /**
+     * The set and its figures.
+     *
+     * @param photos the exemplar first
+     * @param deviations of the photos with marks; empty if the exemplar has none
+     * @param outliers in what photos stand out
+     * @param spread empty if the exemplar has no marks
+     */
+    public record Shown(
+            List<Photo> photos,
+            Map<Photo, Deviation> deviations,
+            Map<Photo, Set<Trait>> outliers,
+            Optional<Spread> spread) {
+        static final Shown NOTHING = new Shown(List.of(), Map.of(), Map.of(), Optional.empty());
+
+        public Optional<Photo> exemplar() {
+            return photos.stream().findFirst();
+        }
+    }
+
+    private static final String GUIDES = "line-up guides";
+
+    private final Session session;
+    private final ObjectProperty<List<Double>> guides = new SimpleObjectProperty<>(List.of());
+    private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(Shown.NOTHING);
+    private List<Photo> set = List.of();
+    private Optional<Photo> exemplar = Optional.empty();
+
+    LineupModel(Session session) {
+        this.session = session;
+    }
+
+    /** Called once the session stands: gathers when the view is opened, and measures again while it is open. */
+    void follow() {
+        guides.set(session.shoot().setting(GUIDES).map(LineupModel::numbers).orElse(List.of()));
+        guides.subscribe((before, now) -> session.shoot().remember(GUIDES, text(now)));
+        session.viewProperty().subscribe((before, now) -> {
+            if (now == MainView.LINEUP && before != MainView.LINEUP) {
+                gather();
+            }
+        });
+        session.editsProperty().subscribe(count -> refreshIfOpen());
+        session.previewsProperty().subscribe(previews -> refreshIfOpen());
+        session.formatProperty().subscribe(format -> refreshIfOpen());
+    }
+
+    private void refreshIfOpen() {
+        if (session.viewProperty().get() == MainView.LINEUP) {
+            refresh();
+        }
+    }
+
+    private static List<Double> numbers(String text) {
+        try {
+            return Stream.of(text.split(" "))
+                    .filter(word -> !word.isEmpty())
+                    .map(Double::valueOf)
+                    .toList();
+        } catch (NumberFormatException ofAnotherVersion) {
+            return List.of();
+        }
+    }
+
+    private static String text(List<Double> numbers) {
+        return numbers.stream().map(String::valueOf).collect(Collectors.joining(" "));
+    }
+
+    public ReadOnlyObjectProperty<Shown> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** Lines across all results, in fractions of the frame's height from its top. */
+    public ObjectProperty<List<Double>> guidesProperty() {
+        return guides;
+    }
+
+    /** Lines up the chosen photos, or all that are looked at; the current photo becomes the exemplar. */
+    public void gather() {
+        List<Photo> chosen = session.chosenPhotos();
+        List<Photo> some = chosen.size() > 1 ? chosen : session.list().photos();
+        set = some.stream()
+                .filter(Photo::isReadable)
+                .filter(photo -> chosen.size() > 1 || !session.framing(photo).setAside())
+                .toList();
+        exemplar = session.photo().filter(set::contains).or(() -> set.stream().findFirst());
+        session.selectionProperty().set(Set.of());
+        refresh();
+        if (guides.get().isEmpty()) {
+            guides.set(exemplarLines());
+        }
+    }
+
+    /** The heights of the exemplar's marks in its frame, such as rim and foot; none if it has no marks. */
+    private List<Double> exemplarLines() {
+        return exemplar.flatMap(first -> session.format()
+                        .flatMap(format -> session.frame(first, format))
+                        .map(frame ->
+                                session
+                                        .framing(first)
+                                        .marks()
+                                        .in(session.shoot().space(first).orElseThrow())
+                                        .stream()
+                                        .map(mark -> Composition.fraction(frame, mark)
+                                                .y())
+                                        .filter(y -> y >= 0 && y <= 1)
+                                        .toList()))
+                .orElse(List.of());
+    }
+
+    /** One more line, where none is near: in the middle, else at a third. */
+    public void addGuide() {
+        List<Double> more = new ArrayList<>(guides.get());
+        Stream.of(0.5, 1 / 3.0, 2 / 3.0, 0.2, 0.8)
+                .filter(y -> more.stream().allMatch(line -> Math.abs(line - y) > 0.04))
+                .findFirst()
+                .ifPresent(more::add);
+        guides.set(List.copyOf(more));
+    }
+
+    /** Puts a line elsewhere. */
+    public void moveGuide(int which, double fraction) {
+        if (which < guides.get().size()) {
+            List<Double> moved = new ArrayList<>(guides.get());
+            moved.set(which, fraction);
+            guides.set(List.copyOf(moved));
+        }
+    }
+
+    public void removeGuide(int which) {
+        List<Double> fewer = new ArrayList<>(guides.get());
+        fewer.remove(which);
+        guides.set(List.copyOf(fewer));
+    }
+
+    /** Measures against the current photo from now on. */
+    public void makeExemplar() {
+        exemplar = session.photo().filter(set::contains).or(() -> exemplar);
+        refresh();
+    }
+
+    /** Measures anew what is asked of the photos now, a gesture included. */
+    public void refresh() {
+        List<Photo> photos = new ArrayList<>(set);
+        exemplar.ifPresent(first -> {
+            photos.remove(first);
+            photos.addFirst(first);
+        });
+        shown.set(session.format().map(format -> measured(photos, format)).orElse(Shown.NOTHING));
+    }
+
+    private Shown measured(List<Photo> photos, Format format) {
+        Map<Photo, Placing> placings = new LinkedHashMap<>();
+        photos.forEach(photo -> placing(photo, format).ifPresent(placing -> placings.put(photo, placing)));
+        if (placings.isEmpty() || !placings.containsKey(photos.getFirst())) {
+            return new Shown(photos, Map.of(), Map.of(), Optional.empty());
+        }
+        Lineup lineup = new Lineup(List.copyOf(placings.values()));
+        List<Photo> measured = List.copyOf(placings.keySet());
+        Map<Photo, Deviation> deviations = new LinkedHashMap<>();
+        Map<Photo, Set<Trait>> outliers = new LinkedHashMap<>();
+        for (int i = 0; i < measured.size(); i++) {
+            deviations.put(measured.get(i), lineup.deviations().get(i));
+            outliers.put(measured.get(i), lineup.outliers().get(i));
+        }
+        return new Shown(photos, deviations, outliers, Optional.of(lineup.spread()));
+    }
+
+    private Optional<Placing> placing(Photo photo, Format format) {
+        return photo.facts()
+                .flatMap(facts -> Placing.of(
+                        facts.asShot(),
+                        session.framing(photo),
+                        format,
+                        session.briefProperty().get()));
+    }
+
+    /** The photos that a pull would change: the selected ones with marks, those that stand out if none is selected. */
+    public List<Photo> pulled() {
+        Shown now = shown.get();
+        Set<Photo> selected = session.selectionProperty().get();
+        Set<Photo> meant = selected.isEmpty() ? standingOut() : selected;
+        return now.photos().stream()
+                .skip(1)
+                .filter(photo -> meant.contains(photo) && now.deviations().containsKey(photo))
+                .toList();
+    }
+
+    /** The photos that stand out. */
+    public Set<Photo> standingOut() {
+        return shown.get().outliers().entrySet().stream()
+                .filter(entry -> !entry.getValue().isEmpty())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+    }
+
+    /** Solves the selected photos to the exemplar by their marks, those that stand out if none is selected. */
+    public void pullIn() {
+        Optional<Carry> carry = shown.get().exemplar().flatMap(this::composition);
+        if (carry.isEmpty() || !session.shoot().mayEdit()) {
+            return;
+        }
+        List<FramingChange> changes = new ArrayList<>();
+        for (Photo photo : pulled()) {
+            Framing before = session.shoot().framing(photo);
+            Carried carried = carry.get().to(photo.facts().orElseThrow().asShot(), before);
+            changes.add(new FramingChange(photo.id(), before, carried.framing()));
+        }
+        session.shoot().apply(new Edit("edit.pull", changes, null));
+    }
+
+    private Optional<Carry> composition(Photo from) {
+        return session.format().flatMap(format -> from.facts()
+                .map(PhotoFacts::asShot)
+                .map(size -> new Carry(
+                        size,
+                        session.shoot().framing(from),
+                        format,
+                        session.briefProperty().get(),
+                        Set.of(Part.SHAPE, Part.PLACE, Part.TILT),
+                        turned(),
+                        By.MARKS)));
+    }
+
+    /** Left alone is no choice for photos somebody chose. */
+    private Opposite turned() {
+        Opposite chosen = session.settings().carryOppositeProperty().get();
+        return chosen == Opposite.SKIP ? Opposite.TURN : chosen;
+    }
+}

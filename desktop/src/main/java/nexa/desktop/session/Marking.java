@@ -1,0 +1,175 @@
+package nexa.desktop.session;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.core.mark.Marks;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.mark.MarkSuggester;
+
+/** Subject marks: set by hand on the current photo, or proposed for many and then accepted or not. */
+public final class Marking {
+    /**
+     * How far a search for subjects is.
+     *
+     * @param done photos looked at
+     */
+    public record Search(int done, int all) {}
+
+    private final Session session;
+    private final Executor work;
+    private final Executor fx;
+    private final ReadOnlyObjectWrapper<Map<Photo, Marks>> proposals = new ReadOnlyObjectWrapper<>(Map.of());
+    private final ReadOnlyObjectWrapper<Optional<Search>> search = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private volatile long latest;
+
+    /**
+     * @param work where photos are decoded
+     * @param fx the interface's thread
+     */
+    public Marking(Session session, Executor work, Executor fx) {
+        this.session = session;
+        this.work = work;
+        this.fx = fx;
+    }
+
+    /** Marks that were proposed and neither accepted nor declined. */
+    public ReadOnlyObjectProperty<Map<Photo, Marks>> proposalsProperty() {
+        return proposals.getReadOnlyProperty();
+    }
+
+    /** Empty unless a search goes on. */
+    public ReadOnlyObjectProperty<Optional<Search>> searchProperty() {
+        return search.getReadOnlyProperty();
+    }
+
+    // ---- by hand ----
+
+    /** What is asked of a photo with marks at points of level space; two that are too near to each other are one. */
+    public static Framing marked(Framing framing, PhotoSpace space, List<Point> level) {
+        boolean same = level.size() == Marks.MOST && level.getFirst().distance(level.getLast()) < Marks.NEAREST;
+        return framing.with(Marks.of(space, same ? level.subList(0, 1) : level));
+    }
+
+    /** A click: the first mark, or the second if there is one. */
+    public void click(Point level) {
+        session.space().ifPresent(space -> {
+            List<Point> marks = new ArrayList<>(session.framing().marks().in(space));
+            if (marks.size() == Marks.MOST) {
+                marks.clear();
+            }
+            marks.add(level);
+            session.edit("edit.mark", marked(session.framing(), space, marks));
+        });
+    }
+
+    /** Takes the marks of the chosen photos away. */
+    public void clear() {
+        session.editAll("edit.mark.clear", (photo, framing) -> framing.with(Marks.NONE));
+    }
+
+    // ---- proposed ----
+
+    /** The photos that a search would look at: without marks; on the Bench the current one, else the selection or all. */
+    public List<Photo> searchable() {
+        boolean all = session.viewProperty().get() != MainView.BENCH
+                && session.selectionProperty().get().isEmpty();
+        List<Photo> meant = all ? session.list().photos() : session.adjustedPhotos();
+        return meant.stream()
+                .filter(Photo::isReadable)
+                .filter(photo -> session.framing(photo).marks().isEmpty())
+                .filter(photo -> !all || !session.framing(photo).setAside())
+                .toList();
+    }
+
+    /** Looks for subjects in {@link #searchable} photos, on as many threads as there are cores. */
+    public void suggest() {
+        List<Photo> photos = searchable();
+        long mine = ++latest;
+        search.set(photos.isEmpty() ? Optional.empty() : Optional.of(new Search(0, photos.size())));
+        Shoot shoot = session.shoot();
+        AtomicInteger next = new AtomicInteger();
+        for (int core = 0; core < Math.min(photos.size(), Runtime.getRuntime().availableProcessors()); core++) {
+            work.execute(() -> {
+                for (int i = next.getAndIncrement(); i < photos.size() && mine == latest; i = next.getAndIncrement()) {
+                    Photo photo = photos.get(i);
+                    Optional<Marks> found = find(shoot, photo);
+                    fx.execute(() -> found(mine, photo, found));
+                }
+            });
+        }
+    }
+
+    private static Optional<Marks> find(Shoot shoot, Photo photo) {
+        try {
+            return MarkSuggester.suggest(shoot, photo);
+        } catch (UnreadablePhotoException unreadable) {
+            return Optional.empty(); // the photo itself says so
+        }
+    }
+
+    private void found(long request, Photo photo, Optional<Marks> marks) {
+        if (request != latest) {
+            return;
+        }
+        marks.ifPresent(found -> {
+            Map<Photo, Marks> more = new LinkedHashMap<>(proposals.get());
+            more.put(photo, found);
+            proposals.set(more);
+        });
+        search.set(
+                search.get().map(now -> new Search(now.done() + 1, now.all())).filter(now -> now.done() < now.all()));
+    }
+
+    /** Makes all proposals marks, as one step. */
+    public void accept() {
+        Map<Photo, Marks> accepted = proposals.get();
+        decline();
+        accept(accepted);
+    }
+
+    /** Makes one photo's proposal its marks. */
+    public void accept(Photo photo) {
+        Optional<Marks> accepted = Optional.ofNullable(proposals.get().get(photo));
+        decline(photo);
+        accepted.ifPresent(marks -> accept(Map.of(photo, marks)));
+    }
+
+    private void accept(Map<Photo, Marks> accepted) {
+        if (session.shoot().mayEdit()) {
+            List<FramingChange> changes = new ArrayList<>();
+            accepted.forEach((photo, marks) -> {
+                Framing before = session.shoot().framing(photo);
+                changes.add(new FramingChange(photo.id(), before, before.with(marks)));
+            });
+            session.shoot().apply(new Edit("edit.mark.accept", changes, null));
+        }
+    }
+
+    /** Forgets one photo's proposal. */
+    public void decline(Photo photo) {
+        Map<Photo, Marks> fewer = new LinkedHashMap<>(proposals.get());
+        fewer.remove(photo);
+        proposals.set(fewer);
+    }
+
+    /** Forgets all proposals and stops looking for more. */
+    public void decline() {
+        latest++;
+        search.set(Optional.empty());
+        proposals.set(Map.of());
+    }
+}

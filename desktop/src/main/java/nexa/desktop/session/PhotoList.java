@@ -1,0 +1,111 @@
+package nexa.desktop.session;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.review.PhotoFilter;
+import nexa.shoot.review.PhotoOrder;
+
+/** The photos one is going through: those that the filter lets through, in the chosen order, and the current one. */
+public final class PhotoList {
+    private final Session session;
+    private final ObjectProperty<PhotoFilter> filter = new SimpleObjectProperty<>(PhotoFilter.ALL);
+    private final ObjectProperty<PhotoOrder> order = new SimpleObjectProperty<>(PhotoOrder.NAME);
+    private final ReadOnlyObjectWrapper<List<Photo>> photos;
+
+    PhotoList(Session session) {
+        this.session = session;
+        this.photos = new ReadOnlyObjectWrapper<>(session.shoot().photos());
+    }
+
+    /** Called once the session stands. */
+    void follow() {
+        filter.subscribe(now -> refresh());
+        order.subscribe(now -> refresh());
+        session.formatProperty().subscribe(format -> refresh());
+        session.editsProperty().subscribe(count -> refresh());
+    }
+
+    public ObjectProperty<PhotoFilter> filterProperty() {
+        return filter;
+    }
+
+    public ObjectProperty<PhotoOrder> orderProperty() {
+        return order;
+    }
+
+    public ReadOnlyObjectProperty<List<Photo>> photosProperty() {
+        return photos.getReadOnlyProperty();
+    }
+
+    public List<Photo> photos() {
+        return photos.get();
+    }
+
+    public boolean isFiltered() {
+        return !filter.get().equals(PhotoFilter.ALL);
+    }
+
+    /** The current photo stays until another is chosen, so that nothing is pulled away under one's hands. */
+    void refresh() {
+        Shoot shoot = session.shoot();
+        Optional<Format> format = session.format();
+        PhotoFilter now = filter.get();
+        List<Photo> all = shoot.photos();
+        if (isFiltered()) {
+            Optional<Photo> current = session.photo();
+            all = all.stream()
+                    .filter(photo -> current.filter(photo::equals).isPresent() || now.lets(shoot, photo, format))
+                    .toList();
+        }
+        List<Photo> sorted = order.get().sort(shoot, all, format);
+        if (!sorted.equals(photos.get())) {
+            photos.set(sorted);
+        }
+    }
+
+    /** The photo so many places on, staying at the ends; empty if there is none. */
+    static Optional<Photo> from(List<Photo> order, Photo photo, int by) {
+        return order.isEmpty()
+                ? Optional.empty()
+                : Optional.of(order.get(Math.clamp((long) order.indexOf(photo) + by, 0, order.size() - 1)));
+    }
+
+    /** The next photo, going round, whose frame in the active format nobody checked and that is not set aside. */
+    Optional<Photo> nextUnchecked() {
+        List<Photo> now = photos.get();
+        int from = session.photo().map(now::indexOf).orElse(-1);
+        for (int i = 1; i <= now.size(); i++) {
+            Photo photo = now.get(Math.floorMod(from + i, now.size()));
+            if (photo.isReadable() && isUnchecked(photo)) {
+                return Optional.of(photo);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean isUnchecked(Photo photo) {
+        return !session.framing(photo).setAside()
+                && session.format()
+                        .filter(format -> session.framing(photo).state(format) != FrameState.CHECKED)
+                        .isPresent();
+    }
+
+    /** Where the current photo stands; -1 if nowhere. */
+    public int place() {
+        return session.photo().map(photos.get()::indexOf).orElse(-1);
+    }
+
+    /** The photos of a set in this order. */
+    List<Photo> ordered(Set<Photo> some) {
+        return photos.get().stream().filter(some::contains).toList();
+    }
+}

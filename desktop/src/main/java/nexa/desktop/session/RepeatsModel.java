@@ -1,0 +1,95 @@
+package nexa.desktop.session;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.shoot.Photo;
+import nexa.shoot.review.Repeats;
+
+/** Which photos are nearly the same. Looked for once, when first asked for; until then there are none. */
+public final class RepeatsModel {
+    /**
+     * A photo's place among those like it.
+     *
+     * @param place from 1
+     */
+    public record Place(List<Photo> group, int place) {}
+
+    private final Session session;
+    private final Executor work;
+    private final Executor fx;
+    private final ReadOnlyObjectWrapper<Map<Photo, Place>> places = new ReadOnlyObjectWrapper<>(Map.of());
+    private final ReadOnlyObjectWrapper<Boolean> searching = new ReadOnlyObjectWrapper<>(false);
+    private boolean asked;
+    private boolean selecting;
+
+    /**
+     * @param work where photos are decoded
+     * @param fx the interface's thread
+     */
+    public RepeatsModel(Session session, Executor work, Executor fx) {
+        this.session = session;
+        this.work = work;
+        this.fx = fx;
+    }
+
+    public ReadOnlyObjectProperty<Map<Photo, Place>> placesProperty() {
+        return places.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Boolean> searchingProperty() {
+        return searching.getReadOnlyProperty();
+    }
+
+    public Optional<Place> of(Photo photo) {
+        return Optional.ofNullable(places.get().get(photo));
+    }
+
+    /** Whether they were looked for. */
+    public boolean isFound() {
+        return asked && !searching.get();
+    }
+
+    /** Looks for near-repeats, if that was not done yet. */
+    public void find() {
+        if (!asked) {
+            asked = true;
+            searching.set(true);
+            CompletableFuture.supplyAsync(() -> Repeats.find(session.shoot()), work)
+                    .handleAsync(
+                            (groups, failure) -> {
+                                show(groups == null ? List.of() : groups);
+                                return groups;
+                            },
+                            fx);
+        }
+    }
+
+    private void show(List<List<Photo>> groups) {
+        Map<Photo, Place> found = new HashMap<>();
+        for (List<Photo> group : groups) {
+            for (int i = 0; i < group.size(); i++) {
+                found.put(group.get(i), new Place(group, i + 1));
+            }
+        }
+        places.set(Map.copyOf(found));
+        searching.set(false);
+        if (selecting) {
+            select();
+        }
+    }
+
+    /** Selects the current photo with those like it, as soon as they are found. */
+    public void select() {
+        selecting = !isFound();
+        find();
+        session.photo().flatMap(this::of).ifPresent(place -> session.selectionProperty()
+                .set(Set.copyOf(place.group())));
+    }
+}

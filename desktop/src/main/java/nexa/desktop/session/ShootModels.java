@@ -1,0 +1,28 @@
+package nexa.desktop.session;
+
+import java.util.concurrent.Executor;
+import nexa.shoot.exchange.Shelf;
+
+/** The models of an open shoot. */
+public record ShootModels(
+        Session session, Levelling levelling, Marking marking, Counts counts, RepeatsModel repeats, Shelf shelf) {
+
+    /**
+     * @param work where photos are decoded and counted
+     * @param fx the interface's thread
+     */
+    public static ShootModels of(Session session, Shelf shelf, Executor work, Executor fx) {
+        return new ShootModels(
+                session,
+                new Levelling(session, work, fx),
+                new Marking(session, work, fx),
+                new Counts(session, work, fx),
+                new RepeatsModel(session, work, fx),
+                shelf);
+    }
+
+    public void dispose() {
+        counts.dispose();
+        marking.decline();
+    }
+}

@@ -1,0 +1,128 @@
+package nexa.shoot.exchange;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.Format;
+import nexa.core.print.SizeTarget;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
+import nexa.imaging.deliver.AtomicFile;
+
+/**
+ * Formats under a name, as JSON that people can read and write; docs/formats.md describes it. Crops are not part of it.
+ *
+ * @param formats their ids mean nothing here
+ */
+public record BriefFile(String name, List<Format> formats) {
+    private static final ObjectMapper JSON = new ObjectMapper()
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+    private static final int VERSION = 1;
+
+    /** No brief comes near; a larger file is something else. */
+    private static final long LARGEST_FILE = 1 << 20;
+
+    public BriefFile {
+        formats = List.copyOf(formats);
+    }
+
+    /** Puts it in a file whole, in place of what was there. */
+    public void write(Path file) throws IOException {
+        AtomicFile.write(file, text().getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** @throws IOException with words for the user if the file can't be read or is not a brief */
+    public static BriefFile read(Path file) throws IOException {
+        if (Files.size(file) > LARGEST_FILE) {
+            throw new IOException("This file is far larger than a brief");
+        }
+        return parse(new String(Files.readAllBytes(file), StandardCharsets.UTF_8));
+    }
+
+    /** The text that {@link #parse} reads back. */
+    public String text() {
+        ObjectNode root = JSON.createObjectNode();
+        root.put("nexaBrief", VERSION);
+        root.put("name", name);
+        ArrayNode list = root.putArray("formats");
+        formats.forEach(format -> write(format, list.addObject()));
+        try {
+            return JSON.writeValueAsString(root);
+        } catch (JsonProcessingException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private static void write(Format format, ObjectNode node) {
+        node.put("name", format.name());
+        node.put("shape", format.shape().text());
+        node.put("orientation", words(format.rule()));
+        node.put("size", format.target().text());
+        node.put("note", format.note());
+        node.put("files", format.files().text());
+    }
+
+    /** Such as {@code follow photo}. */
+    public static String words(OrientationRule rule) {
+        return rule.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    /** @throws IOException with words for the user if it is not a brief */
+    public static BriefFile parse(String text) throws IOException {
+        JsonNode root = root(text);
+        if (root == null
+                || !root.path("formats").isArray()
+                || !root.path("nexaBrief").canConvertToInt()) {
+            throw new IOException("This is not a brief: it has no “nexaBrief” and “formats”");
+        }
+        if (root.path("nexaBrief").asInt() > VERSION) {
+            throw new IOException("This brief was made by a newer version of Nexa");
+        }
+        List<Format> formats = new ArrayList<>();
+        for (JsonNode node : root.path("formats")) {
+            formats.add(format(node, formats.size() + 1));
+        }
+        return new BriefFile(root.path("name").asText(""), formats);
+    }
+
+    private static JsonNode root(String text) throws IOException {
+        try {
+            return JSON.readTree(text);
+        } catch (JsonProcessingException broken) {
+            throw new IOException("This is not JSON: " + broken.getOriginalMessage(), broken);
+        }
+    }
+
+    private static Format format(JsonNode node, int place) throws IOException {
+        try {
+            OrientationRule rule = OrientationRule.valueOf(node.path("orientation")
+                    .asText("follow photo")
+                    .strip()
+                    .toUpperCase(Locale.ROOT)
+                    .replace(' ', '_'));
+            return new Format(
+                    place,
+                    node.path("name").asText(""),
+                    Shape.parse(node.path("shape").asText("")),
+                    rule,
+                    SizeTarget.parse(node.path("size").asText("none")),
+                    node.path("note").asText(""),
+                    FileSettings.parse(node.path("files").asText(FileSettings.DEFAULT.text())));
+        } catch (IllegalArgumentException wrong) {
+            throw new IOException("Format " + place + " of the brief: " + wrong.getMessage(), wrong);
+        }
+    }
+}

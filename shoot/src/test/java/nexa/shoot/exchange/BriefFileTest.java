@@ -1,0 +1,117 @@
+package nexa.shoot.exchange;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import nexa.core.brief.Brief;
+import nexa.core.brief.FileSettings;
+import nexa.core.brief.FileType;
+import nexa.core.brief.Format;
+import nexa.core.brief.Preset;
+import nexa.core.print.SizeTarget;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
+import nexa.shoot.Locations;
+import nexa.shoot.Preferences;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class BriefFileTest {
+    private static final Format PRINT = new Format(
+            1,
+            "Print “8×10”",
+            Shape.parse("4:5"),
+            OrientationRule.VERTICAL,
+            SizeTarget.parse("8 x 10 in at 240 ppi"),
+            "for the wall, \\ \"matt\"",
+            new FileSettings(FileType.TIFF, 80));
+    private static final Format WHOLE = new Format(2, "Whole", Shape.AS_PHOTO, OrientationRule.FOLLOW_PHOTO);
+
+    @TempDir
+    Path base;
+
+    @Test
+    void text_isReadBackExactly() throws IOException {
+        BriefFile brief = new BriefFile("Catalogue", List.of(PRINT, WHOLE));
+        assertEquals(brief, BriefFile.parse(brief.text()));
+    }
+
+    @Test
+    void presets_areReadBackExactly() throws IOException {
+        for (Preset preset : Preset.values()) {
+            BriefFile one = new BriefFile("", List.of(preset.format().withId(1)));
+            assertEquals(one, BriefFile.parse(one.text()), preset.name());
+        }
+    }
+
+    @Test
+    void parse_fillsInWhatIsNotSaid() throws IOException {
+        BriefFile read = BriefFile.parse("{\"nexaBrief\":1,\"formats\":[{\"name\":\"Web\",\"shape\":\"1.91:1\"}]}");
+        assertEquals(
+                List.of(new Format(1, "Web", Shape.parse("1.91:1"), OrientationRule.FOLLOW_PHOTO)), read.formats());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{} | not a brief",
+                "[1, 2] | not a brief",
+                "{\"nexaBrief\":1,\"formats\": | not JSON",
+                "'' | not a brief",
+                "{\"nexaBrief\":9,\"formats\":[]} | newer version",
+                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"wide\"}]} | Format 1",
+                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"\",\"shape\":\"1:1\"}]} | visible characters",
+                "{\"nexaBrief\":1,\"formats\":[7]} | Format 1",
+                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"1:1\",\"orientation\":\"x\"}]} | Format 1",
+            })
+    void parse_brokenText_saysWhatIsWrong(String text, String words) {
+        IOException refused = assertThrows(IOException.class, () -> BriefFile.parse(text));
+        assertTrue(String.valueOf(refused.getMessage()).contains(words), refused.getMessage());
+    }
+
+    @Test
+    void shelf_keepsReplacesAndDropsAcrossRestarts() {
+        Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
+        try (Preferences preferences = Preferences.open(locations)) {
+            Shelf shelf = new Shelf(preferences);
+            shelf.keep(PRINT);
+            shelf.keep(WHOLE);
+            shelf.keep(new BriefFile(" Catalogue ", List.of(PRINT)));
+            shelf.keep(new BriefFile("Web", List.of(WHOLE)));
+            shelf.keep(new BriefFile("CATALOGUE", List.of(PRINT, WHOLE)));
+        }
+        try (Preferences preferences = Preferences.open(locations)) {
+            Shelf shelf = new Shelf(preferences);
+            assertEquals(
+                    List.of("Whole", "Print “8×10”"),
+                    shelf.formats().stream().map(Format::name).toList());
+            assertTrue(shelf.formats().getLast().isLike(PRINT));
+            assertEquals(
+                    List.of("CATALOGUE", "Web"),
+                    shelf.briefs().stream().map(BriefFile::name).toList());
+            assertEquals(2, shelf.briefs().getFirst().formats().size());
+            shelf.drop(WHOLE);
+            shelf.drop(shelf.briefs().getFirst());
+            assertEquals(1, shelf.formats().size());
+            assertEquals(1, shelf.briefs().size());
+            assertThrows(IllegalArgumentException.class, () -> shelf.keep(new BriefFile(" ", List.of())));
+        }
+    }
+
+    @Test
+    void withAll_leavesOutWhatIsThereAndNumbersWhatIsNamedAlike() {
+        Brief brief = Brief.EMPTY.with(PRINT).with("Whole", Shape.parse("1:1"));
+        Brief longer = brief.withAll(List.of(PRINT, WHOLE));
+        assertEquals("Print “8×10”, Whole, Whole 2", longer.names());
+        assertEquals(Shape.AS_PHOTO, longer.formats().getLast().shape());
+        assertEquals(longer, longer.withAll(List.of(PRINT)));
+        assertEquals(4, longer.nextId());
+    }
+}
