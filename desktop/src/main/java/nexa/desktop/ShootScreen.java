@@ -225,11 +225,12 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     @Override
     public void toggleFilter() {
-        layer.toggle(panes.filter(), header.filterButton());
+        layer.toggle(panes.filter(false), header.filterButton());
     }
 
     void search() {
-        header.search();
+        layer.close();
+        layer.toggle(panes.filter(true), header.filterButton());
     }
 
     /** Selects the photos that are nearly the same as the current one. */

@@ -189,18 +189,19 @@ public final class PhotoPainter {
         if (at.size() > 1) {
             Point way = at.getLast().minus(at.getFirst());
             Point in = way.times(Math.min(0.5, radius / Math.max(1, way.length())));
-            accentLine(canvas, at.getFirst().plus(in), at.getLast().minus(in), 1);
+            accentLine(canvas, at.getFirst().plus(in), at.getLast().minus(in), radius < MARK ? 0.7 : 1);
         }
         at.forEach(p -> ring(p, radius));
         canvas.restore();
     }
 
     private void ring(Point at, double radius) {
+        double line = radius < MARK ? 1.3 : 2;
         canvas.setStroke(Color.gray(1, 0.9));
-        canvas.setLineWidth(4);
+        canvas.setLineWidth(line + 1.6);
         canvas.strokeOval(at.x() - radius, at.y() - radius, 2 * radius, 2 * radius);
         canvas.setStroke(Palette.ACCENT);
-        canvas.setLineWidth(2);
+        canvas.setLineWidth(line);
         canvas.strokeOval(at.x() - radius, at.y() - radius, 2 * radius, 2 * radius);
         canvas.setFill(Palette.ACCENT);
         canvas.fillOval(at.x() - 1.5, at.y() - 1.5, 3, 3);

@@ -9,6 +9,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -24,11 +25,13 @@ import nexa.shoot.review.PhotoOrder;
 
 /** Which photos are looked at, in which order, and which of them are nearly the same. */
 final class FilterPane implements PaneLayer.Content {
+    private final boolean searching;
     private final PhotoList list;
     private final RepeatsModel repeats;
     private final ObjectProperty<PhotoFilter.Aside> aside;
     private final Choices<PhotoFilter.Aside> asideChoices;
     private final Choices<PhotoOrder> order;
+    private final TextField search = new TextField();
     private final CheckBox warned = new CheckBox(Words.of("filter.warned"));
     private final Button all;
     private final Button find;
@@ -37,13 +40,20 @@ final class FilterPane implements PaneLayer.Content {
     private Subscription ticks = Subscription.EMPTY;
     private final Subscription subscription;
 
-    FilterPane(ShootModels models) {
+    /** @param searching whether one came to type a name */
+    FilterPane(ShootModels models, boolean searching) {
+        this.searching = searching;
         this.list = models.session().list();
         this.repeats = models.repeats();
         aside = new SimpleObjectProperty<>(filter().aside());
         aside.subscribe((before, now) -> set(filter().aside(now)));
         asideChoices = new Choices<>("aside", PhotoFilter.Aside.values(), aside);
         order = new Choices<>("order", PhotoOrder.values(), list.orderProperty());
+        search.setId("search");
+        search.setPromptText(Words.of("filter.search"));
+        search.setAccessibleText(Words.of("filter.search"));
+        search.setText(filter().text());
+        search.textProperty().subscribe((before, text) -> set(filter().named(text)));
         warned.setId("filter-warned");
         warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
         all = Buttons.text("filter.all", () -> set(PhotoFilter.ALL));
@@ -54,6 +64,7 @@ final class FilterPane implements PaneLayer.Content {
         found.setWrapText(true);
         node = new VBox(
                 9,
+                search,
                 Labels.field("filter.lying"),
                 boxes("lying", Orientation.values(), PhotoFilter::orientations, PhotoFilter::lying),
                 Labels.field("filter.state"),
@@ -71,7 +82,7 @@ final class FilterPane implements PaneLayer.Content {
         subscription = Subscription.combine(
                 list.filterProperty().subscribe(filter -> refresh()),
                 repeats.placesProperty().subscribe(places -> refresh()),
-                repeats.searchingProperty().subscribe(searching -> refresh()));
+                repeats.searchingProperty().subscribe(now -> refresh()));
     }
 
     private PhotoFilter filter() {
@@ -112,14 +123,17 @@ final class FilterPane implements PaneLayer.Content {
     private void refresh() {
         warned.setSelected(filter().warned());
         aside.set(filter().aside());
+        if (!search.getText().equals(filter().text())) {
+            search.setText(filter().text());
+        }
         all.setDisable(!list.isFiltered());
-        boolean searching = repeats.searchingProperty().get();
-        find.setDisable(searching || repeats.isFound());
+        boolean comparing = repeats.searchingProperty().get();
+        find.setDisable(comparing || repeats.isFound());
         long groups = repeats.placesProperty().get().values().stream()
                 .filter(place -> place.place() == 1)
                 .count();
         found.setText(
-                searching
+                comparing
                         ? Words.of("filter.repeats.searching")
                         : repeats.isFound() ? Words.of("filter.repeats.found", groups) : "");
         found.setManaged(!found.getText().isEmpty());
@@ -133,6 +147,13 @@ final class FilterPane implements PaneLayer.Content {
     @Override
     public Region node() {
         return node;
+    }
+
+    @Override
+    public void focus() {
+        if (searching) {
+            search.requestFocus();
+        }
     }
 
     @Override

@@ -18,8 +18,8 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
@@ -159,7 +159,7 @@ public final class FormatCard extends VBox {
         field.selectAll();
     }
 
-    private BorderPane caption(int digit) {
+    private VBox caption(int digit) {
         name.setText(format.name());
         name.getStyleClass().add("format-name");
         note.getStyleClass().add("format-note");
@@ -172,16 +172,22 @@ public final class FormatCard extends VBox {
         remove.getStyleClass().add("small");
         remove.setId("remove-" + format.id());
         remove.visibleProperty().bind(hoverProperty());
-        HBox right = new HBox(4, remove, key);
-        right.setAlignment(Pos.CENTER_RIGHT);
         Button more = Buttons.icon(MaterialDesignD.DOTS_HORIZONTAL, "rail.more", () -> {});
         more.setOnAction(event -> menu.show(more, Side.BOTTOM, 0, 0));
         more.getStyleClass().add("small");
         more.setId("more-" + format.id());
         more.visibleProperty().bind(hoverProperty().and(menu.showingProperty().not()));
-        right.getChildren().addFirst(more);
+        HBox hovered = new HBox(2, more, remove);
+        hovered.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+        StackPane.setAlignment(hovered, Pos.TOP_RIGHT);
+        holder.getChildren().add(hovered);
         setOnContextMenuRequested(event -> menu.show(this, event.getScreenX(), event.getScreenY()));
-        BorderPane caption = new BorderPane(null, null, right, null, new VBox(1, nameHolder, note));
+        HBox first = new HBox(6, nameHolder, key);
+        HBox.setHgrow(nameHolder, Priority.ALWAYS);
+        nameHolder.setMinWidth(0);
+        key.setMinWidth(USE_PREF_SIZE);
+        first.setAlignment(Pos.CENTER_LEFT);
+        VBox caption = new VBox(1, first, note);
         caption.setMaxWidth(LIVE_WIDTH);
         return caption;
     }

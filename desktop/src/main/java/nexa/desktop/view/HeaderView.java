@@ -9,7 +9,6 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -61,7 +60,6 @@ public final class HeaderView extends HBox {
     private final Button undo;
     private final Button redo;
     private final Button steps;
-    private final TextField search = new TextField();
     private final Button filter;
     private final ToggleButton horizontal = chip("chip-horizontal", this::toggle, Orientation.HORIZONTAL);
     private final ToggleButton vertical = chip("chip-vertical", this::toggle, Orientation.VERTICAL);
@@ -80,6 +78,7 @@ public final class HeaderView extends HBox {
         name.getStyleClass().add("shoot-name");
         counts.getStyleClass().add("header-note");
         place.getStyleClass().add("header-note");
+        place.setMinWidth(Region.USE_PREF_SIZE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         undo = Buttons.icon(MaterialDesignU.UNDO, "header.undo.none", session::undo);
@@ -94,7 +93,7 @@ public final class HeaderView extends HBox {
         sheet.setId("keys");
         filter = Buttons.command(MaterialDesignF.FILTER_VARIANT, Command.FILTER, keys, shootActions::toggleFilter);
         filter.setId("filter");
-        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), filter, searchField(keys));
+        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), filter);
         getChildren().addAll(undo, redo, this.steps);
         getChildren()
                 .addAll(
@@ -121,12 +120,6 @@ public final class HeaderView extends HBox {
         return filter;
     }
 
-    /** Begins a search by name. */
-    public void search() {
-        search.requestFocus();
-        search.selectAll();
-    }
-
     public void dispose() {
         subscriptions.unsubscribe();
     }
@@ -135,6 +128,7 @@ public final class HeaderView extends HBox {
         HBox box = new HBox(2);
         box.setAlignment(Pos.CENTER_LEFT);
         box.getStyleClass().add("view-switch");
+        box.setMinWidth(Region.USE_PREF_SIZE);
         for (MainView view : MainView.values()) {
             String key = "view." + view.name().toLowerCase(java.util.Locale.ROOT);
             Button button = Buttons.text(key, () -> session.viewProperty().set(view));
@@ -192,18 +186,6 @@ public final class HeaderView extends HBox {
         set(filter().lying(lying));
     }
 
-    private TextField searchField(Keys keys) {
-        search.setId("search");
-        search.getStyleClass().add("search");
-        search.setPromptText(Words.of("header.search"));
-        search.setFocusTraversable(false);
-        search.setPrefColumnCount(7);
-        Buttons.explain(search, Command.SEARCH, keys);
-        search.textProperty().subscribe((before, text) -> set(filter().named(text)));
-        search.setOnAction(event -> getParent().requestFocus());
-        return search;
-    }
-
     private PhotoFilter filter() {
         return session.list().filterProperty().get();
     }
@@ -217,9 +199,6 @@ public final class HeaderView extends HBox {
         vertical.setSelected(shown.orientations().contains(Orientation.VERTICAL));
         unchecked.setSelected(!shown.states().isEmpty() && !shown.states().contains(FrameState.CHECKED));
         warned.setSelected(shown.warned());
-        if (!search.getText().equals(shown.text())) {
-            search.setText(shown.text());
-        }
         filter.pseudoClassStateChanged(ACTIVE, session.list().isFiltered());
     }
 

@@ -32,8 +32,9 @@ public final class Panes {
         };
     }
 
-    public PaneLayer.Content filter() {
-        return new FilterPane(models);
+    /** @param searching whether one came to type a name */
+    public PaneLayer.Content filter(boolean searching) {
+        return new FilterPane(models, searching);
     }
 
     /** @param format to be edited */

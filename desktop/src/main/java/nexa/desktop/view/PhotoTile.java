@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
+import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
@@ -14,6 +15,7 @@ import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
+import nexa.core.carry.Carried;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
@@ -80,7 +82,7 @@ final class PhotoTile extends Pane {
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(framing -> framingChanged()),
                 session.previewsProperty().subscribe(previews -> framingChanged()),
-                session.carry().planProperty().subscribe(plan -> frameLayer.redraw()),
+                session.carry().planProperty().subscribe(plan -> refresh()),
                 models.marking().proposalsProperty().subscribe(proposals -> frameLayer.redraw()),
                 models.repeats().placesProperty().subscribe(places -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()));
@@ -141,6 +143,13 @@ final class PhotoTile extends Pane {
     }
 
     private String stateWords(Framing framing) {
+        Carried carried = session.carry().planProperty().get().get(photo);
+        if (carried != null) {
+            return carried.losses().stream()
+                    .sorted()
+                    .map(loss -> Words.of("loss", loss))
+                    .collect(Collectors.joining(", "));
+        }
         String repeat = models.repeats().of(photo).map(PhotoTile::words).orElse("");
         if (framing.setAside()) {
             return repeat + Words.of("wall.aside");

@@ -168,7 +168,7 @@ final class ResultTile extends Pane {
                             session.overlayProperty().get(),
                             frame.aspect(),
                             session.settings().overlayOptionsProperty().get()),
-                    Looks.ink(session.settings(), pixels.brightness()));
+                    Looks.fineInk(session.settings(), pixels.brightness()));
         }
     }
 }

@@ -26,6 +26,7 @@ import nexa.shoot.Photo;
 final class ScatterPane extends DrawnPane {
     private static final double SEEN = 0.01;
     private static final double LEAST_RANGE = 0.025;
+    private static final double MOST_RANGE = 0.15;
     private static final double DOT = 5;
     private static final double REACH = 9;
     private static final Color OUTLIER = Color.web("#a3202c");
@@ -74,14 +75,16 @@ final class ScatterPane extends DrawnPane {
         return deviations().values().stream()
                 .mapToDouble(d ->
                         Math.max(Math.abs(d.offset().x()), Math.abs(d.offset().y()) * getWidth() / getHeight()) * 1.15)
+                .map(worst -> Math.min(worst, MOST_RANGE))
                 .reduce(LEAST_RANGE * getWidth() / getHeight(), Math::max);
     }
 
+    /** What is further off stands at the edge. */
     private Point place(Deviation deviation) {
         double scale = getWidth() / 2 / range();
         return new Point(
-                getWidth() / 2 + deviation.offset().x() * scale,
-                getHeight() / 2 + deviation.offset().y() * scale);
+                Math.clamp(getWidth() / 2 + deviation.offset().x() * scale, DOT, getWidth() - DOT),
+                Math.clamp(getHeight() / 2 + deviation.offset().y() * scale, DOT, getHeight() - DOT));
     }
 
     @Override

@@ -56,6 +56,7 @@ class WordsTest {
         everyChoice_hasWords("reference", Reference.values());
         everyChoice_hasWords("part", nexa.core.carry.Part.values());
         everyChoice_hasWords("opposite", nexa.core.carry.Opposite.values());
+        everyChoice_hasWords("loss", nexa.core.carry.Loss.values());
         everyChoice_hasWords("by", nexa.core.carry.By.values());
         everyChoice_hasWords("to", nexa.desktop.session.CarryTo.values());
         everyChoice_hasWords("warning", nexa.core.review.Warning.values());

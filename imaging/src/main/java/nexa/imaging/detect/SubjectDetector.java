@@ -2,6 +2,7 @@ package nexa.imaging.detect;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_and;
+import static org.bytedeco.opencv.global.opencv_core.setRNGSeed;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_GRAY2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.GC_BGD;
 import static org.bytedeco.opencv.global.opencv_imgproc.GC_INIT_WITH_MASK;
@@ -35,6 +36,7 @@ public final class SubjectDetector {
     private static final int LONG_EDGE = 320;
 
     private static final int ROUNDS = 4;
+    private static final int SEED = 1;
 
     /** The border that is taken for background, of each side. */
     private static final double BORDER = 0.05;
@@ -108,6 +110,7 @@ public final class SubjectDetector {
                 Mat one = new Mat(1, 1, CV_8UC1, new Scalar(1));
                 Size size = new Size(5, 5);
                 Mat brush = getStructuringElement(MORPH_ELLIPSE, size)) {
+            setRNGSeed(SEED); // this thread's: the same photo gives the same proposal whenever it is asked for
             grabCut(colour, seeds, whole, background, subject, ROUNDS, GC_INIT_WITH_MASK);
             bitwise_and(seeds, one, seeds); // foreground and probable foreground are odd
             morphologyEx(seeds, seeds, MORPH_OPEN, brush);
