@@ -319,12 +319,19 @@ final class BenchDrawing {
         double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
         String closer =
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
+        boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
         text.caption(
                 photo.name() + " · " + space.upright() + closer,
                 fitting.originX() - half,
                 TextAlignment.LEFT,
-                zoom.isPresent());
-        text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT, zoom.isPresent());
+                overPhoto);
+        text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
+    }
+
+    /** Whether a corner of the tilted photo lies where the captions are. */
+    private boolean reachesDown(PhotoSpace space, LevelView view) {
+        return space.outline().corners().stream()
+                .anyMatch(corner -> view.toScreen(corner).y() > height - BenchText.CAPTION_ROOM);
     }
 
     private String right(BenchMode mode) {

@@ -14,6 +14,9 @@ final class BenchText {
     private static final double PADDING = 10;
     private static final double CAPTION_BOTTOM = 22;
 
+    /** From the bottom to above the captions. */
+    static final double CAPTION_ROOM = 34;
+
     private final GraphicsContext canvas;
     private final double width;
     private final double height;
