@@ -31,6 +31,7 @@ public final class PhotoList {
         filter.subscribe(now -> refresh());
         order.subscribe(now -> refresh());
         session.formatProperty().subscribe(format -> refresh());
+        session.photoProperty().subscribe(photo -> refresh()); // one that stayed only as the current one may go now
         session.editsProperty().subscribe(count -> refresh());
     }
 

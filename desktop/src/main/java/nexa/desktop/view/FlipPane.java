@@ -30,7 +30,7 @@ final class FlipPane extends DrawnPane {
         this.session = session;
         this.exemplar = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.other = new FramePicture(session.shoot(), loader, fx, this::redraw);
-        setId("flip");
+        setId("flip-results");
         setOnMousePressed(event -> flip());
         follow();
     }

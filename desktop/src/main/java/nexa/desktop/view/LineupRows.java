@@ -49,6 +49,7 @@ final class LineupRows extends Region {
     private Optional<ResultTile> pressed = Optional.empty();
     private Point from = Point.ORIGIN;
     private boolean moving;
+    private double height;
 
     LineupRows(Session session, Keys keys, PhotoLoader loader, Executor fx) {
         this.session = session;
@@ -170,6 +171,11 @@ final class LineupRows extends Region {
 
     // ---- layout ----
 
+    /** How high every result is. */
+    double resultHeight() {
+        return height;
+    }
+
     @Override
     protected void layoutChildren() {
         List<Photo> photos = session.lineup().shownProperty().get().photos();
@@ -185,6 +191,7 @@ final class LineupRows extends Region {
         double barWidth = bar.prefWidth(-1);
         LineupLayout layout = LineupLayout.of(
                 photos.stream().map(photo -> shown.get(photo).aspect()).toList(), getWidth() - barWidth, getHeight());
+        height = layout.size();
         double overflow = Math.max(0, layout.height() - getHeight());
         bar.setMax(overflow);
         bar.setVisibleAmount(overflow == 0 ? 0 : overflow * getHeight() / layout.height());
