@@ -1,14 +1,20 @@
 package nexa.cli;
 
 import java.io.IOException;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.function.BiFunction;
 import nexa.core.brief.Brief;
+import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
+import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.exchange.BriefFile;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -23,6 +29,36 @@ final class FormatsCommand extends ShootCommand {
     @Option(names = "--remove", paramLabel = "NAME", description = "Remove a format; its crops are kept.")
     private List<String> removed = new ArrayList<>();
 
+    @Option(
+            names = "--size",
+            paramLabel = "NAME=SIZE",
+            description = "How large a format is delivered: none, 1080x1350 px, long edge 2048, 20x30 cm at 300 ppi.")
+    private List<String> sized = new ArrayList<>();
+
+    @Option(names = "--note", paramLabel = "NAME=TEXT", description = "What a format is used for.")
+    private List<String> noted = new ArrayList<>();
+
+    @Option(
+            names = "--orientation",
+            paramLabel = "NAME=RULE",
+            description = "How a shape lies: follow photo, horizontal or vertical.")
+    private List<String> laid = new ArrayList<>();
+
+    @Option(
+            names = "--files",
+            paramLabel = "NAME=TYPE",
+            description = "How a format becomes files: jpeg 92, png, tiff.")
+    private List<String> filed = new ArrayList<>();
+
+    @Option(names = "--import", paramLabel = "FILE", description = "Add the formats of a brief in a JSON file.")
+    private @Nullable Path imported;
+
+    @Option(
+            names = "--export",
+            paramLabel = "FILE",
+            description = "Write the brief to a JSON file, in place of what is there.")
+    private @Nullable Path exported;
+
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Brief before = shoot.brief();
@@ -30,22 +66,61 @@ final class FormatsCommand extends ShootCommand {
         for (String name : removed) {
             after = after.without(format(shoot, name));
         }
+        if (imported != null) {
+            after = after.withAll(read(imported).formats());
+        }
         for (String addition : added) {
             after = with(after, addition);
         }
+        after = changed(after, sized, (format, size) -> format.sized(SizeTarget.parse(size)));
+        after = changed(after, noted, Format::noted);
+        after = changed(after, filed, (format, files) -> format.filed(FileSettings.parse(files)));
+        after = changed(after, laid, (format, rule) -> format.lying(BriefFile.rule(rule)));
         if (!after.equals(before)) {
             requireEditing(shoot);
             shoot.apply(Edit.brief("edit.brief", before, after));
+        }
+        if (exported != null) {
+            new BriefFile(shoot.name(), after.formats()).write(exported.toAbsolutePath());
         }
         for (Format format : after.formats()) {
             rows.add()
                     .with("name", format.name())
                     .with("shape", format.shape().text())
-                    .with(
-                            "orientation",
-                            format.rule().name().toLowerCase(Locale.ROOT).replace('_', ' '));
+                    .with("orientation", BriefFile.words(format.rule()))
+                    .with("size", format.target().text())
+                    .with("note", format.note())
+                    .with("files", format.files().text());
         }
         return true;
+    }
+
+    private BriefFile read(Path file) {
+        try {
+            return BriefFile.read(file);
+        } catch (NoSuchFileException missing) {
+            throw wrong("There is no file " + file);
+        } catch (IOException refused) {
+            throw wrong(file + ": " + refused.getMessage());
+        }
+    }
+
+    /** @param settings each NAME=VALUE */
+    private Brief changed(Brief brief, List<String> settings, BiFunction<Format, String, Format> change) {
+        Brief after = brief;
+        for (String setting : settings) {
+            int equals = setting.indexOf('=');
+            String name = equals < 0 ? setting : setting.substring(0, equals);
+            Brief now = after;
+            Format format = now.find(name)
+                    .orElseThrow(() -> wrong("There is no format “" + name + "”; the brief has: " + now.names()));
+            try {
+                after = now.changed(change.apply(format, setting.substring(equals + 1)));
+            } catch (IllegalArgumentException refused) {
+                throw wrong(String.valueOf(refused.getMessage()));
+            }
+        }
+        return after;
     }
 
     private Brief with(Brief brief, String addition) {

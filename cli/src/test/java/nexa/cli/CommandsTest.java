@@ -210,6 +210,17 @@ class CommandsTest {
                 "formats F --add X=0:1",
                 "formats F --add Print=1:1",
                 "formats F --remove Nope",
+                "formats F --size Print=huge",
+                "formats F --size Nope=none",
+                "formats F --files Print=gif",
+                "formats F --orientation Print=askew",
+                "mark F --at 1,2",
+                "mark F --photo h.jpg --at 1",
+                "mark F --photo h.jpg --at 1,2;1,2",
+                "mark F --photo h.jpg --at 1,2;3,4;5,6",
+                "mark F --photo h.jpg --at 1,2 --clear",
+                "lineup F --format Print --exemplar nope.jpg",
+                "carry F --from h.jpg --format Print --by eye",
                 "handover F",
                 "handover F --out O --type gif",
                 "handover F --out O --quality 0",
@@ -323,5 +334,90 @@ class CommandsTest {
         assertEquals("checked", checked.get(0).get("state").asText());
         assertEquals(before.get(1).get("corners"), json("crops", shoot()).get(1).get("corners"));
         assertEquals("derived", json("crops", shoot()).get(0).get("state").asText());
+    }
+
+    @Test
+    void formats_sayAllThatIsAskedFor_andGoThroughAFile() throws IOException {
+        String file = base.resolve("brief.json").toString();
+        JsonNode rows = json(
+                "formats",
+                shoot(),
+                "--add",
+                "Print=4:5",
+                "--size",
+                "Print=8 x 10 in",
+                "--note",
+                "Print=for the wall",
+                "--orientation",
+                "Print=vertical",
+                "--files",
+                "Print=tiff",
+                "--export",
+                file);
+        assertEquals("203.2 x 254 mm at 300 ppi", rows.get(0).get("size").asText());
+        assertEquals("for the wall", rows.get(0).get("note").asText());
+        assertEquals("vertical", rows.get(0).get("orientation").asText());
+        assertEquals("tiff 92", rows.get(0).get("files").asText());
+        json("formats", shoot(), "--remove", "Print");
+        assertEquals(rows, json("formats", shoot(), "--import", file));
+        assertEquals(rows, json("formats", shoot(), "--import", file), "not added twice");
+        JsonNode crop = json("crops", shoot(), "--format", "Print").get(0);
+        assertTrue(crop.get("height").asInt() > crop.get("width").asInt(), "always vertical");
+    }
+
+    @Test
+    void formats_brokenBriefFile_isRefusedInOneSentence() throws IOException {
+        Path file = Files.writeString(base.resolve("broken.json"), "{\"nexaBrief\": 1, \"formats\": [{}]}");
+        assertEquals(2, run("formats", shoot(), "--import", file.toString()));
+        assertTrue(said().contains("Format 1"), said());
+        assertEquals(
+                2, run("formats", shoot(), "--import", base.resolve("none.json").toString()));
+        assertTrue(said().contains("There is no file"), said());
+        assertFalse(said().contains("Exception"), said());
+    }
+
+    @Test
+    void marks_carryTheComposition_andLineupMeasuresIt() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        json("mark", shoot(), "--photo", "h.jpg", "--at", "150,80;150,120");
+        JsonNode marked = json("mark", shoot(), "--photo", "v.jpg", "--at", "90,110;94,150");
+        assertEquals(94, marked.get(0).get("marks").get(1).get(0).asDouble(), 1e-6);
+        json("crop", shoot(), "--format", "Print", "--photo", "h.jpg", "--size", "0.5", "--centre", "0.52,0.47");
+        JsonNode carried = json(
+                "carry",
+                shoot(),
+                "--from",
+                "h.jpg",
+                "--format",
+                "Print",
+                "--by",
+                "marks",
+                "--parts",
+                "shape,place,tilt");
+        assertEquals(0, carried.get(0).get("error").asDouble(), 1e-9);
+        assertTrue(carried.get(0).get("tilt").asDouble() > 5, "so that its marks stand upright as the other's do");
+        JsonNode lineup = json("lineup", shoot(), "--format", "Print", "--exemplar", "h.jpg");
+        assertEquals(2, lineup.size());
+        assertEquals(0, lineup.get(1).get("offsetX").asDouble(), 1e-9);
+        assertEquals(1, lineup.get(1).get("size").asDouble(), 1e-9);
+        assertEquals(0, lineup.get(1).get("lean").asDouble(), 1e-9);
+        assertTrue(said().contains("Spread of 2"), said());
+        json("mark", shoot(), "--photo", "h.jpg", "--clear");
+        assertEquals(2, run("lineup", shoot(), "--format", "Print", "--exemplar", "h.jpg"));
+        assertTrue(said().contains("has no marks"), said());
+        JsonNode unmarked =
+                json("carry", shoot(), "--from", "h.jpg", "--format", "Print", "--by", "marks", "--dry-run");
+        assertEquals("no mark", unmarked.get(0).get("losses").get(0).asText());
+    }
+
+    @Test
+    void handover_usesEachFormatsOwnFiles() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5", "--files", "Print=png", "--size", "Print=long edge 100");
+        JsonNode rows = json("handover", shoot(), "--out", base.resolve("out").toString());
+        assertTrue(rows.get(0).get("output").asText().endsWith(".png"));
+        assertEquals(100, rows.get(0).get("width").asInt());
+        JsonNode forced =
+                json("handover", shoot(), "--out", base.resolve("out2").toString(), "--type", "jpeg");
+        assertTrue(forced.get(0).get("output").asText().endsWith(".jpg"));
     }
 }

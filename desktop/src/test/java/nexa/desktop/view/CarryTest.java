@@ -3,18 +3,24 @@ package nexa.desktop.view;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Optional;
 import java.util.Set;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.MainView;
 import nexa.shoot.Photo;
+import nexa.shoot.review.PhotoFilter;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -100,5 +106,61 @@ class CarryTest extends WindowTest {
         assertEquals(FrameState.DERIVED, state(1));
         reopen();
         assertEquals(2, session().settings().carryPartsProperty().get().size());
+    }
+
+    @Test
+    void targets_areTheNextFew_orWhatTheFilterLetsThrough(FxRobot robot) throws Exception {
+        prepare(robot);
+        click(robot, "#to-NEXT");
+        onFx(() -> session().settings().carryNextProperty().set(1));
+        assertEquals(Set.of(photo(1)), session().carry().planProperty().get().keySet());
+        onFx(() -> session().list().filterProperty().set(PhotoFilter.ALL.lying(Set.of(Orientation.HORIZONTAL))));
+        click(robot, "#to-FILTERED");
+        assertEquals(Set.of(photo(2)), session().carry().planProperty().get().keySet());
+        click(robot, "#to-ALL");
+        assertEquals(2, session().carry().planProperty().get().size());
+    }
+
+    @Test
+    void overlay_isCarriedAndShowsWhereItWasCarriedTo(FxRobot robot) throws Exception {
+        prepare(robot);
+        onFx(() -> session().overlayProperty().set(new OverlayChoice(Optional.of(Overlay.GOLDEN_SPIRAL), 2)));
+        click(robot, "#part-OVERLAY");
+        click(robot, "#carry-apply");
+        press(robot, KeyCode.ESCAPE);
+        onFx(() -> session().overlayProperty().set(OverlayChoice.of(Overlay.THIRDS)));
+        onFx(() -> session().choose(photo(2)));
+        assertEquals(
+                new OverlayChoice(Optional.of(Overlay.GOLDEN_SPIRAL), 2),
+                session().overlayProperty().get());
+        press(robot, KeyCode.SHIFT, KeyCode.G);
+        onFx(() -> session().choose(photo(1)));
+        assertEquals(2, session().overlayProperty().get().orientation());
+        onFx(() -> session().choose(photo(2)));
+        assertEquals(3, session().overlayProperty().get().orientation(), "its own, as turned there");
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(2, session().overlayProperty().get().orientation());
+        reopen();
+        assertEquals(2, session().framing(photo(2)).overlay().orElseThrow().orientation());
+    }
+
+    @Test
+    void byMarks_photosWithoutMarksAreCountedAndLeftAlone(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        place(0.6);
+        onFx(() -> window.models().orElseThrow().marking().click(new Point(0.02, 0.03)));
+        onFx(() -> session().choose(photo(2)));
+        onFx(() -> window.models().orElseThrow().marking().click(new Point(-0.05, 0)));
+        onFx(() -> session().choose(photo(0)));
+        press(robot, KeyCode.SHIFT, KeyCode.B);
+        click(robot, "#by-MARKS");
+        assertTrue(robot.lookup("#carry-losses").queryLabeled().getText().contains("no marks: 1"));
+        click(robot, "#carry-apply");
+        assertEquals(FrameState.DERIVED, state(1));
+        assertEquals(FrameState.PLACED, state(2));
+        Frame carried =
+                session().frame(photo(2), session().format().orElseThrow()).orElseThrow();
+        assertEquals(
+                0, new Point(-0.07, -0.03).distance(carried.centre()), 1e-9, "its mark lies where the other's does");
     }
 }

@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import nexa.core.brief.FileSettings;
@@ -80,6 +81,19 @@ public record BriefFile(String name, List<Format> formats) {
         return rule.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
+    /**
+     * The inverse of {@link #words}.
+     *
+     * @throws IllegalArgumentException with words for the user if it is none
+     */
+    public static OrientationRule rule(String words) {
+        return Arrays.stream(OrientationRule.values())
+                .filter(rule -> words(rule).equalsIgnoreCase(words.strip()))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“" + words + "” is no orientation: write follow photo, horizontal or vertical"));
+    }
+
     /** @throws IOException with words for the user if it is not a brief */
     public static BriefFile parse(String text) throws IOException {
         JsonNode root = root(text);
@@ -108,11 +122,7 @@ public record BriefFile(String name, List<Format> formats) {
 
     private static Format format(JsonNode node, int place) throws IOException {
         try {
-            OrientationRule rule = OrientationRule.valueOf(node.path("orientation")
-                    .asText("follow photo")
-                    .strip()
-                    .toUpperCase(Locale.ROOT)
-                    .replace(' ', '_'));
+            OrientationRule rule = rule(node.path("orientation").asText("follow photo"));
             return new Format(
                     place,
                     node.path("name").asText(""),
