@@ -19,6 +19,8 @@ import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.mark.MarkSuggester;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Subject marks: set by hand on the current photo, or proposed for many and then accepted or not. */
 public final class Marking {
@@ -28,6 +30,8 @@ public final class Marking {
      * @param done photos looked at
      */
     public record Search(int done, int all) {}
+
+    private static final Logger LOG = LoggerFactory.getLogger(Marking.class);
 
     private final Session session;
     private final Executor work;
@@ -118,6 +122,9 @@ public final class Marking {
             return MarkSuggester.suggest(shoot, photo);
         } catch (UnreadablePhotoException unreadable) {
             return Optional.empty(); // the photo itself says so
+        } catch (RuntimeException refused) { // native code's own; one photo's trouble stops no search
+            LOG.warn("No subject was looked for in {}", photo.file(), refused);
+            return Optional.empty();
         }
     }
 

@@ -2,6 +2,7 @@ package nexa.imaging.detect;
 
 import static org.bytedeco.opencv.global.opencv_core.CMP_EQ;
 import static org.bytedeco.opencv.global.opencv_core.compare;
+import static org.bytedeco.opencv.global.opencv_core.countNonZero;
 import static org.bytedeco.opencv.global.opencv_imgproc.CC_STAT_AREA;
 import static org.bytedeco.opencv.global.opencv_imgproc.CHAIN_APPROX_NONE;
 import static org.bytedeco.opencv.global.opencv_imgproc.RETR_EXTERNAL;
@@ -29,13 +30,16 @@ import org.bytedeco.opencv.opencv_core.Scalar;
  * @param top where its upright axis leaves it, in the mask's pixels
  * @param foot the axis' other end
  * @param compactness its area over its convex hull's; 0 for what reaches across nearly all of the photo
+ * @param share of the photo's area
  */
-record Piece(Point top, Point foot, double compactness) {
+record Piece(Point top, Point foot, double compactness, double share) {
     /** A subject covers at least this share of the photo. */
     private static final double SMALLEST = 0.004;
 
     /** What reaches across more of the photo than this is its background. */
     private static final double ACROSS = 0.85;
+
+    private static final double NEAR_ENDS = 0.15;
 
     /** Columns a subject's axis moves per row, at most: about 10°. */
     private static final double MOST_LEAN = 0.18;
@@ -82,7 +86,17 @@ record Piece(Point top, Point foot, double compactness) {
         double start = median(middles.stream().map(p -> p.x() - slope * p.y()).toList());
         double top = middles.getFirst().y() - 0.5;
         double foot = middles.getLast().y() + 0.5;
-        return new Piece(new Point(start + slope * top, top), new Point(start + slope * foot, foot), compactness(only));
+        return new Piece(
+                new Point(start + slope * top, top),
+                new Point(start + slope * foot, foot),
+                compactness(only),
+                (double) countNonZero(only) / (only.cols() * only.rows()));
+    }
+
+    /** Whether the other's ends are where this one's are, within a small part of its length. */
+    boolean endsAs(Piece other) {
+        double near = NEAR_ENDS * top.distance(foot);
+        return top.distance(other.top) <= near && foot.distance(other.foot) <= near;
     }
 
     private static double compactness(Mat only) {

@@ -1,7 +1,10 @@
 package nexa.imaging.detect;
 
+import static org.bytedeco.opencv.global.opencv_core.CMP_EQ;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_and;
+import static org.bytedeco.opencv.global.opencv_core.compare;
+import static org.bytedeco.opencv.global.opencv_core.countNonZero;
 import static org.bytedeco.opencv.global.opencv_core.setRNGSeed;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_GRAY2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.GC_BGD;
@@ -16,6 +19,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.morphologyEx;
 
 import java.nio.file.Path;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.geometry.Point;
@@ -29,7 +33,7 @@ import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * Proposes a subject's top and foot: what stands out from the colours along the photo's border (C. Rother et al.,
+ * Proposes marks: the eyes of a face, or a subject's top and foot, found as what stands out from the colours along the photo's border (C. Rother et al.,
  * "GrabCut", ACM Transactions on Graphics 23, 2004, as OpenCV has it). Thread-safe.
  */
 public final class SubjectDetector {
@@ -42,39 +46,65 @@ public final class SubjectDetector {
     private static final double BORDER = 0.05;
 
     /** Less compact is no one thing. */
-    private static final double LEAST = 0.8;
+    private static final double LEAST_ALONE = 0.87;
 
-    /**
-     * What was found.
-     *
-     * @param top in pixels as shot
-     * @param foot in pixels as shot
-     */
-    public record Proposal(Point top, Point foot) {}
+    private static final double LEAST_TOGETHER = 0.6;
+
+    /** Where faces are looked for, in pixels of the long edge: in fewer, eyes are too small. */
+    private static final int FACE_EDGE = 800;
 
     private SubjectDetector() {}
 
     /**
-     * The subject of a photo as shot, if one stands out.
+     * Two points of a photo's subject in pixels as shot: both eyes of the largest face, or else the top and foot of what
+     * stands out; none if nothing does.
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
-    public static Optional<Proposal> find(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+    public static List<Point> find(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        List<Point> eyes = eyes(file, facts);
+        return eyes.isEmpty() ? ends(file, facts) : eyes;
+    }
+
+    private static List<Point> eyes(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        try (Picture picture = PreviewMaker.make(file, facts, FACE_EDGE)) {
+            double scale = (double) facts.asShot().longEdge() / picture.size().longEdge();
+            return FaceDetector.eyes(picture).stream()
+                    .map(eye -> eye.times(scale))
+                    .toList();
+        }
+    }
+
+    private static List<Point> ends(Path file, PhotoFacts facts) throws UnreadablePhotoException {
         try (Picture small = PreviewMaker.make(file, facts, LONG_EDGE);
                 Mat colour = colour(small);
                 Mat byRows = foreground(colour, Backdrop.of(colour).seeds());
                 Mat byBorder = foreground(colour, border(colour))) {
             double scale = (double) facts.asShot().longEdge() / small.size().longEdge();
-            return Stream.of(byRows, byBorder)
+            List<Piece> pieces = Stream.of(byRows, byBorder)
                     .flatMap(mask -> Piece.best(mask).stream())
-                    .max(Comparator.comparingDouble(Piece::compactness))
-                    .filter(piece -> piece.compactness() >= LEAST)
-                    .map(piece -> scaled(piece, scale));
+                    .toList();
+            return best(pieces)
+                    .map(piece -> List.of(piece.top().times(scale), piece.foot().times(scale)))
+                    .orElse(List.of());
         }
     }
 
-    private static Proposal scaled(Piece piece, double scale) {
-        return new Proposal(piece.top().times(scale), piece.foot().times(scale));
+    /** Two that agree support each other; alone one must be compact, and a larger one is rather the whole subject. */
+    private static Optional<Piece> best(List<Piece> pieces) {
+        boolean agree = pieces.size() > 1 && pieces.getFirst().endsAs(pieces.getLast());
+        double least = agree ? LEAST_TOGETHER : LEAST_ALONE;
+        return pieces.stream()
+                .filter(piece -> piece.compactness() >= least)
+                .max(Comparator.comparingDouble(piece -> piece.compactness() * Math.pow(piece.share(), 0.2)));
+    }
+
+    private static boolean holdsSubject(Mat seeds) {
+        try (Mat likely = new Mat(1, 1, CV_8UC1, new Scalar(GC_PR_FGD));
+                Mat where = new Mat()) {
+            compare(seeds, likely, where, CMP_EQ);
+            return countNonZero(where) > 0;
+        }
     }
 
     private static Mat colour(Picture picture) {
@@ -102,8 +132,12 @@ public final class SubjectDetector {
         }
     }
 
-    /** 1 where the subject is; the seeds become that. */
+    /** 1 where the subject is; the seeds become that. Nothing where all may be background. */
     private static Mat foreground(Mat colour, Mat seeds) {
+        if (!holdsSubject(seeds)) {
+            seeds.put(new Scalar(GC_BGD));
+            return seeds;
+        }
         try (Rect whole = new Rect(0, 0, colour.cols(), colour.rows());
                 Mat background = new Mat();
                 Mat subject = new Mat();

@@ -17,15 +17,17 @@ public final class MarkSuggester {
     private MarkSuggester() {}
 
     /**
-     * The top and foot of what stands out in a readable photo; empty if nothing does.
+     * Both eyes of a face, or the top and foot of what stands out in a readable photo; empty if nothing does.
      *
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
     public static Optional<Marks> suggest(Shoot shoot, Photo photo) throws UnreadablePhotoException {
         PhotoFacts facts = photo.facts().orElseThrow();
         PhotoSpace asShot = new PhotoSpace(facts.asShot(), Pose.AS_SHOT);
-        return SubjectDetector.find(shoot.fileOf(photo), facts)
-                .map(found -> List.of(asShot.toLevel(found.top()), asShot.toLevel(found.foot())))
+        return Optional.of(SubjectDetector.find(shoot.fileOf(photo), facts).stream()
+                        .map(asShot::toLevel)
+                        .toList())
+                .filter(ends -> ends.size() == Marks.MOST)
                 .filter(ends -> ends.getFirst().distance(ends.getLast()) >= Marks.NEAREST)
                 .map(ends -> Marks.of(asShot, ends));
     }
