@@ -4,6 +4,7 @@ import java.util.Optional;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One image file of a shoot.
@@ -13,6 +14,22 @@ import nexa.imaging.file.Trouble;
  * @param fingerprint of the content
  */
 public record Photo(long id, String file, String fingerprint, Probe probe) {
+    /** Thousands of photos are looked up at every step of a gesture; ids tell nearly all of them apart. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other
+                || other instanceof Photo photo
+                        && id == photo.id
+                        && file.equals(photo.file)
+                        && fingerprint.equals(photo.fingerprint)
+                        && probe.equals(photo.probe);
+    }
+
+    @Override
+    public int hashCode() {
+        return Long.hashCode(id);
+    }
+
     public Optional<PhotoFacts> facts() {
         return probe instanceof Probe.Readable(PhotoFacts facts) ? Optional.of(facts) : Optional.empty();
     }

@@ -10,9 +10,6 @@ public enum Mat {
     /** Photos brighter than this, of 1, get the dark mat: on them a light one hardly shows. */
     private static final double BRIGHT = 0.55;
 
-    /** For many photos side by side, where light and dark mats in turn would be restless. */
-    public static final Color WALL = Color.gray(0.93, 0.70);
-
     private final double grey;
 
     Mat(double grey) {

@@ -1,6 +1,9 @@
 package nexa.desktop.session;
 
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.beans.property.ObjectProperty;
@@ -20,10 +23,12 @@ public final class PhotoList {
     private final ObjectProperty<PhotoFilter> filter = new SimpleObjectProperty<>(PhotoFilter.ALL);
     private final ObjectProperty<PhotoOrder> order = new SimpleObjectProperty<>(PhotoOrder.NAME);
     private final ReadOnlyObjectWrapper<List<Photo>> photos;
+    private Map<Photo, Integer> places;
 
     PhotoList(Session session) {
         this.session = session;
         this.photos = new ReadOnlyObjectWrapper<>(session.shoot().photos());
+        this.places = places(session.shoot().photos());
     }
 
     /** Called once the session stands. */
@@ -69,6 +74,7 @@ public final class PhotoList {
         }
         List<Photo> sorted = order.get().sort(shoot, all, format);
         if (!sorted.equals(photos.get())) {
+            places = places(sorted);
             photos.set(sorted);
         }
     }
@@ -102,11 +108,20 @@ public final class PhotoList {
 
     /** Where the current photo stands; -1 if nowhere. */
     public int place() {
-        return session.photo().map(photos.get()::indexOf).orElse(-1);
+        return session.photo().map(photo -> places.getOrDefault(photo, -1)).orElse(-1);
     }
 
     /** The photos of a set in this order. */
     List<Photo> ordered(Set<Photo> some) {
-        return photos.get().stream().filter(some::contains).toList();
+        return some.stream()
+                .filter(places::containsKey)
+                .sorted(Comparator.comparing(places::get))
+                .toList();
+    }
+
+    private static Map<Photo, Integer> places(List<Photo> photos) {
+        Map<Photo, Integer> places = new HashMap<>();
+        photos.forEach(photo -> places.put(photo, places.size()));
+        return places;
     }
 }

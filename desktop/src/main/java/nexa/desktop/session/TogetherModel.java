@@ -32,7 +32,8 @@ public final class TogetherModel {
 
     /** Whether an adjustment now is one of several photos. */
     public boolean isOn() {
-        return session.adjustedPhotos().size() > 1;
+        return session.viewProperty().get() != MainView.BENCH
+                && session.selectionProperty().get().size() > 1;
     }
 
     /** Changes all chosen photos; small steps one after another are one step back. */

@@ -5,14 +5,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.stream.Collectors;
+import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
 import javafx.util.Subscription;
-import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.carry.Carried;
@@ -22,7 +23,6 @@ import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.core.review.Warning;
 import nexa.desktop.paint.LevelView;
-import nexa.desktop.paint.Mat;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
@@ -30,75 +30,106 @@ import nexa.desktop.session.RepeatsModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
+import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One photo on the Wall: whole, with its mat for the active format, its name, its state and its warnings. Photo and
- * frame lie on layers of their own, so that moving many frames draws no photo.
+ * One photo on the Wall: whole, with its mat for the active format, its name, its state and its warnings. Photo, frame
+ * and marks are apart, so that moving many frames draws no photo.
  */
 final class PhotoTile extends Pane {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
     private static final double RING = 5;
 
+    /** What a tile shows that is not in use. */
+    private static final Photo NONE = new Photo(0, "", "", new Probe.Unreadable(Trouble.of(Trouble.Kind.MISSING)));
+
     /** Radius of a mark, in canvas units. */
     private static final double MARK = 4;
 
     private final ShootModels models;
     private final Session session;
-    private final Photo photo;
     private final FramePicture picture;
     private final DrawnPane photoLayer = new PhotoLayer();
-    private final DrawnPane frameLayer = new FrameLayer();
+    private final FrameNodes frameNodes;
+    private final DrawnPane markLayer = new MarkLayer();
     private final Label name = new Label();
     private final Label state = new Label();
     private final Label trouble = new Label();
-    private final Subscription subscriptions;
+    private Photo photo = NONE;
+    private double caption;
+    private Subscription subscriptions = Subscription.EMPTY;
     private @Nullable Framing shown;
     private @Nullable PhotoSpace drawn;
 
-    PhotoTile(ShootModels models, Photo photo, PhotoLoader loader, Executor fx) {
+    /**
+     * Shows nothing yet.
+     *
+     * @param mat what veils a photo outside its frame
+     */
+    PhotoTile(ShootModels models, PhotoLoader loader, Executor fx, ObservableValue<Paint> mat) {
+        this.frameNodes = new FrameNodes(mat);
         this.models = models;
         this.session = models.session();
-        this.photo = photo;
         this.picture = new FramePicture(session.shoot(), loader, fx, this::arrived);
         getStyleClass().add("photo-tile");
         name.getStyleClass().add("tile-name");
         state.getStyleClass().add("tile-state");
         trouble.getStyleClass().add("tile-trouble");
         trouble.setWrapText(true);
-        name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
-        getChildren().addAll(photoLayer, frameLayer, trouble, name, state);
+        getChildren().addAll(photoLayer, frameNodes, markLayer, trouble, name, state);
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
+        setVisible(false);
+    }
+
+    /** Shows a photo, also another one in place of the one before: making a tile anew takes far longer. */
+    void show(Photo other) {
+        release();
+        photo = other;
+        drawn = null;
+        setVisible(true);
+        name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
-                session.photoProperty().subscribe(this::showCurrent),
-                session.selectionProperty()
-                        .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
-                session.formatProperty().subscribe(format -> refresh()),
-                session.framingProperty().subscribe(framing -> framingChanged()),
-                session.previewsProperty().subscribe(previews -> framingChanged()),
-                session.carry().planProperty().subscribe(plan -> refresh()),
-                models.marking().proposalsProperty().subscribe(proposals -> frameLayer.redraw()),
-                models.repeats().placesProperty().subscribe(places -> refresh()),
-                session.editsProperty().subscribe(count -> refresh()));
+                session.photoProperty().subscribe(this::showChosen),
+                session.selectionProperty().subscribe(this::showChosen),
+                session.formatProperty().subscribe(this::refresh),
+                session.framingProperty().subscribe(this::follow),
+                session.previewsProperty().subscribe(this::follow),
+                session.carry().planProperty().subscribe(this::refresh),
+                models.marking().proposalsProperty().subscribe(this::redraw),
+                models.repeats().placesProperty().subscribe(this::refresh),
+                session.editsProperty().subscribe(this::refresh));
+        showChosen();
+        refresh();
     }
 
     Photo photo() {
         return photo;
     }
 
-    void dispose() {
+    /** Follows nothing any more, until another photo is shown. */
+    void release() {
         subscriptions.unsubscribe();
+        subscriptions = Subscription.EMPTY;
         picture.clear();
+        photo = NONE;
+        setVisible(false);
     }
 
-    private void showCurrent(Optional<Photo> current) {
-        pseudoClassStateChanged(CURRENT, current.filter(photo::equals).isPresent());
+    /** Whether a photo is shown. */
+    boolean isUsed() {
+        return photo != NONE;
+    }
+
+    private void showChosen() {
+        pseudoClassStateChanged(CURRENT, session.photo().filter(photo::equals).isPresent());
+        pseudoClassStateChanged(SELECTED, session.selectionProperty().get().contains(photo));
     }
 
     private void arrived() {
@@ -106,11 +137,43 @@ final class PhotoTile extends Pane {
         refresh();
     }
 
-    /** Most changes are of other photos. */
-    private void framingChanged() {
-        if (session.framing(photo) != shown) {
-            refresh();
+    /** While a gesture goes on only the drawing follows; most changes are of other photos. */
+    private void follow() {
+        Framing framing = session.framing(photo);
+        if (framing != shown) {
+            shown = framing;
+            redraw();
         }
+    }
+
+    private void redraw() {
+        if (!space().equals(Optional.ofNullable(drawn))) {
+            photoLayer.redraw();
+        }
+        showFrame();
+        boolean marked = hasMarks();
+        markLayer.setVisible(marked); // nothing to lay over the photo is the usual case, and the fastest
+        if (marked) {
+            markLayer.redraw();
+        }
+    }
+
+    private void showFrame() {
+        double width = photoLayer.getWidth();
+        double height = photoLayer.getHeight();
+        Optional<Frame> frame = session.format().flatMap(format -> session.frame(photo, format));
+        boolean shows = frame.isPresent() && picture.pixels().isPresent() && width > 0;
+        frameNodes.setVisible(shows);
+        if (shows) {
+            frameNodes.show(view(space().orElseThrow(), width, height), frame.orElseThrow(), width, height);
+        }
+    }
+
+    private boolean hasMarks() {
+        return picture.pixels().isPresent()
+                && (!session.framing(photo).marks().isEmpty()
+                        || session.carry().planProperty().get().containsKey(photo)
+                        || models.marking().proposalsProperty().get().containsKey(photo));
     }
 
     private void refresh() {
@@ -124,10 +187,7 @@ final class PhotoTile extends Pane {
         trouble.setVisible(reason.isPresent());
         setAccessibleText(Words.of("wall.tile", name.getText(), words, Looks.words(warnings)));
         setOpacity(framing.setAside() ? 0.35 : 1);
-        if (!space().equals(Optional.ofNullable(drawn))) {
-            photoLayer.redraw();
-        }
-        frameLayer.redraw();
+        redraw();
     }
 
     /** What is stored: while a gesture goes on warnings stay as they were. */
@@ -174,22 +234,25 @@ final class PhotoTile extends Pane {
     @Override
     protected void layoutChildren() {
         double width = getWidth() - 2 * RING;
-        double height = getHeight() - 2 * RING - WallLayout.CAPTION;
+        double height = getHeight() - 2 * RING - caption;
         photoLayer.resizeRelocate(RING, RING, width, height);
-        frameLayer.resizeRelocate(RING, RING, width, height);
+        frameNodes.relocate(RING, RING);
+        showFrame();
+        markLayer.resizeRelocate(RING, RING, width, height);
         trouble.resizeRelocate(RING, RING, width, height);
-        double stateWidth = Math.min(width, Math.ceil(state.prefWidth(-1)));
-        state.resizeRelocate(RING + width - stateWidth, RING + height + 3, stateWidth, WallLayout.CAPTION - 3);
-        name.resizeRelocate(RING, RING + height + 3, Math.max(0, width - stateWidth - 6), WallLayout.CAPTION - 3);
+        name.setVisible(caption > 0);
+        state.setVisible(caption > 0);
+        if (caption > 0) {
+            double stateWidth = Math.min(width, Math.ceil(state.prefWidth(-1)));
+            state.resizeRelocate(RING + width - stateWidth, RING + height + 3, stateWidth, caption - 3);
+            name.resizeRelocate(RING, RING + height + 3, Math.max(0, width - stateWidth - 6), caption - 3);
+        }
     }
 
     /** Puts the tile so that its photo fills the cell; the ring for the current photo lies outside. */
     void placeIn(WallLayout.Cell cell) {
-        resizeRelocate(
-                cell.x() - RING,
-                cell.y() - RING,
-                cell.width() + 2 * RING,
-                cell.height() + 2 * RING + WallLayout.CAPTION);
+        caption = cell.caption();
+        resizeRelocate(cell.x() - RING, cell.y() - RING, cell.width() + 2 * RING, cell.height() + 2 * RING + caption);
         layout(); // at once: unmanaged nodes that ask for it during a layout are not laid out again
         picture.show(photo, PhotoLoader.edgeFor(Math.max(cell.width(), cell.height())));
     }
@@ -226,30 +289,23 @@ final class PhotoTile extends Pane {
         }
     }
 
-    private final class FrameLayer extends DrawnPane {
+    /** Marks, and what a carry would make of the photo. */
+    private final class MarkLayer extends DrawnPane {
         @Override
         void draw(GraphicsContext canvas, double width, double height) {
-            if (picture.pixels().isPresent()) {
+            if (hasMarks()) {
                 space().ifPresent(space -> draw(canvas, view(space, width, height), space));
             }
         }
 
         private void draw(GraphicsContext canvas, LevelView view, PhotoSpace space) {
             PhotoPainter painter = new PhotoPainter(canvas, view);
-            session.format().ifPresent(format -> {
-                frame(painter, space, format);
-                Optional.ofNullable(session.carry().planProperty().get().get(photo))
-                        .ifPresent(carried -> Ghost.draw(canvas, view, space, carried, format, session));
-            });
+            session.format().ifPresent(format -> Optional.ofNullable(
+                            session.carry().planProperty().get().get(photo))
+                    .ifPresent(carried -> Ghost.draw(canvas, view, space, carried, format, session)));
             painter.marks(session.framing(photo).marks().in(space), MARK, false);
             Map<Photo, Marks> proposals = models.marking().proposalsProperty().get();
             Optional.ofNullable(proposals.get(photo)).ifPresent(marks -> painter.marks(marks.in(space), MARK, true));
-        }
-
-        private void frame(PhotoPainter painter, PhotoSpace space, Format format) {
-            Frame frame = session.frame(photo, format).orElseThrow();
-            painter.mat(space.outline(), frame, Mat.WALL);
-            painter.edge(frame);
         }
     }
 

@@ -11,15 +11,32 @@ import java.util.List;
  * @param height of all rows
  */
 record WallLayout(List<Cell> cells, double height) {
-    static final double GAP = 22;
-    static final double CAPTION = 24;
     static final double MARGIN = 22;
 
-    /** A photo's box, caption not included. */
-    record Cell(double x, double y, double width, double height) {
+    /** Smaller photos hang close and without captions, so that hundreds show at once. */
+    static final double CAPTIONS_FROM = 84;
+
+    static final double GAP = 22;
+    private static final double NARROW_GAP = 11;
+    private static final double CAPTION = 24;
+
+    /**
+     * A photo's box, caption not included.
+     *
+     * @param caption height of the caption below it, 0 = none
+     */
+    record Cell(double x, double y, double width, double height, double caption) {
         double bottom() {
-            return y + height + CAPTION;
+            return y + height + caption;
         }
+    }
+
+    private static double gap(double edge) {
+        return edge < CAPTIONS_FROM ? NARROW_GAP : GAP;
+    }
+
+    private static double caption(double edge) {
+        return edge < CAPTIONS_FROM ? 0 : CAPTION;
     }
 
     /**
@@ -32,17 +49,17 @@ record WallLayout(List<Cell> cells, double height) {
         int first = 0;
         while (first < aspects.size()) {
             int end = endOfRow(aspects, first, width, edge);
-            y = addRow(cells, aspects.subList(first, end), y, width, edge) + GAP;
+            y = addRow(cells, aspects.subList(first, end), y, width, edge) + gap(edge);
             first = end;
         }
-        return new WallLayout(List.copyOf(cells), y - GAP + MARGIN);
+        return new WallLayout(List.copyOf(cells), y - gap(edge) + MARGIN);
     }
 
     private static int endOfRow(List<Double> aspects, int first, double width, double edge) {
         double x = MARGIN + widthOf(aspects.get(first), edge);
         int end = first + 1;
-        while (end < aspects.size() && x + GAP + widthOf(aspects.get(end), edge) <= width - MARGIN) {
-            x += GAP + widthOf(aspects.get(end), edge);
+        while (end < aspects.size() && x + gap(edge) + widthOf(aspects.get(end), edge) <= width - MARGIN) {
+            x += gap(edge) + widthOf(aspects.get(end), edge);
             end++;
         }
         return end;
@@ -55,10 +72,10 @@ record WallLayout(List<Cell> cells, double height) {
         for (double aspect : row) {
             double cellWidth = Math.min(widthOf(aspect, edge), Math.max(1, width - 2 * MARGIN));
             double cellHeight = Math.round(cellWidth / aspect);
-            cells.add(new Cell(x, y + tallest - cellHeight, cellWidth, Math.max(1, cellHeight)));
-            x += cellWidth + GAP;
+            cells.add(new Cell(x, y + tallest - cellHeight, cellWidth, Math.max(1, cellHeight), caption(edge)));
+            x += cellWidth + gap(edge);
         }
-        return y + tallest + CAPTION;
+        return y + tallest + caption(edge);
     }
 
     private static double widthOf(double aspect, double edge) {

@@ -1,10 +1,14 @@
 package nexa.desktop.view;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -14,9 +18,12 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Background;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
 import nexa.core.geometry.PhotoSpace;
@@ -27,12 +34,14 @@ import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.shoot.Photo;
+import org.jspecify.annotations.Nullable;
 
 /** All photos of the shoot. Only the rows in sight have nodes. */
 public final class WallView extends Region {
-    private static final double SMALLEST = 90;
+    private static final double SMALLEST = 40;
     private static final double LARGEST = 420;
     private static final double USUAL = 176;
+    private static final double MAT_STRENGTH = 0.7;
 
     private final ShootModels models;
     private final Session session;
@@ -45,6 +54,8 @@ public final class WallView extends Region {
     private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
     private final VBox empty = new VBox(6, new Label(Words.of("wall.empty")), new Label(Words.of("wall.empty.hint")));
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
+    private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
+    private final Deque<PhotoTile> spare = new ArrayDeque<>();
     private final Subscription subscriptions;
     private WallLayout layout = new WallLayout(List.of(), 0);
     private boolean stale = true;
@@ -74,11 +85,20 @@ public final class WallView extends Region {
         tiles.setOnMouseMoved(this::explain);
         setOnScroll(this::scrolled);
         subscriptions = Subscription.combine(
+                backgroundProperty().subscribe(this::mixMat),
                 bar.valueProperty().subscribe(v -> requestLayout()),
                 size.valueProperty().subscribe(v -> requestLayout()),
                 session.editsProperty().subscribe(v -> relay()),
                 session.list().photosProperty().subscribe(photos -> listed()),
                 session.photoProperty().subscribe(this::reveal));
+    }
+
+    /** The surround's own colour: so a tilted photo's corners, where there is no photo, look like the surround. */
+    private void mixMat(@Nullable Background background) {
+        if (background != null && !background.getFills().isEmpty()) {
+            Color surround = (Color) background.getFills().getLast().getFill();
+            mat.set(surround.deriveColor(0, 1, 1, MAT_STRENGTH));
+        }
     }
 
     private void clipTiles() {
@@ -112,7 +132,7 @@ public final class WallView extends Region {
 
     public void dispose() {
         subscriptions.unsubscribe();
-        shown.values().forEach(PhotoTile::dispose);
+        shown.values().forEach(PhotoTile::release);
         shown.clear();
     }
 
@@ -214,11 +234,11 @@ public final class WallView extends Region {
         for (int i = 0; i < photos.size(); i++) {
             WallLayout.Cell cell = layout.cells().get(i);
             double y = cell.y() - bar.getValue();
-            if (y + cell.height() + WallLayout.CAPTION > 0 && y < getHeight()) {
+            if (y + cell.height() + cell.caption() > 0 && y < getHeight()) {
                 Photo photo = photos.get(i);
                 PhotoTile known = shown.remove(photo);
                 PhotoTile tile = known == null ? added(photo) : known;
-                tile.placeIn(new WallLayout.Cell(cell.x(), Math.round(y), cell.width(), cell.height()));
+                tile.placeIn(new WallLayout.Cell(cell.x(), Math.round(y), cell.width(), cell.height(), cell.caption()));
                 kept.put(photo, tile);
             }
         }
@@ -228,13 +248,19 @@ public final class WallView extends Region {
     }
 
     private PhotoTile added(Photo photo) {
-        PhotoTile tile = new PhotoTile(models, photo, loader, fx);
-        tiles.getChildren().add(tile);
+        if (spare.isEmpty()) {
+            PhotoTile made = new PhotoTile(models, loader, fx, mat);
+            tiles.getChildren().add(made);
+            spare.push(made);
+        }
+        PhotoTile tile = spare.pop();
+        tile.show(photo);
         return tile;
     }
 
+    /** It stays where it is, out of sight: adding it again later would dress it anew. */
     private void removed(PhotoTile tile) {
-        tile.dispose();
-        tiles.getChildren().remove(tile);
+        tile.release();
+        spare.push(tile);
     }
 }

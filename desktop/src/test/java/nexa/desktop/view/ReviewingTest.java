@@ -34,6 +34,7 @@ class ReviewingTest extends WindowTest {
 
     private Set<String> onTheWall(FxRobot robot) {
         return robot.lookup(".photo-tile").queryAllAs(PhotoTile.class).stream()
+                .filter(PhotoTile::isUsed)
                 .map(tile -> tile.photo().file())
                 .collect(Collectors.toSet());
     }

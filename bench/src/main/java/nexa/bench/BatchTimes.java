@@ -1,0 +1,356 @@
+package nexa.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.function.IntConsumer;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Slider;
+import javafx.stage.Stage;
+import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
+import nexa.core.brief.Framing;
+import nexa.core.carry.By;
+import nexa.core.carry.Carry;
+import nexa.core.carry.Change;
+import nexa.core.carry.Opposite;
+import nexa.core.carry.Part;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Tilt;
+import nexa.core.shape.Shape;
+import nexa.desktop.MainWindow;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.shoot.Locations;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.review.PhotoFilter;
+
+/**
+ * Ten thousand photos (small files, each of its own): a carry to all of them, stored; a filter on the Wall; and two
+ * hundred visible photos changed together, live, in the usual window.
+ */
+final class BatchTimes {
+    private static final int PHOTOS = 10_000;
+    private static final int TOGETHER = 200;
+    private static final int CARRIES = 5;
+    private static final int WARM_UP = 300;
+    private static final int MEASURED = 1000;
+
+    private final Locations locations;
+    private final Path folder;
+
+    private BatchTimes(Path base) throws IOException {
+        locations = new Locations(base.resolve("data"), base.resolve("cache"));
+        folder = Files.createDirectory(base.resolve("shoot"));
+    }
+
+    static void run() throws IOException {
+        System.setProperty("javafx.animation.fullspeed", "true");
+        System.setProperty("prism.order", "sw");
+        if (System.getenv("DISPLAY") == null) {
+            System.setProperty("glass.platform", "Headless");
+        }
+        BatchTimes times = new BatchTimes(Files.createTempDirectory("nexa-batch"));
+        SmallPhotos.write(times.folder, PHOTOS);
+        times.open("first opening");
+        times.open("opened again");
+        times.carries();
+        times.window();
+        Platform.exit();
+    }
+
+    private static void say(String what, double milliseconds) {
+        System.out.printf(Locale.ROOT, "%-58s %8.1f ms%n", what, milliseconds);
+    }
+
+    private static double since(long begun) {
+        return (System.nanoTime() - begun) / 1e6;
+    }
+
+    private void open(String what) throws IOException {
+        long begun = System.nanoTime();
+        try (Shoot shoot = Shoot.open(folder, locations)) {
+            say(PHOTOS + " photos, " + what, since(begun));
+            if (shoot.brief().formats().isEmpty()) {
+                shoot.apply(
+                        Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
+            }
+        }
+    }
+
+    /** Each time planned, made and stored: closing waits for the store. */
+    private void carries() throws IOException {
+        double[] planned = new double[CARRIES];
+        double[] stored = new double[CARRIES];
+        for (int i = 0; i < CARRIES; i++) {
+            Shoot shoot = Shoot.open(folder, locations);
+            long begun = System.nanoTime();
+            Edit edit = carry(shoot, i + 1);
+            planned[i] = since(begun);
+            shoot.apply(edit);
+            shoot.close();
+            stored[i] = since(begun);
+        }
+        Arrays.sort(planned);
+        Arrays.sort(stored);
+        say("carry to " + PHOTOS + ": planned, median of " + CARRIES, planned[CARRIES / 2]);
+        say("carry to " + PHOTOS + ": planned and stored, median", stored[CARRIES / 2]);
+        say("carry to " + PHOTOS + ": planned and stored, slowest", stored[CARRIES - 1]);
+    }
+
+    private static Edit carry(Shoot shoot, double tilt) {
+        Photo from = shoot.photos().getFirst();
+        Format format = shoot.brief().formats().getFirst();
+        Framing source = shoot.framing(from);
+        Carry carry = new Carry(
+                from.facts().orElseThrow().asShot(),
+                source.with(source.pose().withTilt(new Tilt(tilt))),
+                format,
+                shoot.brief(),
+                Set.of(Part.SHAPE, Part.PLACE, Part.TILT),
+                Opposite.TURN,
+                By.PLACE);
+        List<FramingChange> changes = new ArrayList<>();
+        for (Photo photo : shoot.photos()) {
+            PixelSize size = photo.facts().orElseThrow().asShot();
+            Framing before = shoot.framing(photo);
+            changes.add(
+                    new FramingChange(photo.id(), before, carry.to(size, before).framing()));
+        }
+        return new Edit("edit.carry", changes, null);
+    }
+
+    // ---- in the window ----
+
+    private void window() {
+        Platform.startup(() -> {});
+        MainWindow window = onFx(() -> {
+            MainWindow made = new MainWindow(new Stage(), locations, 1280, 800);
+            made.show();
+            return made;
+        });
+        onFx(() -> window.open(folder)).join();
+        Scene scene = onFx(window::scene);
+        Session session = onFx(() -> window.session().orElseThrow());
+        onFx(() -> {
+            session.viewProperty().set(MainView.WALL);
+            layout(scene);
+            return true;
+        });
+        AnimationTimer pulses = new AnimationTimer() { // so that there is always a next one
+                    @Override
+                    public void handle(long now) {}
+                };
+        onFx(() -> {
+            pulses.start();
+            return true;
+        });
+        filters("usual size", scene, session);
+        onFx(() -> {
+            ((Slider) scene.lookup(".wall-size")).setValue(40);
+            return true;
+        });
+        filters("smallest size", scene, session);
+        onFx(() -> {
+            pulses.stop();
+            return true;
+        });
+        together(scene, session);
+        onFx(() -> {
+            window.close();
+            return true;
+        });
+    }
+
+    private static void layout(Scene scene) {
+        scene.getRoot().applyCss();
+        scene.getRoot().layout();
+    }
+
+    /** From the choice to the Wall laid out with what it lets through. */
+    private static void filters(String size, Scene scene, Session session) {
+        PhotoFilter all = PhotoFilter.ALL;
+        List<PhotoFilter> filters = List.of(
+                all.lying(EnumSet.of(Orientation.VERTICAL)),
+                all.in(Set.of(FrameState.PLACED)),
+                all.warned(true),
+                all.named("99"),
+                all);
+        List<Double> times = new ArrayList<>();
+        for (int round = 0; round < 6; round++) {
+            for (PhotoFilter filter : filters) {
+                pulse();
+                double took = untilLaidOut(
+                        scene, () -> session.list().filterProperty().set(filter));
+                if (round > 0) { // the first round warms up
+                    times.add(took);
+                }
+            }
+        }
+        times.sort(null);
+        say("Wall filter on " + PHOTOS + ", laid out, " + size + ", median", times.get(times.size() / 2));
+        say("Wall filter on " + PHOTOS + ", laid out, " + size + ", slowest of 25", times.getLast());
+    }
+
+    /** From an action to the end of the layout of the pulse behind it. */
+    private static double untilLaidOut(Scene scene, Runnable action) {
+        CompletableFuture<Double> took = new CompletableFuture<>();
+        onFx(() -> {
+            long begun = System.nanoTime();
+            scene.addPostLayoutPulseListener(() -> took.complete(since(begun)));
+            action.run();
+            return true;
+        });
+        return took.join();
+    }
+
+    /** Lets what was asked for before be drawn. */
+    private static void pulse() {
+        CountDownLatch pulses = new CountDownLatch(3);
+        AnimationTimer timer = new AnimationTimer() {
+            @Override
+            public void handle(long now) {
+                pulses.countDown();
+            }
+        };
+        onFx(() -> {
+            timer.start();
+            return true;
+        });
+        try {
+            pulses.await();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+        onFx(() -> {
+            timer.stop();
+            return true;
+        });
+    }
+
+    private static void together(Scene scene, Session session) {
+        List<Photo> chosen = session.list().photos().subList(0, TOGETHER);
+        onFx(() -> {
+            session.choose(chosen.getFirst());
+            session.selectionProperty().set(Set.copyOf(chosen));
+            session.together().add(Change.sized(0.7));
+            return true;
+        });
+        awaitPictures(scene);
+        int visible = onFx(() -> (int) scene.getRoot().lookupAll(".photo-tile").stream()
+                .filter(node -> node.isVisible())
+                .count());
+        System.out.println(visible + " photos are visible, " + TOGETHER + " of them change");
+        frames("together, moved", step -> session.together()
+                .preview(Change.moved(0.1 * Math.sin(step / 20.0), 0.05 * Math.cos(step / 20.0))));
+        frames("together, tilted", step -> session.together().preview(Change.tilted(2 * Math.sin(step / 20.0))));
+        onFx(() -> {
+            session.together().abandon();
+            return true;
+        });
+    }
+
+    /** Until no picture arrives any more. */
+    private static void awaitPictures(Scene scene) {
+        onFx(() -> {
+            layout(scene);
+            return true;
+        });
+        try {
+            Thread.sleep(15_000);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private static void frames(String what, IntConsumer step) {
+        Frames frames = new Frames(step);
+        onFx(() -> {
+            frames.start();
+            return true;
+        });
+        frames.await();
+        say(what + ", frame p50", frames.percentile(50));
+        say(what + ", frame p75", frames.percentile(75));
+        say(what + ", frame p95", frames.percentile(95));
+        say(what + ", our share p95", frames.oursPercentile(95));
+    }
+
+    /** One step a pulse; pulses run as fast as they can. */
+    private static final class Frames extends AnimationTimer {
+        private final IntConsumer step;
+        private final double[] times = new double[MEASURED];
+        private final double[] ours = new double[MEASURED];
+        private final CountDownLatch done = new CountDownLatch(1);
+        private int pulses;
+        private long last;
+
+        Frames(IntConsumer step) {
+            this.step = step;
+        }
+
+        @Override
+        public void handle(long now) {
+            long time = System.nanoTime();
+            int measured = pulses - WARM_UP - 1;
+            if (measured >= 0 && measured < MEASURED) {
+                times[measured] = (time - last) / 1e6;
+            }
+            if (measured == MEASURED) {
+                stop();
+                done.countDown();
+                return;
+            }
+            last = time;
+            step.accept(pulses++);
+            if (measured + 1 >= 0 && measured + 1 < MEASURED) {
+                ours[measured + 1] = since(time);
+            }
+        }
+
+        void await() {
+            try {
+                done.await();
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+            Arrays.sort(times);
+            Arrays.sort(ours);
+        }
+
+        double percentile(int percent) {
+            return times[MEASURED * percent / 100];
+        }
+
+        double oursPercentile(int percent) {
+            return ours[MEASURED * percent / 100];
+        }
+    }
+
+    private static <T> T onFx(Callable<T> action) {
+        FutureTask<T> task = new FutureTask<>(action);
+        Platform.runLater(task);
+        try {
+            return task.get();
+        } catch (InterruptedException | ExecutionException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+}

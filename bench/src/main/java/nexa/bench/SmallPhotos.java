@@ -1,0 +1,46 @@
+package nexa.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import nexa.imaging.deliver.Encoder;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.preview.PreviewMaker;
+
+/** Many small files with the demo photos' pictures. */
+final class SmallPhotos {
+    private static final int LONG_EDGE = 240;
+
+    private SmallPhotos() {}
+
+    /** So many photos, no two files the same: each has its number behind its end. */
+    static void write(Path folder, int count) throws IOException {
+        List<byte[]> pictures = new ArrayList<>();
+        for (Path photo : demoPhotos()) {
+            Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(photo);
+            try (Picture small = PreviewMaker.make(photo, probe.facts(), LONG_EDGE)) {
+                pictures.add(Encoder.plainJpeg(small, 85));
+            }
+        }
+        for (int i = 0; i < count; i++) {
+            byte[] picture = pictures.get(i % pictures.size());
+            byte[] numbered = Arrays.copyOf(picture, picture.length + 2);
+            numbered[picture.length] = (byte) i;
+            numbered[picture.length + 1] = (byte) (i >> 8);
+            Files.write(folder.resolve("p%05d.jpg".formatted(i)), numbered);
+        }
+    }
+
+    private static List<Path> demoPhotos() throws IOException {
+        Path demo = Path.of(System.getProperty("nexa.home", "."), "demo", "fennick-kiln");
+        try (Stream<Path> files = Files.list(demo)) {
+            return files.sorted().toList();
+        }
+    }
+}
