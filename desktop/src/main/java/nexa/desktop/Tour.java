@@ -4,13 +4,13 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.event.ActionEvent;
 import javafx.scene.Scene;
@@ -164,8 +164,11 @@ final class Tour {
     /** Marks are proposed, carried by, and measured; then some photos are changed together. */
     private void walkTheSet() throws IOException {
         press("wall-filter", KeyCode.W, true);
-        onFx(() -> fire(KeyCode.ESCAPE, false));
-        onFx(() -> window.models().orElseThrow().marking().suggest());
+        onFx(() -> {
+            fire(KeyCode.ESCAPE, false);
+            session().selectionProperty().set(pots());
+            window.models().orElseThrow().marking().suggest();
+        });
         settle();
         onFx(() -> fireShortcut(KeyCode.K));
         picture("wall-marks");
@@ -173,34 +176,50 @@ final class Tour {
             fire(KeyCode.ESCAPE, false);
             window.models().orElseThrow().marking().accept();
             session().settings().carryByProperty().set(By.MARKS);
-            session().tiltBy(0.8);
-            session()
-                    .frameEdits()
-                    .place("edit.frame", session().frame().orElseThrow().scaled(0.9));
+            choose(session(), "kiln_0207.jpg");
+            session().frameEdits().place("edit.frame", new Frame(-0.159, -0.011, 0.66, 0.528));
         });
         press("wall-carry", KeyCode.B, true);
         onFx(() -> {
             session().carry().apply();
             fire(KeyCode.ESCAPE, false);
             session().settings().carryByProperty().set(By.PLACE);
-            List<Photo> marked = session().shoot().photos().stream()
-                    .filter(photo -> !session().framing(photo).marks().isEmpty())
-                    .limit(9)
-                    .toList();
-            session().selectionProperty().set(Set.copyOf(marked.subList(3, 5)));
-            session().together().add(Change.moved(0.05, 0.02).and(Change.sized(1.1)));
-            session().selectionProperty().set(Set.copyOf(marked));
+            fireShortcut(KeyCode.L);
+        });
+        onFx(() -> {
+            session().selectionProperty().set(Set.of(session().listed().get(3)));
+            session().together().add(Change.moved(0.06, 0.02).and(Change.sized(1.12)));
+            session().selectionProperty().set(Set.of());
+        });
+        picture("lineup");
+        onFx(() -> {
+            session().step(3);
+            fireShortcut(KeyCode.J);
+        });
+        picture("lineup-flip");
+        onFx(() -> {
+            fire(KeyCode.ESCAPE, false);
+            session().viewProperty().set(MainView.WALL);
+            session().selectionProperty().set(pots());
         });
         picture("wall-together");
-        show("lineup", s -> s.viewProperty().set(MainView.LINEUP));
-        onFx(() -> session().step(3));
-        onFx(() -> fireShortcut(KeyCode.J));
-        picture("lineup-flip");
-        onFx(() -> fire(KeyCode.ESCAPE, false));
+        onFx(() -> {
+            session().selectionProperty().set(Set.of());
+        });
         show("bench-rail", s -> {
             s.viewProperty().set(MainView.BENCH);
-            choose(s, "kiln_0205.jpg");
+            choose(s, "kiln_0212.jpg");
         });
+        onFx(() -> window.scene().getRoot().lookup("#shelf").fireEvent(new ActionEvent()));
+        picture("shelf");
+        onFx(() -> fire(KeyCode.ESCAPE, false));
+    }
+
+    /** Photos of one pot each, and three near-repeats. */
+    private Set<Photo> pots() {
+        return session().shoot().photos().stream()
+                .filter(photo -> photo.file().matches("kiln_02(0[12679]|08|1[1236]|3[236]).jpg"))
+                .collect(Collectors.toSet());
     }
 
     /** Waits until nothing is looked for any more. */

@@ -47,11 +47,11 @@ class CarryTest extends WindowTest {
     void prepared_showsGhostsAndChangesNothing(FxRobot robot) throws Exception {
         prepare(robot);
         PhotoTile tile = tile(robot, "kiln_0206.jpg");
-        until(() -> accented(tile.snapshot(null, null)) > 20);
+        until(() -> accented(tile.snapshot(null, null)) > 100);
         assertEquals(FrameState.DERIVED, state(1));
         press(robot, KeyCode.ESCAPE);
         assertTrue(session().carry().planProperty().get().isEmpty());
-        until(() -> accented(tile.snapshot(null, null)) == 0);
+        until(() -> accented(tile.snapshot(null, null)) < 5); // dark edges on wood come near the colour
     }
 
     private static PhotoTile tile(FxRobot robot, String file) {
