@@ -22,6 +22,7 @@ import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import nexa.core.carry.By;
 import nexa.core.carry.Change;
+import nexa.core.carry.Part;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
@@ -176,6 +177,7 @@ final class Tour {
             fire(KeyCode.ESCAPE, false);
             window.models().orElseThrow().marking().accept();
             session().settings().carryByProperty().set(By.MARKS);
+            session().settings().carryPartsProperty().set(Set.of(Part.SHAPE, Part.PLACE));
             choose(session(), "kiln_0207.jpg");
             session().frameEdits().place("edit.frame", new Frame(-0.159, -0.011, 0.66, 0.528));
         });
@@ -184,6 +186,7 @@ final class Tour {
             session().carry().apply();
             fire(KeyCode.ESCAPE, false);
             session().settings().carryByProperty().set(By.PLACE);
+            session().settings().carryPartsProperty().set(Set.of(Part.SHAPE, Part.PLACE, Part.TILT));
             fireShortcut(KeyCode.L);
         });
         onFx(() -> {
@@ -218,7 +221,7 @@ final class Tour {
     /** Photos of one pot each, and three near-repeats. */
     private Set<Photo> pots() {
         return session().shoot().photos().stream()
-                .filter(photo -> photo.file().matches("kiln_02(0[12679]|08|1[1236]|3[236]).jpg"))
+                .filter(photo -> photo.file().matches("kiln_02(0[12679]|08|1[1236]|3[26]).jpg"))
                 .collect(Collectors.toSet());
     }
 

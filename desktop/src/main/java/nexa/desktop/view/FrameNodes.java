@@ -3,6 +3,8 @@ package nexa.desktop.view;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.beans.value.ObservableValue;
+import javafx.geometry.BoundingBox;
+import javafx.geometry.Bounds;
 import javafx.scene.Group;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
@@ -25,7 +27,6 @@ final class FrameNodes extends Group {
     private final Four veil;
     private final Four halo = new Four();
     private final Four line = new Four();
-    private ScreenBox shown = new ScreenBox(0, 0, 0, 0);
 
     /** @param mat what veils the photo outside the frame */
     FrameNodes(ObservableValue<Paint> mat) {
@@ -44,20 +45,24 @@ final class FrameNodes extends Group {
     /** Puts the edge around the frame, and the veil over the rest of a photo's box of the given size. */
     void show(LevelView view, Frame frame, double width, double height) {
         ScreenBox box = view.toScreen(frame);
-        shown = box;
         veil.around(box, Math.max(0, box.x()), Math.max(0, box.y()), width, height);
         boolean large = Math.min(width, height) >= EDGE_FROM;
         halo.setVisible(large);
         line.setVisible(large);
         if (large) {
-            halo.ring(box, 2);
-            line.ring(box, 1);
+            halo.ring(box, 2, width, height);
+            line.ring(box, 1, width, height);
         }
     }
 
-    /** Where the edge is, in the photo's box. */
-    ScreenBox shown() {
-        return shown;
+    /** What the veil leaves open, in this group's coordinates. */
+    Bounds hole() {
+        Rectangle above = veil.boxes.getFirst();
+        Rectangle left = veil.boxes.get(2);
+        Rectangle right = veil.boxes.getLast();
+        double x = left.getX() + left.getWidth();
+        double y = above.getY() + above.getHeight();
+        return new BoundingBox(x, y, right.getX() - x, left.getHeight());
     }
 
     /** Boxes above, below, left and right of a hole. */
@@ -87,14 +92,16 @@ final class FrameNodes extends Group {
             put(3, right, top, width - right, bottom - top);
         }
 
-        /** One unit wide, so far outside of a box. */
-        void ring(ScreenBox box, double out) {
-            double wide = box.width() + 2 * out;
-            double high = box.height() + 2 * out;
-            put(0, box.x() - out, box.y() - out, wide, 1);
-            put(1, box.x() - out, box.y() + high - out - 1, wide, 1);
-            put(2, box.x() - out, box.y() - out + 1, 1, high - 2);
-            put(3, box.x() + wide - out - 1, box.y() - out + 1, 1, high - 2);
+        /** One unit wide, so far outside of a box, but on the photo. */
+        void ring(ScreenBox box, double out, double width, double height) {
+            double left = Math.max(0, box.x() - out);
+            double top = Math.max(0, box.y() - out);
+            double right = Math.min(width, box.x() + box.width() + out);
+            double bottom = Math.min(height, box.y() + box.height() + out);
+            put(0, left, top, right - left, 1);
+            put(1, left, bottom - 1, right - left, 1);
+            put(2, left, top + 1, 1, bottom - top - 2);
+            put(3, right - 1, top + 1, 1, bottom - top - 2);
         }
 
         private void put(int which, double x, double y, double width, double height) {

@@ -7,6 +7,7 @@ import java.util.concurrent.Executor;
 import java.util.stream.Collectors;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
+import javafx.geometry.Bounds;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
@@ -236,7 +237,8 @@ final class PhotoTile extends Pane {
         double width = getWidth() - 2 * RING;
         double height = getHeight() - 2 * RING - caption;
         photoLayer.resizeRelocate(RING, RING, width, height);
-        frameNodes.relocate(RING, RING);
+        frameNodes.setLayoutX(RING); // relocating a group counts from what it holds
+        frameNodes.setLayoutY(RING);
         showFrame();
         markLayer.resizeRelocate(RING, RING, width, height);
         trouble.resizeRelocate(RING, RING, width, height);
@@ -307,6 +309,11 @@ final class PhotoTile extends Pane {
             Map<Photo, Marks> proposals = models.marking().proposalsProperty().get();
             Optional.ofNullable(proposals.get(photo)).ifPresent(marks -> painter.marks(marks.in(space), MARK, true));
         }
+    }
+
+    /** Where the frame's edge is, in this tile's coordinates. */
+    Bounds frameBounds() {
+        return frameNodes.localToParent(frameNodes.hole());
     }
 
     /** A point of this tile's coordinates in the photo's level space; empty if it is unreadable. */

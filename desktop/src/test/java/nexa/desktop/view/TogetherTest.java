@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -15,6 +16,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.shoot.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -158,6 +160,20 @@ class TogetherTest extends WindowTest {
         robot.release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(before, session().framing(all().get(1)), "exactly as it was");
+    }
+
+    @Test
+    void framesOnTheWall_sitOnTheirPixels(FxRobot robot) throws Exception {
+        selectTwo(robot);
+        for (int i = 0; i < 3; i++) {
+            PhotoTile tile = tile(robot, i);
+            ScreenBox box = tile.view().orElseThrow().toScreen(frame(all().get(i)));
+            Bounds shown = tile.frameBounds();
+            assertEquals(box.x(), shown.getMinX(), 1, "rounded to pixels");
+            assertEquals(box.y(), shown.getMinY(), 1);
+            assertEquals(box.width(), shown.getWidth(), 1);
+            assertEquals(box.height(), shown.getHeight(), 1);
+        }
     }
 
     @Test
