@@ -24,6 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window on photos of the demo shoot, driven by mouse and keys. */
@@ -130,13 +131,17 @@ abstract class WindowTest {
     }
 
     final void openInBench(FxRobot robot, String name) throws Exception {
-        PhotoTile tile = robot.lookup(".photo-tile")
-                .match((PhotoTile t) -> t.photo().file().equals(name))
-                .queryAs(PhotoTile.class);
-        robot.doubleClickOn(tile);
+        until(() -> tile(robot, name).tryQuery().isPresent());
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.doubleClickOn(tile(robot, name).queryAs(PhotoTile.class));
         until(() -> session().viewProperty().get() == MainView.BENCH
                 && session().photo().orElseThrow().file().equals(name));
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static NodeQuery tile(FxRobot robot, String name) {
+        return robot.lookup(".photo-tile")
+                .match((PhotoTile t) -> t.photo().file().equals(name));
     }
 
     /** A format, the photo on the Bench, held as given; the ways there have tests of their own. */
