@@ -126,7 +126,7 @@ class CrashTest {
         }
         int begun = 0;
         for (int kill = 0; kill < KILLS; kill++) {
-            startAndKill(Carrier.class, "carrying", kill + 1);
+            startAndKill(Carrier.class, "carrying", kill + 1, kill == KILLS - 1);
             assertEquals("ok", integrity(test));
             try (Shoot shoot = test.open()) {
                 assertEquals(CARRIED, shoot.photos().size());
@@ -151,12 +151,19 @@ class CrashTest {
         kill(editor);
     }
 
-    /** After so many lines, so that the kill comes while the last of them is being stored. */
-    private void startAndKill(Class<?> main, String line, int lines) throws Exception {
+    /**
+     * After so many lines, so that the kill comes while one of them is being stored.
+     *
+     * @param stored whether one is awaited that is stored
+     */
+    private void startAndKill(Class<?> main, String line, int lines, boolean stored) throws Exception {
         Process running = start(main);
         BufferedReader output = running.inputReader();
         for (int i = 0; i < lines; i++) {
             assertEquals(line, output.readLine());
+        }
+        if (stored) {
+            awaitStored();
         }
         kill(running);
     }
