@@ -83,9 +83,8 @@ final class MarksPane implements PaneLayer.Content {
         boolean ours = session.photo()
                 .filter(marking.proposalsProperty().get()::containsKey)
                 .isPresent();
-        for (Button button : new Button[] {accept, decline}) {
-            button.setDisable(proposed == 0 || !mayEdit);
-        }
+        accept.setDisable(proposed == 0 || !mayEdit);
+        decline.setDisable(proposed == 0 && search.isEmpty()); // it stops a search, too
         for (Button button : new Button[] {acceptOne, declineOne}) {
             button.setDisable(!ours || !mayEdit);
         }
