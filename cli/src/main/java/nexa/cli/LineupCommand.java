@@ -53,12 +53,10 @@ final class LineupCommand extends ShootCommand {
             }
         }
         Lineup lineup = new Lineup(placings);
+        List<Deviation> deviations = lineup.deviations();
+        List<Set<Trait>> outliers = lineup.outliers();
         for (int i = 0; i < measured.size(); i++) {
-            add(
-                    rows,
-                    measured.get(i),
-                    lineup.deviations().get(i),
-                    lineup.outliers().get(i));
+            add(rows, measured.get(i), deviations.get(i), outliers.get(i));
         }
         say(words(lineup.spread(), measured.size()));
         return true;

@@ -42,6 +42,11 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
         return facts().isPresent();
     }
 
+    /** The file's name without folders and extension. */
+    public String stem() {
+        return name().replaceFirst("\\.[^.]+$", "");
+    }
+
     /** The file's name without folders. */
     public String name() {
         return file.substring(file.lastIndexOf('/') + 1);

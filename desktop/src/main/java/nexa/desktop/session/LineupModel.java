@@ -192,9 +192,11 @@ public final class LineupModel {
         List<Photo> measured = List.copyOf(placings.keySet());
         Map<Photo, Deviation> deviations = new LinkedHashMap<>();
         Map<Photo, Set<Trait>> outliers = new LinkedHashMap<>();
+        List<Deviation> figures = lineup.deviations();
+        List<Set<Trait>> traits = lineup.outliers();
         for (int i = 0; i < measured.size(); i++) {
-            deviations.put(measured.get(i), lineup.deviations().get(i));
-            outliers.put(measured.get(i), lineup.outliers().get(i));
+            deviations.put(measured.get(i), figures.get(i));
+            outliers.put(measured.get(i), traits.get(i));
         }
         return new Shown(photos, deviations, outliers, Optional.of(lineup.spread()));
     }

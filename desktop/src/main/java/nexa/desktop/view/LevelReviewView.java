@@ -155,7 +155,7 @@ public final class LevelReviewView extends BorderPane {
     private HBox actions(Item item) {
         Button accept = Buttons.text("review.accept", () -> review.accept(item));
         Button leave = Buttons.text("review.leave", () -> review.leave(item));
-        String stem = item.photo().name().replaceFirst("\\.[^.]+$", "");
+        String stem = item.photo().stem();
         accept.setId("accept-" + stem);
         leave.setId("leave-" + stem);
         boolean proposed = item.state() == State.PROPOSED;

@@ -181,16 +181,9 @@ final class LineupRows extends Region {
         List<Photo> photos = session.lineup().shownProperty().get().photos();
         empty.setVisible(photos.isEmpty());
         empty.resizeRelocate(LineupLayout.MARGIN_LEFT, 40, getWidth() - 2 * LineupLayout.MARGIN_LEFT, 24);
-        Map<Photo, ResultTile> known = new HashMap<>(shown);
-        shown.clear();
-        photos.forEach(photo -> {
-            ResultTile kept = known.remove(photo);
-            shown.put(photo, kept == null ? added(photo) : kept);
-        });
-        known.values().forEach(this::removed);
         double barWidth = bar.prefWidth(-1);
-        LineupLayout layout = LineupLayout.of(
-                photos.stream().map(photo -> shown.get(photo).aspect()).toList(), getWidth() - barWidth, getHeight());
+        LineupLayout layout =
+                LineupLayout.of(photos.stream().map(this::aspect).toList(), getWidth() - barWidth, getHeight());
         height = layout.size();
         double overflow = Math.max(0, layout.height() - getHeight());
         bar.setMax(overflow);
@@ -200,11 +193,34 @@ final class LineupRows extends Region {
         tiles.resizeRelocate(0, 0, getWidth() - barWidth, getHeight());
         guides.resizeRelocate(0, 0, getWidth() - barWidth, getHeight());
         double scrolled = Math.round(Math.min(bar.getValue(), overflow));
+        showRows(photos, layout, scrolled);
+        placeGuides(layout, scrolled);
+    }
+
+    /** Width over height of a result; 1 for what can't be shown. */
+    private double aspect(Photo photo) {
+        return session.format()
+                .flatMap(format -> session.frame(photo, format))
+                .map(Frame::aspect)
+                .orElse(1.0);
+    }
+
+    /** Only the rows in sight have nodes. */
+    private void showRows(List<Photo> photos, LineupLayout layout, double scrolled) {
+        Map<Photo, ResultTile> known = new HashMap<>(shown);
+        shown.clear();
         for (int i = 0; i < photos.size(); i++) {
             LineupLayout.Cell cell = layout.cells().get(i);
-            shown.get(photos.get(i)).placeIn(cell.x(), cell.y() - scrolled, cell.width(), cell.height());
+            double y = cell.y() - scrolled;
+            if (y + cell.height() + LineupLayout.CAPTION > 0 && y < getHeight()) {
+                Photo photo = photos.get(i);
+                ResultTile kept = known.remove(photo);
+                ResultTile tile = kept == null ? added(photo) : kept;
+                shown.put(photo, tile);
+                tile.placeIn(cell.x(), y, cell.width(), cell.height());
+            }
         }
-        placeGuides(layout, scrolled);
+        known.values().forEach(this::removed);
     }
 
     private ResultTile added(Photo photo) {

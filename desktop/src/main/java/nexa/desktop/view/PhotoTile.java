@@ -94,7 +94,7 @@ final class PhotoTile extends Pane {
         photo = other;
         drawn = null;
         setVisible(true);
-        name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
+        name.setText(photo.stem());
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
                 session.photoProperty().subscribe(this::showChosen),

@@ -76,18 +76,13 @@ final class ResultTile extends Pane {
         picture.clear();
     }
 
-    /** Width over height of the result; 1 for what can't be shown. */
-    double aspect() {
-        return frame().map(Frame::aspect).orElse(1.0);
-    }
-
     private Optional<Frame> frame() {
         return session.format().flatMap(format -> session.frame(photo, format));
     }
 
     private void show(LineupModel.Shown shown) {
         boolean exemplar = shown.exemplar().filter(photo::equals).isPresent();
-        name.setText(photo.name().replaceFirst("\\.[^.]+$", ""));
+        name.setText(photo.stem());
         Optional<Deviation> deviation = Optional.ofNullable(shown.deviations().get(photo));
         Set<Trait> traits = shown.outliers().getOrDefault(photo, Set.of());
         place.setText(
@@ -138,7 +133,7 @@ final class ResultTile extends Pane {
         place.resizeRelocate(RING, top + LINE - 1, captionWidth + 10, LINE);
         size.resizeRelocate(RING, top + 2 * LINE - 2, captionWidth + 10, LINE);
         frame().ifPresent(frame -> picture.show(
-                photo, PhotoLoader.edgeFor(height / Math.min(1, frame.height()) * Math.max(1, 1 / aspect()))));
+                photo, PhotoLoader.edgeFor(height / Math.min(1, frame.height()) * Math.max(1, 1 / frame.aspect()))));
     }
 
     /** How level space lies in this tile's coordinates. */
