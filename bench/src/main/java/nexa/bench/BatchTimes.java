@@ -255,7 +255,7 @@ final class BatchTimes {
         });
         awaitPictures(scene);
         int visible = onFx(() -> (int) scene.getRoot().lookupAll(".photo-tile").stream()
-                .filter(node -> node.isVisible())
+                .filter(node -> node.getOpacity() > 0)
                 .count());
         System.out.println(visible + " photos are visible, " + TOGETHER + " of them change");
         frames("together, moved", step -> session.together()

@@ -85,7 +85,7 @@ final class PhotoTile extends Pane {
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
-        setVisible(false);
+        setOpacity(0);
     }
 
     /** Shows a photo, also another one in place of the one before: making a tile anew takes far longer. */
@@ -93,7 +93,7 @@ final class PhotoTile extends Pane {
         release();
         photo = other;
         drawn = null;
-        setVisible(true);
+        setMouseTransparent(false);
         name.setText(photo.stem());
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
@@ -120,7 +120,8 @@ final class PhotoTile extends Pane {
         subscriptions = Subscription.EMPTY;
         picture.clear();
         photo = NONE;
-        setVisible(false);
+        setOpacity(0); // not drawn either, and unlike a node made visible again it is not dressed anew
+        setMouseTransparent(true);
     }
 
     /** Whether a photo is shown. */

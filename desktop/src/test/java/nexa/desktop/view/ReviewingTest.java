@@ -54,6 +54,13 @@ class ReviewingTest extends WindowTest {
         assertEquals("not checked 6", text(robot, "#chip-unchecked"));
         click(robot, "#chip-vertical");
         assertEquals(Set.of("kiln_0201.jpg", "kiln_0206.jpg"), onTheWall(robot), "the current one is not pulled away");
+        assertEquals(
+                Set.of("kiln_0201.jpg", "kiln_0206.jpg"),
+                robot.lookup(".photo-tile").queryAllAs(PhotoTile.class).stream()
+                        .filter(tile -> tile.getOpacity() > 0)
+                        .map(tile -> tile.photo().file())
+                        .collect(Collectors.toSet()),
+                "the others are not drawn");
         click(robot, "#chip-vertical");
         assertEquals(6, onTheWall(robot).size());
         onFx(session()::checkAll);
