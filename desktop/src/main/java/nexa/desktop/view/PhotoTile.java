@@ -14,6 +14,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
+import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
@@ -44,6 +45,7 @@ final class PhotoTile extends Pane {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
     private static final double RING = 5;
+    private static final double RING_LINE = 2;
 
     /** What a tile shows that is not in use. */
     private static final Photo NONE = new Photo(0, "", "", new Probe.Unreadable(Trouble.of(Trouble.Kind.MISSING)));
@@ -54,6 +56,8 @@ final class PhotoTile extends Pane {
     private final ShootModels models;
     private final Session session;
     private final FramePicture picture;
+    private final Rectangle ring = box("tile-ring");
+    private final Rectangle ground = box("tile-ground");
     private final DrawnPane photoLayer = new PhotoLayer();
     private final FrameNodes frameNodes;
     private final DrawnPane markLayer = new MarkLayer();
@@ -81,7 +85,7 @@ final class PhotoTile extends Pane {
         state.getStyleClass().add("tile-state");
         trouble.getStyleClass().add("tile-trouble");
         trouble.setWrapText(true);
-        getChildren().addAll(photoLayer, frameNodes, markLayer, trouble, name, state);
+        getChildren().addAll(ring, ground, photoLayer, frameNodes, markLayer, trouble, name, state);
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
@@ -130,8 +134,22 @@ final class PhotoTile extends Pane {
     }
 
     private void showChosen() {
-        pseudoClassStateChanged(CURRENT, session.photo().filter(photo::equals).isPresent());
-        pseudoClassStateChanged(SELECTED, session.selectionProperty().get().contains(photo));
+        boolean current = session.photo().filter(photo::equals).isPresent();
+        boolean selected = session.selectionProperty().get().contains(photo);
+        pseudoClassStateChanged(CURRENT, current);
+        pseudoClassStateChanged(SELECTED, selected);
+        ring.setVisible(current || selected);
+        ground.setVisible(current || selected);
+    }
+
+    /** The renderer fills boxes at once, but puts a background of two layers together from slices of an image. */
+    private static Rectangle box(String style) {
+        Rectangle box = new Rectangle();
+        box.getStyleClass().add(style);
+        box.setSmooth(false);
+        box.setManaged(false);
+        box.setMouseTransparent(true);
+        return box;
     }
 
     private void arrived() {
@@ -237,6 +255,11 @@ final class PhotoTile extends Pane {
     protected void layoutChildren() {
         double width = getWidth() - 2 * RING;
         double height = getHeight() - 2 * RING - caption;
+        ring.setWidth(getWidth());
+        ring.setHeight(getHeight());
+        ground.relocate(RING_LINE, RING_LINE);
+        ground.setWidth(getWidth() - 2 * RING_LINE);
+        ground.setHeight(getHeight() - 2 * RING_LINE);
         photoLayer.resizeRelocate(RING, RING, width, height);
         frameNodes.setLayoutX(RING); // relocating a group counts from what it holds
         frameNodes.setLayoutY(RING);
