@@ -96,7 +96,7 @@ public class PhotoBenchmark {
     /** What the Wall needs of one photo the first time it is shown. */
     @Benchmark
     public int previewForTheWall() throws IOException {
-        try (Picture picture = PreviewMaker.make(file, facts, 512)) {
+        try (Picture picture = PreviewMaker.picture(file, facts, 512)) {
             return picture.toRaster().width();
         }
     }
@@ -104,7 +104,7 @@ public class PhotoBenchmark {
     /** What the Bench needs of one photo the first time it is shown. */
     @Benchmark
     public int previewForTheBench() throws IOException {
-        try (Picture picture = PreviewMaker.make(file, facts, 1280)) {
+        try (Picture picture = PreviewMaker.picture(file, facts, 1280)) {
             return picture.toRaster().width();
         }
     }

@@ -24,7 +24,7 @@ final class SmallPhotos {
         List<byte[]> pictures = new ArrayList<>();
         for (Path photo : demoPhotos()) {
             Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(photo);
-            try (Picture small = PreviewMaker.make(photo, probe.facts(), LONG_EDGE)) {
+            try (Picture small = PreviewMaker.picture(photo, probe.facts(), LONG_EDGE)) {
                 pictures.add(Encoder.plainJpeg(small, 85));
             }
         }

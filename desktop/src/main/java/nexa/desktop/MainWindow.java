@@ -24,12 +24,14 @@ import javafx.stage.Stage;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.Surround;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.PictureSettings;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
 import nexa.desktop.session.ShootModels;
 import nexa.desktop.view.FirstStartView;
 import nexa.desktop.view.HeaderView;
 import nexa.desktop.words.Words;
+import nexa.imaging.colour.Profile;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
@@ -68,7 +70,14 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         this.preferences = Preferences.open(locations);
         this.settings = new Settings(preferences);
         this.keys = new Keys(preferences);
-        this.loader = new PhotoLoader(new PreviewCache(locations.cache().resolve("previews")));
+        this.loader = new PhotoLoader(new PreviewCache(
+                locations.cache().resolve("previews"), settings.pictures().cacheBytes()));
+        PictureSettings pictures = settings.pictures();
+        loader.memory(pictures.memoryBytes());
+        loader.screen(pictures.screenColours());
+        pictures.memoryProperty().subscribe((before, now) -> loader.memory(pictures.memoryBytes()));
+        pictures.cacheProperty().subscribe((before, now) -> loader.disk(pictures.cacheBytes()));
+        pictures.screenProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         this.surround = preferences.get(SURROUND).map(Surround::named).orElse(Surround.LIGHT);
         Scene scene = new Scene(root, width, height);
         scene.getStylesheets().add(Theme.stylesheet());
@@ -143,12 +152,26 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private void showShoot(Shoot shoot) {
         Session opened = new Session(shoot, settings);
         ShootModels models = ShootModels.of(opened, new Shelf(preferences), work, fx);
-        ShootScreen shown = new ShootScreen(models, keys, loader, work, fx, this);
         session = Optional.of(opened);
+        show(models);
+        loader.prepare(shoot);
+        stage.setTitle(shoot.name() + " – " + Words.of("app.name"));
+    }
+
+    private void show(ShootModels models) {
+        ShootScreen shown = new ShootScreen(models, keys, loader, work, fx, this);
         screen = Optional.of(shown);
         root.getChildren().setAll(shown);
-        stage.setTitle(shoot.name() + " – " + Words.of("app.name"));
         shown.requestFocus();
+    }
+
+    /** All that shows photos is made anew. */
+    private void showInColours(Profile colours) {
+        loader.screen(colours);
+        screen.ifPresent(shown -> {
+            shown.dispose();
+            show(shown.models());
+        });
     }
 
     private void showFirstStart() {
@@ -158,6 +181,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     private void closeShoot() {
+        loader.stopPreparing();
         screen.ifPresent(ShootScreen::dispose);
         session.ifPresent(open -> {
             try {

@@ -141,6 +141,7 @@ final class ShootKeys {
         framing.put(Command.ZOOM_FIT, screen.bench()::zoomToFit);
         framing.put(Command.BARE, screen::toggleBare);
         everywhere.put(Command.SURROUND, screen::nextSurround);
+        everywhere.put(Command.SETTINGS, screen::toggleSettings);
         everywhere.put(Command.KEYS, screen::toggleKeys);
         everywhere.put(Command.LEAVE, this::leave);
     }

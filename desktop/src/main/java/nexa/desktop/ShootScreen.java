@@ -228,6 +228,11 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         layer.toggle(panes.filter(false), header.filterButton());
     }
 
+    @Override
+    public void toggleSettings() {
+        layer.toggle(panes.settings(), header.settingsButton());
+    }
+
     void search() {
         layer.close();
         layer.toggle(panes.filter(true), header.filterButton());

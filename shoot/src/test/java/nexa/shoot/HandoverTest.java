@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,10 +24,11 @@ import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.Reduction;
+import nexa.imaging.preview.Preview;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
@@ -195,26 +197,58 @@ class HandoverTest {
     @Test
     void previews_comeFromTheCacheAndSurviveATornFile() throws IOException {
         Path file = test.photo("a.jpg", 900, 600);
-        PreviewCache cache = new PreviewCache(base.resolve("cache"));
+        PreviewCache cache = new PreviewCache(base.resolve("cache"), Long.MAX_VALUE);
         try (Shoot shoot = test.open()) {
             Photo a = shoot.photos().getFirst();
-            Raster made = cache.raster(file, a.fingerprint(), a.facts().orElseThrow(), 300);
-            assertEquals(300, made.width());
-            Path cached;
-            try (var files = Files.walk(base.resolve("cache"))) {
-                cached = files.filter(Files::isRegularFile).findFirst().orElseThrow();
-            }
+            assertEquals(new PixelSize(300, 200), sizeOf(cache, file, a));
+            Path cached = onlyFile(base.resolve("cache"));
             Files.delete(file);
-            assertEquals(
-                    300,
-                    cache.raster(file, a.fingerprint(), a.facts().orElseThrow(), 300)
-                            .width());
+            assertEquals(new PixelSize(300, 200), sizeOf(cache, file, a));
             test.photo("a.jpg", 900, 600);
+            byte[] whole = Files.readAllBytes(cached);
+            whole[whole.length / 2] ^= 1;
+            Files.write(cached, whole);
+            assertEquals(new PixelSize(300, 200), sizeOf(cache, file, a), "made anew");
             Files.writeString(cached, "torn");
-            assertEquals(
-                    200,
-                    cache.raster(file, a.fingerprint(), a.facts().orElseThrow(), 300)
-                            .height());
+            assertEquals(new PixelSize(300, 200), sizeOf(cache, file, a), "made anew");
+        }
+    }
+
+    private static PixelSize sizeOf(PreviewCache cache, Path file, Photo photo) throws IOException {
+        try (Preview preview =
+                cache.preview(file, photo.fingerprint(), photo.facts().orElseThrow(), 300)) {
+            return preview.picture().size();
+        }
+    }
+
+    private static Path onlyFile(Path folder) throws IOException {
+        try (var files = Files.walk(folder)) {
+            return files.filter(Files::isRegularFile).findFirst().orElseThrow();
+        }
+    }
+
+    @Test
+    void previews_keepToTheirLimit_theOldestGo() throws IOException {
+        test.photo("a.jpg", 900, 600);
+        try (Shoot shoot = test.open()) {
+            Photo photo = shoot.photos().getFirst();
+            PhotoFacts facts = photo.facts().orElseThrow();
+            PreviewCache cache = new PreviewCache(base.resolve("cache"), Long.MAX_VALUE);
+            for (int i = 0; i < 20; i++) {
+                cache.prepare(shoot.fileOf(photo), String.format("%032d", i), facts, 300);
+            }
+            long each = cache.size() / 20;
+            assertTrue(each > 1000);
+            for (int i = 0; i < 20; i++) {
+                Path file = base.resolve("cache/00").resolve(String.format("%032d-300.jpg", i));
+                Files.setLastModifiedTime(file, FileTime.fromMillis(1_000_000L * (i + 1)));
+            }
+            cache.limit(10 * each);
+            assertTrue(cache.size() <= 10 * each);
+            assertTrue(cache.has(String.format("%032d", 19), 300), "the newest stays");
+            assertFalse(cache.has(String.format("%032d", 0), 300), "the oldest is gone");
+            cache.clear();
+            assertEquals(0, cache.size());
         }
     }
 }

@@ -30,7 +30,28 @@ class FileSettingsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"", "gif", "jpeg 0", "jpeg 101", "jpeg much"})
+    @ValueSource(strings = {"jpeg 80 srgb", "tiff 92 wide", "png 92 profile /a folder/lab paper.icc"})
+    void text_withColours_isReadBack(String text) {
+        assertEquals(text, FileSettings.parse(text).text());
+    }
+
+    @Test
+    void parse_coloursWithoutQuality() {
+        assertEquals(FileSettings.DEFAULT.coloured(DeliveredColour.SRGB), FileSettings.parse("jpeg sRGB"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "jpeg 90 blue",
+                "jpeg 90 profile",
+                "jpeg 90 srgb /a.icc",
+                "gif",
+                "jpeg 0",
+                "jpeg 101",
+                "jpeg much"
+            })
     void parse_anythingElse_isRefusedWithWords(String text) {
         assertThrows(IllegalArgumentException.class, () -> FileSettings.parse(text));
     }

@@ -115,6 +115,7 @@ public enum Command {
     WHOLE(Group.LOOK, true, I),
     BEFORE(Group.LOOK, true, J),
     PAN(Group.LOOK, true, SPACE),
+    SETTINGS(Group.LOOK, shortcut(COMMA)),
     KEYS(Group.LOOK, F1),
     LEAVE(Group.LOOK, ESCAPE);
 

@@ -5,17 +5,23 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.preview.Preview;
+import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
 import nexa.shoot.preview.PreviewCache;
 
 /**
- * Loads previews on threads of its own and keeps the last used in memory. To be used from one thread, the interface's;
- * the futures complete on a loading thread.
+ * Loads pictures on threads of its own, the most urgent first, and keeps the last used in memory. To be used from one
+ * thread, the interface's; the futures complete on a loading thread.
  */
 public final class PhotoLoader implements AutoCloseable {
     /** Sizes that previews are made in: for tiles and cards, for the Bench, for large screens. */
@@ -27,19 +33,32 @@ public final class PhotoLoader implements AutoCloseable {
     /** Every pixel of the photo, up to what a screen's textures hold. */
     public static final int FULL = 8192;
 
-    private static final long MEMORY_LIMIT = 256L << 20;
+    /** Key of a camera's own small picture. */
+    private static final int FIRST_LOOK = 0;
+
+    private static final long USUAL_MEMORY = 256L << 20;
 
     private record Key(String fingerprint, int edge) {}
 
     private final PreviewCache cache;
-    private final ExecutorService workers;
-    private final Map<Key, CompletableFuture<ScreenPhoto>> loaded = new LinkedHashMap<>(16, 0.75f, true);
+    private final ThreadPoolExecutor workers;
+    private final Map<Key, Job> jobs = new LinkedHashMap<>(16, 0.75f, true);
+    private final Background background;
+    private volatile Profile screen = Profile.SRGB;
+    private long memory = USUAL_MEMORY;
+    private long places;
 
     public PhotoLoader(PreviewCache cache) {
         this.cache = cache;
-        this.workers = Executors.newFixedThreadPool(
-                Math.max(2, Runtime.getRuntime().availableProcessors()),
+        int cores = Math.max(2, Runtime.getRuntime().availableProcessors());
+        this.workers = new ThreadPoolExecutor(
+                cores,
+                cores,
+                0,
+                TimeUnit.SECONDS,
+                new PriorityBlockingQueue<>(),
                 Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
+        this.background = new Background(cache, workers, cores);
     }
 
     /** The smallest preview size that has the asked pixels. */
@@ -52,57 +71,150 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** What is in memory already. */
     public Optional<ScreenPhoto> ready(Photo photo, int edge) {
-        CompletableFuture<ScreenPhoto> known = loaded.get(new Key(photo.fingerprint(), edge));
-        return known != null && known.isDone() && !known.isCompletedExceptionally()
-                ? Optional.of(known.join())
-                : Optional.empty();
+        return Optional.ofNullable(jobs.get(new Key(photo.fingerprint(), edge)))
+                .map(Job::result)
+                .filter(PhotoLoader::isLoaded)
+                .map(CompletableFuture::join);
     }
 
-    /** Loads a readable photo; fails with {@link UnreadablePhotoException} as the cause if it can't be decoded. */
-    public CompletableFuture<ScreenPhoto> load(Photo photo, Path file, int edge) {
-        Key key = new Key(photo.fingerprint(), edge);
-        CompletableFuture<ScreenPhoto> known = loaded.get(key);
-        if (known != null) {
-            return known;
-        }
-        CompletableFuture<ScreenPhoto> loading = begin(photo, file, edge);
-        loaded.put(key, loading);
-        shed();
-        return loading;
+    private static boolean isLoaded(CompletableFuture<ScreenPhoto> result) {
+        return result.isDone() && !result.isCompletedExceptionally();
     }
 
-    private CompletableFuture<ScreenPhoto> begin(Photo photo, Path file, int edge) {
+    /**
+     * Loads a readable photo; fails with {@link UnreadablePhotoException} as the cause if it can't be decoded. Whoever
+     * no longer wants it says so by {@link #leave}.
+     */
+    public CompletableFuture<ScreenPhoto> load(Photo photo, Path file, int edge, Urgency urgency) {
         PhotoFacts facts = photo.facts().orElseThrow();
-        CompletableFuture<ScreenPhoto> result = new CompletableFuture<>();
-        try {
-            workers.execute(() -> {
-                try {
-                    result.complete(ScreenPhoto.of(cache.raster(file, photo.fingerprint(), facts, edge)));
-                } catch (UnreadablePhotoException | RuntimeException | OutOfMemoryError failed) {
-                    result.completeExceptionally(failed);
-                }
-            });
-        } catch (RejectedExecutionException closed) {
-            result.completeExceptionally(closed);
+        return wanted(new Key(photo.fingerprint(), edge), urgency, () -> {
+            try (Preview preview = cache.preview(file, photo.fingerprint(), facts, edge)) {
+                return shown(preview);
+            }
+        });
+    }
+
+    /**
+     * A camera's own small picture of a photo that is not in the cache yet; fails if there is none.
+     */
+    public CompletableFuture<ScreenPhoto> firstLook(Photo photo, Path file) {
+        PhotoFacts facts = photo.facts().orElseThrow();
+        return wanted(new Key(photo.fingerprint(), FIRST_LOOK), Urgency.FIRST_LOOK, () -> {
+            try (Preview preview = PreviewMaker.embedded(file, facts, SMALL).orElseThrow()) {
+                return shown(preview);
+            }
+        });
+    }
+
+    /** Whether a first look is worth it: nothing better is at hand. */
+    public boolean wantsFirstLook(Photo photo) {
+        return ready(photo, SMALL).isEmpty() && !cache.has(photo.fingerprint(), SMALL);
+    }
+
+    private ScreenPhoto shown(Preview preview) {
+        Raster raster = preview.raster(screen);
+        return ScreenPhoto.of(raster);
+    }
+
+    private CompletableFuture<ScreenPhoto> wanted(Key key, Urgency urgency, Job.Loading loading) {
+        Job known = jobs.get(key);
+        if (known == null) {
+            known = new Job(loading, urgency);
+            jobs.put(key, known);
+            enter(known, urgency);
+            shed();
+        } else if (known.raise(urgency)) {
+            enter(known, urgency);
         }
-        return result;
+        known.want();
+        return known.result();
+    }
+
+    private void enter(Job job, Urgency urgency) {
+        try {
+            workers.execute(new Queued(urgency, places++, job::run));
+        } catch (RejectedExecutionException closed) {
+            job.fail(closed);
+        }
+    }
+
+    /** Takes a wish back: what nobody wants any more and is not begun is not loaded. */
+    public void leave(Photo photo, int edge) {
+        leave(new Key(photo.fingerprint(), edge));
+    }
+
+    /** The same for a first look. */
+    public void leaveFirstLook(Photo photo) {
+        leave(new Key(photo.fingerprint(), FIRST_LOOK));
+    }
+
+    private void leave(Key key) {
+        Job job = jobs.get(key);
+        if (job != null && job.leave()) {
+            jobs.remove(key);
+        }
+    }
+
+    /** Makes the small previews of a whole shoot, in order, whenever there is nothing more urgent. */
+    public void prepare(Shoot shoot) {
+        background.prepare(shoot.photos(), shoot::fileOf, SMALL);
+    }
+
+    /** Stops that. */
+    public void stopPreparing() {
+        background.stop();
     }
 
     /** Whether nothing is being loaded. */
     public boolean isIdle() {
-        return loaded.values().stream().allMatch(CompletableFuture::isDone);
+        return jobs.values().stream().allMatch(job -> job.result().isDone()) && background.isIdle();
+    }
+
+    /** Sets the colours that pictures are shown in; all are to be loaded anew. */
+    public void screen(Profile profile) {
+        if (!profile.equals(screen)) {
+            screen = profile;
+            jobs.values().removeIf(job -> job.result().isDone());
+        }
+    }
+
+    /** Sets how many bytes of pictures are kept in memory. */
+    public void memory(long bytes) {
+        memory = bytes;
+        shed();
+    }
+
+    /** Bytes of previews on disk; looks through their folder when first asked. */
+    public long onDisk() {
+        return cache.size();
+    }
+
+    /** Sets how many bytes of previews are kept on disk. May remove files. */
+    public void disk(long bytes) {
+        cache.limit(bytes);
+    }
+
+    /** Removes the previews on disk. */
+    public void emptyDisk() {
+        cache.clear();
+    }
+
+    /** Bytes of pictures in memory. */
+    public long weight() {
+        return jobs.values().stream()
+                .map(Job::result)
+                .filter(PhotoLoader::isLoaded)
+                .mapToLong(result -> result.join().weight())
+                .sum();
     }
 
     /** Forgets the least recently used beyond the limit. */
     private void shed() {
-        long weight = loaded.values().stream()
-                .filter(future -> future.isDone() && !future.isCompletedExceptionally())
-                .mapToLong(future -> future.join().weight())
-                .sum();
-        var oldest = loaded.entrySet().iterator();
-        while (weight > MEMORY_LIMIT && oldest.hasNext()) {
-            CompletableFuture<ScreenPhoto> candidate = oldest.next().getValue();
-            if (candidate.isDone() && !candidate.isCompletedExceptionally()) {
+        long weight = weight();
+        var oldest = jobs.values().iterator();
+        while (weight > memory && oldest.hasNext()) {
+            CompletableFuture<ScreenPhoto> candidate = oldest.next().result();
+            if (isLoaded(candidate)) {
                 weight -= candidate.join().weight();
                 oldest.remove();
             }
@@ -111,6 +223,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     @Override
     public void close() {
+        background.stop();
         workers.shutdownNow();
     }
 }

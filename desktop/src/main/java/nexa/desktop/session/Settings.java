@@ -7,7 +7,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.carry.By;
 import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
@@ -18,7 +17,7 @@ import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.shoot.Preferences;
 
-/** What the user set for the Bench, for all shoots. Each value is kept as soon as it changes. */
+/** What the user set, for all shoots. Each value is kept as soon as it changes. */
 public final class Settings {
     private static final int MOST_SHAPES = 60;
     private static final double USUAL_PPI = 300;
@@ -43,9 +42,11 @@ public final class Settings {
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
+    private final PictureSettings pictures;
 
     public Settings(Preferences preferences) {
         this.preferences = preferences;
+        pictures = new PictureSettings(preferences);
         overlay = kept("overlay", OverlayChoice.DEFAULT, OverlayChoice::parse, OverlayChoice::text);
         cycle = kept("overlay cycle", OverlayCycle.DEFAULT, OverlayCycle::parse, OverlayCycle::text);
         overlayShow = kept("overlay show", OverlayShow.ALWAYS, OverlayShow::valueOf, Enum::name);
@@ -71,20 +72,8 @@ public final class Settings {
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
     }
 
-    /** A text of another version, or one changed by hand, gives the default. */
     private <T> ObjectProperty<T> kept(String name, T usual, Function<String, T> parse, Function<T, String> text) {
-        T first = preferences.get(name).map(value -> read(value, usual, parse)).orElse(usual);
-        ObjectProperty<T> property = new SimpleObjectProperty<>(first);
-        property.subscribe((before, now) -> preferences.put(name, text.apply(now)));
-        return property;
-    }
-
-    private static <T> T read(String value, T usual, Function<String, T> parse) {
-        try {
-            return parse.apply(value);
-        } catch (IllegalArgumentException unknown) {
-            return usual;
-        }
+        return Kept.property(preferences, name, usual, parse, text);
     }
 
     private static Set<Part> parts(String names) {
@@ -105,6 +94,11 @@ public final class Settings {
         } catch (IllegalArgumentException notOne) {
             return false;
         }
+    }
+
+    /** Memory, disk and colours for pictures. */
+    public PictureSettings pictures() {
+        return pictures;
     }
 
     public ObjectProperty<OverlayChoice> overlayProperty() {

@@ -321,11 +321,19 @@ final class BenchDrawing {
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
         boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
         text.caption(
-                photo.name() + " · " + space.upright() + closer,
+                photo.name() + " · " + space.upright() + colours(photo) + closer,
                 fitting.originX() - half,
                 TextAlignment.LEFT,
                 overPhoto);
         text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
+    }
+
+    private static String colours(Photo photo) {
+        return photo.facts()
+                .map(Looks::words)
+                .filter(words -> !words.isEmpty())
+                .map(words -> " · " + words)
+                .orElse("");
     }
 
     /** Whether a corner of the tilted photo lies where the captions are. */

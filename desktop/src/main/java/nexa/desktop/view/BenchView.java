@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.stream.Stream;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
@@ -22,6 +23,7 @@ import nexa.core.geometry.Tilt;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Levelling;
@@ -62,6 +64,7 @@ public final class BenchView extends Region {
     private final FramePicture current;
     private final FramePicture before;
     private final FramePicture after;
+    private final Ahead ahead;
     private final ObjectProperty<BenchMode> mode = new SimpleObjectProperty<>(BenchMode.FRAMING);
     private final ObjectProperty<BenchZoom> zoom = new SimpleObjectProperty<>(BenchZoom.FIT);
     private final BooleanProperty tilting = new SimpleBooleanProperty();
@@ -84,9 +87,10 @@ public final class BenchView extends Region {
         this.levelling = models.levelling();
         this.marking = models.marking();
         this.keys = keys;
-        this.current = new FramePicture(session.shoot(), loader, fx, this::redraw);
+        this.current = new FramePicture(session.shoot(), loader, fx, this::redraw).urgent();
         this.before = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.after = new FramePicture(session.shoot(), loader, fx, this::redraw);
+        this.ahead = new Ahead(loader, session.shoot()::fileOf);
         tilting.bindBidirectional(tiltAdjusting);
         getStyleClass().add("bench");
         getChildren().addAll(beforeLayer, afterLayer, photoLayer, frameLayer);
@@ -132,6 +136,7 @@ public final class BenchView extends Region {
         settling.stop();
         tilting.unbind();
         List.of(current, before, after).forEach(FramePicture::clear);
+        ahead.clear();
     }
 
     /** What the next drag does. */
@@ -169,13 +174,21 @@ public final class BenchView extends Region {
         }
         showNeighbours();
         photo.ifPresent(p -> {
-            current.show(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.75));
+            showAt(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.75));
             setAccessibleText(Words.of(
                     "bench.canvas",
                     p.name(),
                     session.format().map(f -> f.name()).orElse("")));
         });
         redraw();
+    }
+
+    /** Shows the photo, and has those around it ready. */
+    private void showAt(Photo photo, int edge) {
+        current.show(photo, edge);
+        List<Photo> around =
+                Stream.of(1, -1, 2).flatMap(side -> neighbour(side).stream()).toList();
+        ahead.want(around, Math.min(edge, PhotoLoader.LARGE));
     }
 
     private void showNeighbours() {
@@ -356,8 +369,7 @@ public final class BenchView extends Region {
         frameLayer.resizeRelocate(0, 0, getWidth(), getHeight());
         Optional<LevelView> view = view();
         session.photo()
-                .ifPresent(photo ->
-                        view.ifPresent(v -> current.show(photo, PhotoLoader.edgeFor(v.scale() * pixelScale()))));
+                .ifPresent(photo -> view.ifPresent(v -> showAt(photo, PhotoLoader.edgeFor(v.scale() * pixelScale()))));
         boolean resultOnly = keys.isHeld(Command.RESULT);
         PhotoLayer photo =
                 new PhotoLayer(current.pixels(), shownSpace(), view, resultOnly ? session.frame() : Optional.empty());

@@ -1,10 +1,12 @@
 package nexa.desktop.view;
 
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.photo.Urgency;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Photo;
@@ -20,6 +22,8 @@ final class FramePicture {
     private Optional<ScreenPhoto> pixels = Optional.empty();
     private Optional<Trouble> trouble = Optional.empty();
     private Optional<Photo> shown = Optional.empty();
+    private Urgency urgency = Urgency.VISIBLE;
+    private boolean looking;
     private int edge;
     private long latest;
 
@@ -39,27 +43,38 @@ final class FramePicture {
         return trouble;
     }
 
+    /** Its pictures are wanted before all others. */
+    FramePicture urgent() {
+        urgency = Urgency.CURRENT;
+        return this;
+    }
+
     /** Shows another photo, or the same at another size; what is there stays until the new pixels arrive. */
     void show(Photo photo, int wantedEdge) {
         boolean same = shown.filter(photo::equals).isPresent();
         if (same && wantedEdge == edge) {
             return;
         }
+        leave();
         if (!same) {
-            pixels = loader.ready(photo, PhotoLoader.SMALL);
+            pixels = loader.ready(photo, wantedEdge).or(() -> loader.ready(photo, PhotoLoader.SMALL));
             trouble = photo.trouble();
         }
         shown = Optional.of(photo);
         edge = wantedEdge;
         long mine = ++latest;
         if (photo.isReadable()) {
-            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge);
+            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
             loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
+            if (pixels.isEmpty() && loader.wantsFirstLook(photo)) {
+                looking = true;
+                loader.firstLook(photo, shoot.fileOf(photo)).thenAcceptAsync(look -> takeLook(mine, look), fx);
+            }
         }
     }
 
     private void take(long request, @Nullable ScreenPhoto loaded, @Nullable Throwable failure) {
-        if (request != latest) {
+        if (request != latest || failure instanceof CancellationException) {
             return;
         }
         if (loaded != null) {
@@ -70,6 +85,24 @@ final class FramePicture {
         arrived.run();
     }
 
+    private void takeLook(long request, ScreenPhoto look) {
+        if (request == latest && pixels.isEmpty()) {
+            pixels = Optional.of(look);
+            arrived.run();
+        }
+    }
+
+    /** What is not loaded yet need not be any more. */
+    private void leave() {
+        shown.filter(Photo::isReadable).ifPresent(photo -> {
+            loader.leave(photo, edge);
+            if (looking) {
+                loader.leaveFirstLook(photo);
+            }
+        });
+        looking = false;
+    }
+
     private static Trouble reason(Throwable failure) {
         return failure instanceof UnreadablePhotoException unreadable
                 ? unreadable.trouble()
@@ -77,6 +110,7 @@ final class FramePicture {
     }
 
     void clear() {
+        leave();
         latest++;
         shown = Optional.empty();
         pixels = Optional.empty();

@@ -48,6 +48,8 @@ public final class HeaderView extends HBox {
         void toggleSteps();
 
         void toggleFilter();
+
+        void toggleSettings();
     }
 
     /** Below this the header has no room for everything; what the filter's pane has too goes first. */
@@ -61,6 +63,7 @@ public final class HeaderView extends HBox {
     private final Button redo;
     private final Button steps;
     private final Button filter;
+    private final Button settings;
     private final ToggleButton horizontal = chip("chip-horizontal", this::toggle, Orientation.HORIZONTAL);
     private final ToggleButton vertical = chip("chip-vertical", this::toggle, Orientation.VERTICAL);
     private final ToggleButton unchecked = new ToggleButton();
@@ -93,12 +96,15 @@ public final class HeaderView extends HBox {
         sheet.setId("keys");
         filter = Buttons.command(MaterialDesignF.FILTER_VARIANT, Command.FILTER, keys, shootActions::toggleFilter);
         filter.setId("filter");
+        settings = Buttons.command(MaterialDesignC.COG_OUTLINE, Command.SETTINGS, keys, shootActions::toggleSettings);
+        settings.setId("settings");
         getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), filter);
         getChildren().addAll(undo, redo, this.steps);
         getChildren()
                 .addAll(
                         surround,
                         Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
+                        settings,
                         sheet);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
@@ -113,6 +119,11 @@ public final class HeaderView extends HBox {
     /** Beside which the list of actions opens. */
     public Button stepsButton() {
         return steps;
+    }
+
+    /** Beside which the settings open. */
+    public Button settingsButton() {
+        return settings;
     }
 
     /** Beside which the filter opens. */

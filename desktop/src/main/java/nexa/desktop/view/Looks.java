@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.paint.Color;
 import nexa.core.level.Finding;
 import nexa.core.review.Warning;
@@ -11,6 +12,7 @@ import nexa.desktop.paint.Mat;
 import nexa.desktop.session.OverlayLook;
 import nexa.desktop.session.Settings;
 import nexa.desktop.words.Words;
+import nexa.imaging.file.PhotoFacts;
 
 /** From what the user set to colours and words. */
 final class Looks {
@@ -61,6 +63,15 @@ final class Looks {
         return warnings.stream()
                 .sorted()
                 .map(warning -> Words.of("warning", warning))
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** What one should know of how a photo's file is read, in one line. */
+    static String words(PhotoFacts facts) {
+        String profile = facts.profile();
+        return Stream.concat(
+                        Stream.ofNullable(profile).filter(name -> !name.startsWith("sRGB")),
+                        facts.remarks().stream().sorted().map(remark -> Words.of("remark", remark)))
                 .collect(Collectors.joining(" · "));
     }
 

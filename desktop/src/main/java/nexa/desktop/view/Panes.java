@@ -47,6 +47,10 @@ public final class Panes {
         return new ShelfPane(session, models.shelf(), done);
     }
 
+    public PaneLayer.Content settings() {
+        return new SettingsPane(session.settings().pictures(), loader);
+    }
+
     public PaneLayer.Content steps() {
         return new StepsPane(session, loader, fx);
     }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
@@ -219,7 +220,10 @@ final class PhotoTile extends Pane {
 
     /** What a tooltip says of the photo; empty if there is nothing to say. */
     String explanation() {
-        return Looks.words(warnings());
+        return Stream.of(
+                        Looks.words(warnings()), photo.facts().map(Looks::words).orElse(""))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining("\n"));
     }
 
     private String stateWords(Framing framing) {

@@ -1,6 +1,7 @@
 package nexa.desktop.view;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
@@ -29,6 +30,7 @@ import javafx.util.Subscription;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
@@ -48,6 +50,7 @@ public final class WallView extends Region {
     private final WallPointer pointer;
     private final Tooltip explanation = new Tooltip();
     private final PhotoLoader loader;
+    private final Ahead ahead;
     private final Executor fx;
     private final Pane tiles = new Pane();
     private final ScrollBar bar = new ScrollBar();
@@ -66,6 +69,7 @@ public final class WallView extends Region {
         this.models = models;
         this.session = models.session();
         this.loader = loader;
+        this.ahead = new Ahead(loader, session.shoot()::fileOf);
         this.fx = fx;
         getStyleClass().add("wall");
         setAccessibleRole(AccessibleRole.LIST_VIEW);
@@ -134,6 +138,7 @@ public final class WallView extends Region {
         subscriptions.unsubscribe();
         shown.values().forEach(PhotoTile::release);
         shown.clear();
+        ahead.clear();
     }
 
     /** Moves the choice to the photo nearest above (-1) or below (1). */
@@ -231,6 +236,7 @@ public final class WallView extends Region {
     private void showRows() {
         List<Photo> photos = session.list().photos();
         Map<Photo, PhotoTile> kept = new HashMap<>();
+        List<Photo> next = new ArrayList<>();
         for (int i = 0; i < photos.size(); i++) {
             WallLayout.Cell cell = layout.cells().get(i);
             double y = cell.y() - bar.getValue();
@@ -240,11 +246,14 @@ public final class WallView extends Region {
                 PhotoTile tile = known == null ? added(photo) : known;
                 tile.placeIn(new WallLayout.Cell(cell.x(), Math.round(y), cell.width(), cell.height(), cell.caption()));
                 kept.put(photo, tile);
+            } else if (y >= getHeight() && y < 2 * getHeight()) {
+                next.add(photos.get(i));
             }
         }
         shown.values().forEach(this::removed);
         shown.clear();
         shown.putAll(kept);
+        ahead.want(next, PhotoLoader.edgeFor(size.getValue()));
     }
 
     private PhotoTile added(Photo photo) {

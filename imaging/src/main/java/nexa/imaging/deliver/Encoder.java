@@ -15,9 +15,13 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.FileType;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
@@ -36,7 +40,7 @@ public final class Encoder {
     private Encoder() {}
 
     /**
-     * The file's bytes: ICC profile, XMP and EXIF as the source has them, orientation 1, the picture's own size and a
+     * The file's bytes: XMP and EXIF as the source has them, the colours that the settings ask for with their profile, orientation 1, the picture's own size and a
      * fresh thumbnail (TIFF: none). A JPEG gets 8 bits on white.
      *
      * @param source the opened photo the picture was rendered from
@@ -44,9 +48,10 @@ public final class Encoder {
      */
     public static byte[] encode(Picture picture, Source source, FileSettings settings) throws IOException {
         FileType type = settings.type();
-        try (Picture shallow = picture.bits() > type.mostBits() ? picture.to8Bits() : picture.shared();
+        try (Colours colours = Colours.of(picture, source.profile(), settings.colour());
+                Picture shallow = shallow(colours.picture(), type);
                 Picture ready = type.keepsAlpha() ? shallow.shared() : shallow.onWhite()) {
-            SourceMetadata metadata = source.metadata().fittingChannels(ready.channels());
+            SourceMetadata metadata = source.metadata().withIcc(colours.icc());
             TiffOutputSet exif = ExifBlock.forDelivery(metadata.exif(), ready.size());
             if (type == FileType.TIFF) {
                 return TiffFile.bytes(ready, exif, metadata);
@@ -58,18 +63,29 @@ public final class Encoder {
         }
     }
 
+    private static Picture shallow(Picture picture, FileType type) {
+        return picture.bits() > type.mostBits() ? picture.to8Bits() : picture.shared();
+    }
+
     private static byte[] thumbnail(Picture picture) throws IOException {
         try (Picture small = picture.reducedTo(THUMBNAIL_EDGE);
                 Picture eight = small.to8Bits();
                 Picture opaque = eight.onWhite()) {
-            return encode(
-                    opaque, new SourceMetadata(null, null, null), new FileSettings(FileType.JPEG, THUMBNAIL_QUALITY));
+            return encode(opaque, SourceMetadata.NONE, new FileSettings(FileType.JPEG, THUMBNAIL_QUALITY));
         }
     }
 
-    /** A plain JPEG without metadata, for previews. */
+    /** A plain JPEG without metadata. */
     public static byte[] plainJpeg(Picture picture, int quality) throws IOException {
-        return encode(picture, new SourceMetadata(null, null, null), new FileSettings(FileType.JPEG, quality));
+        return encode(picture, SourceMetadata.NONE, new FileSettings(FileType.JPEG, quality));
+    }
+
+    /** A JPEG with nothing but a colour profile, for previews. */
+    public static byte[] plainJpeg(Picture picture, int quality, Optional<Profile> profile) throws IOException {
+        return encode(
+                picture,
+                SourceMetadata.NONE.withIcc(profile.map(Profile::bytes).orElse(null)),
+                new FileSettings(FileType.JPEG, quality));
     }
 
     private static byte[] encode(Picture picture, SourceMetadata metadata, FileSettings settings) throws IOException {

@@ -9,6 +9,7 @@ import java.nio.ShortBuffer;
 import java.util.Arrays;
 import java.util.zip.DeflaterOutputStream;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.formats.tiff.AbstractTiffElement.DataElement;
 import org.apache.commons.imaging.formats.tiff.AbstractTiffImageData;
 import org.apache.commons.imaging.formats.tiff.constants.TiffEpTagConstants;

@@ -32,7 +32,7 @@ public record Likeness(BitSet brighter) {
 
     /** Empty if the photo can't be decoded. */
     public static Optional<Likeness> of(Path file, PhotoFacts facts) {
-        try (Picture small = PreviewMaker.make(file, facts, LONG_EDGE);
+        try (Picture small = PreviewMaker.picture(file, facts, LONG_EDGE);
                 Mat grey = new Mat();
                 Mat grid = new Mat();
                 Size size = new Size(GRID + 1, GRID + 1)) {

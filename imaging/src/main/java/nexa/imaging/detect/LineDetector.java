@@ -37,7 +37,7 @@ public final class LineDetector {
      * @throws UnreadablePhotoException if it can't be decoded
      */
     public static List<LevelLine> segments(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture small = PreviewMaker.make(file, facts, LONG_EDGE);
+        try (Picture small = PreviewMaker.picture(file, facts, LONG_EDGE);
                 Mat grey = grey(small);
                 Mat found = new Mat();
                 LineSegmentDetector detector = detector()) {

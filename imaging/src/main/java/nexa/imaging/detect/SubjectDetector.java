@@ -67,7 +67,7 @@ public final class SubjectDetector {
     }
 
     private static List<Point> eyes(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture picture = PreviewMaker.make(file, facts, FACE_EDGE)) {
+        try (Picture picture = PreviewMaker.picture(file, facts, FACE_EDGE)) {
             double scale = (double) facts.asShot().longEdge() / picture.size().longEdge();
             return FaceDetector.eyes(picture).stream()
                     .map(eye -> eye.times(scale))
@@ -76,7 +76,7 @@ public final class SubjectDetector {
     }
 
     private static List<Point> ends(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture small = PreviewMaker.make(file, facts, LONG_EDGE);
+        try (Picture small = PreviewMaker.picture(file, facts, LONG_EDGE);
                 Mat colour = colour(small);
                 Mat byRows = foreground(colour, Backdrop.of(colour).seeds());
                 Mat byBorder = foreground(colour, border(colour))) {

@@ -6,7 +6,11 @@ public enum FileKind {
     PNG,
     TIFF,
     WEBP,
-    BMP;
+    BMP,
+    /** A camera's sensor data, seen through the JPEG that the camera put into it. */
+    RAW,
+    /** Any other that the pixel library reads; there it is found by asking it. */
+    OTHER;
 
     /** Whether OpenCV's decoder already applies the file's orientation tag, whatever it is asked. */
     public boolean decodesAsShot() {

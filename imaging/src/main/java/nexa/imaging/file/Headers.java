@@ -6,14 +6,17 @@ import com.drew.metadata.bmp.BmpHeaderDirectory;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.icc.IccDirectory;
 import com.drew.metadata.jpeg.JpegDirectory;
 import com.drew.metadata.png.PngDirectory;
 import com.drew.metadata.webp.WebpDirectory;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.util.Objects;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
+import nexa.imaging.colour.Profile;
 import org.jspecify.annotations.Nullable;
 
 /** The few header values that Nexa needs, out of all that were read. */
@@ -36,6 +39,7 @@ final class Headers {
                         ExifDirectoryBase.TAG_IMAGE_HEIGHT);
             case WEBP ->
                 size(metadata, WebpDirectory.class, WebpDirectory.TAG_IMAGE_WIDTH, WebpDirectory.TAG_IMAGE_HEIGHT);
+            case RAW, OTHER -> Optional.empty(); // their headers don't say which picture is meant
             case BMP ->
                 size(
                         metadata,
@@ -55,6 +59,21 @@ final class Headers {
             }
         }
         return Optional.empty();
+    }
+
+    /** Colour components of a JPEG, 0 if its headers don't say. */
+    static int components(Metadata metadata) {
+        return metadata.getDirectoriesOfType(JpegDirectory.class).stream()
+                .map(directory -> directory.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS))
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(0);
+    }
+
+    /** Name of the embedded colour profile; null if there is none. */
+    static @Nullable String profile(Metadata metadata) {
+        IccDirectory directory = metadata.getFirstDirectoryOfType(IccDirectory.class);
+        return directory == null ? null : Profile.name(directory);
     }
 
     /** EXIF orientation, 1 if missing or senseless. */

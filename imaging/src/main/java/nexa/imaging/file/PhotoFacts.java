@@ -1,6 +1,8 @@
 package nexa.imaging.file;
 
 import java.time.LocalDateTime;
+import java.util.EnumSet;
+import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import org.jspecify.annotations.Nullable;
@@ -11,12 +13,20 @@ import org.jspecify.annotations.Nullable;
  * @param asShot size with EXIF orientation applied
  * @param exifOrientation 1 to 8
  * @param taken the camera's clock, which has no time zone; null if it didn't say
+ * @param profile name of the embedded colour profile; null if there is none
+ * @param remarks on how the file is read
  */
 public record PhotoFacts(
         FileKind kind,
         PixelSize asShot,
         int exifOrientation,
-        @Nullable LocalDateTime taken) {
+        @Nullable LocalDateTime taken,
+        @Nullable String profile,
+        Set<Remark> remarks) {
+
+    public PhotoFacts {
+        remarks = remarks.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(remarks));
+    }
 
     /** From pixels as they come out of the decoder to as shot. */
     public Turn decodedToAsShot() {

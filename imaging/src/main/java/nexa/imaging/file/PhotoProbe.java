@@ -13,11 +13,18 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -58,20 +65,32 @@ public final class PhotoProbe {
 
     private static Probe probeContent(Path file) throws IOException, ImageProcessingException {
         FileType type = typeOf(file);
-        if (type == FileType.Unknown) {
-            return Probe.unreadable(Trouble.Kind.NOT_AN_IMAGE);
-        }
         FileKind kind = KINDS.get(type);
-        if (kind == null) {
-            return Probe.unreadable(Trouble.Kind.UNSUPPORTED);
-        }
         if (kind == FileKind.JPEG) {
             OptionalInt share = JpegCompleteness.percentIfCut(file);
             if (share.isPresent()) {
                 return new Probe.Unreadable(new Trouble(Trouble.Kind.TRUNCATED, share.getAsInt()));
             }
         }
-        return facts(kind, ImageMetadataReader.readMetadata(file.toFile()));
+        Optional<Metadata> metadata = type == FileType.Unknown ? Optional.empty() : metadata(file, kind);
+        if (metadata.isPresent() && RawFile.isRaw(type, metadata.get())) {
+            return raw(file, metadata.get());
+        }
+        return kind == null ? other(file, type, metadata.orElseGet(Metadata::new)) : common(file, kind, metadata.get());
+    }
+
+    /** Of a kind that is only perhaps a photo, unreadable headers say nothing yet. */
+    private static Optional<Metadata> metadata(Path file, @Nullable FileKind kind)
+            throws IOException, ImageProcessingException {
+        try {
+            return Optional.of(ImageMetadataReader.readMetadata(file.toFile()));
+        } catch (ImageProcessingException | RuntimeException damaged) {
+            if (kind != null) {
+                throw damaged;
+            }
+            LOG.info("The headers of {} are not understood", file, damaged);
+            return Optional.empty();
+        }
     }
 
     private static FileType typeOf(Path file) throws IOException {
@@ -80,16 +99,51 @@ public final class PhotoProbe {
         }
     }
 
-    private static Probe facts(FileKind kind, Metadata metadata) {
+    private static Probe common(Path file, FileKind kind, Metadata metadata) throws IOException {
         Optional<PixelSize> stored = Headers.size(kind, metadata);
         if (stored.isEmpty()) {
             return Probe.unreadable(Trouble.Kind.DAMAGED);
         }
-        if (stored.get().area() > PIXEL_LIMIT) {
+        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        if (kind == FileKind.JPEG && Headers.components(metadata) == 4) {
+            remarks.add(Remark.INK);
+        }
+        if (kind == FileKind.TIFF && Pages.count(file) > 1) {
+            remarks.add(Remark.FIRST_OF_SEVERAL);
+        }
+        return readable(kind, stored.get(), metadata, remarks);
+    }
+
+    private static Probe raw(Path file, Metadata metadata) throws IOException {
+        Optional<EmbeddedJpeg> preview = RawFile.preview(file, metadata);
+        return preview.isEmpty()
+                ? Probe.unreadable(Trouble.Kind.RAW_WITHOUT_PREVIEW)
+                : readable(FileKind.RAW, preview.get().size(), metadata, EnumSet.of(Remark.CAMERA_PREVIEW));
+    }
+
+    /** Its pixel library is asked whether it reads the file; how large it is shows when it did. */
+    private static Probe other(Path file, FileType type, Metadata metadata) {
+        Trouble.Kind refusal = type == FileType.Unknown ? Trouble.Kind.NOT_AN_IMAGE : Trouble.Kind.UNSUPPORTED;
+        if (!Decoder.mayRead(file)) {
+            return Probe.unreadable(refusal);
+        }
+        try (Picture picture = Decoder.decode(file, Reduction.NONE)) {
+            return readable(FileKind.OTHER, picture.size(), metadata, EnumSet.noneOf(Remark.class));
+        } catch (UnreadablePhotoException refused) {
+            return new Probe.Unreadable(refused.trouble());
+        }
+    }
+
+    private static Probe readable(FileKind kind, PixelSize stored, Metadata metadata, Set<Remark> remarks) {
+        if (stored.area() > PIXEL_LIMIT) {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
         int orientation = Headers.orientation(metadata);
-        PixelSize asShot = Turn.ofExif(orientation).apply(stored.get());
-        return new Probe.Readable(new PhotoFacts(kind, asShot, orientation, Headers.taken(metadata)));
+        PixelSize asShot = Turn.ofExif(orientation).apply(stored);
+        String profile = Headers.profile(metadata);
+        if (profile == null) {
+            remarks.add(Remark.NO_PROFILE);
+        }
+        return new Probe.Readable(new PhotoFacts(kind, asShot, orientation, Headers.taken(metadata), profile, remarks));
     }
 }

@@ -2,11 +2,7 @@ package nexa.imaging.pixels;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_16U;
 import static org.bytedeco.opencv.global.opencv_core.CV_8U;
-import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_IGNORE_ORIENTATION;
-import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_REDUCED_COLOR_2;
-import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_REDUCED_COLOR_4;
-import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_REDUCED_COLOR_8;
-import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_UNCHANGED;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.haveImageReader;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imdecode;
 
 import java.io.IOException;
@@ -16,6 +12,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import nexa.imaging.file.Trouble;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -41,17 +38,35 @@ public final class Decoder {
     /** The same from bytes already read; the file is named for messages only. */
     public static Picture decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
         try (Mat encoded = EncodedBytes.matrix(bytes)) {
-            Mat decoded = imdecode(encoded, flags(reduction));
-            if (decoded == null || decoded.empty()) {
-                throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
-            }
-            if (decoded.depth() != CV_8U && decoded.depth() != CV_16U) {
-                throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.UNSUPPORTED));
-            }
-            return new Picture(decoded);
+            return checked(file, imdecode(encoded, reduction.flags()));
         } catch (RuntimeException refused) { // OpenCV reports damaged data as its own runtime exceptions
             LOG.info("OpenCV refuses {}", file, refused);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+        }
+    }
+
+    /**
+     * What a decoder gave, if it is pixels that Nexa works with.
+     *
+     * @throws UnreadablePhotoException if it is none
+     */
+    public static Picture checked(Path file, @Nullable Mat decoded) throws UnreadablePhotoException {
+        if (decoded == null || decoded.empty()) {
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+        }
+        if (decoded.depth() != CV_8U && decoded.depth() != CV_16U) {
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.UNSUPPORTED));
+        }
+        return new Picture(decoded);
+    }
+
+    /** Whether OpenCV, asked, says that it reads such a file. */
+    public static boolean mayRead(Path file) {
+        try {
+            return haveImageReader(file.toString());
+        } catch (RuntimeException refused) { // by a decoder that is switched off
+            LOG.info("OpenCV does not read {}", file, refused);
+            return false;
         }
     }
 
@@ -71,14 +86,5 @@ public final class Decoder {
             LOG.info("Reading {} failed", file, failed);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.READ_FAILED));
         }
-    }
-
-    private static int flags(Reduction reduction) {
-        return switch (reduction) {
-            case NONE -> IMREAD_UNCHANGED;
-            case HALF -> IMREAD_REDUCED_COLOR_2 | IMREAD_IGNORE_ORIENTATION;
-            case QUARTER -> IMREAD_REDUCED_COLOR_4 | IMREAD_IGNORE_ORIENTATION;
-            case EIGHTH -> IMREAD_REDUCED_COLOR_8 | IMREAD_IGNORE_ORIENTATION;
-        };
     }
 }

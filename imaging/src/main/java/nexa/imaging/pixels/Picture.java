@@ -8,6 +8,7 @@ import static org.bytedeco.opencv.global.opencv_core.ROTATE_90_COUNTERCLOCKWISE;
 import static org.bytedeco.opencv.global.opencv_core.flip;
 import static org.bytedeco.opencv.global.opencv_core.rotate;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2BGRA;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_GRAY2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_GRAY2BGRA;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
@@ -19,6 +20,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
@@ -80,6 +82,15 @@ public final class Picture implements AutoCloseable {
         return new Picture(reduced);
     }
 
+    /** A second handle on the middle of the pixels, as large as it can be in a shape; nothing is copied. */
+    public Picture cutTo(double aspect) {
+        int width = (int) Math.clamp(Math.round(mat.rows() * aspect), 1, mat.cols());
+        int height = (int) Math.clamp(Math.round(mat.cols() / aspect), 1, mat.rows());
+        try (Rect middle = new Rect((mat.cols() - width) / 2, (mat.rows() - height) / 2, width, height)) {
+            return new Picture(new Mat(mat, middle));
+        }
+    }
+
     /** A second handle on the same pixels, to be closed on its own; nothing is copied. */
     public Picture shared() {
         return new Picture(new Mat(mat));
@@ -95,6 +106,13 @@ public final class Picture implements AutoCloseable {
     /** A new picture without alpha: what was transparent shows white. Grey stays grey. */
     public Picture onWhite() {
         return new Picture(Flattening.onWhite(mat));
+    }
+
+    /** A new picture of three channels from a grey one. */
+    public Picture coloured() {
+        Mat bgr = new Mat();
+        cvtColor(mat, bgr, COLOR_GRAY2BGR);
+        return new Picture(bgr);
     }
 
     /** Copies the pixels out for a screen. */

@@ -1,28 +1,75 @@
 package nexa.imaging.preview;
 
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import nexa.imaging.file.EmbeddedJpeg;
+import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.pixels.Decoder;
+import nexa.imaging.file.Previews;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.source.Source;
 
 /** Decodes photos at the size a screen needs. Thread-safe. */
 public final class PreviewMaker {
     private PreviewMaker() {}
 
     /**
-     * The photo as shot with at most the given long edge, 8 bits, opaque. Small photos keep their size.
+     * The photo with at most the given long edge. Small photos keep their size.
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
-    public static Picture make(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+    public static Preview make(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
         Reduction reduction = Reduction.leaving(longEdge, facts.asShot().longEdge());
-        try (Picture decoded = Decoder.decode(file, reduction);
-                Picture reduced = decoded.reducedTo(longEdge);
+        try (Source source = Source.open(file, facts, reduction);
+                Picture reduced = source.picture().reducedTo(longEdge);
                 Picture turned = reduced.turned(facts.decodedToAsShot());
                 Picture eight = turned.to8Bits()) {
-            return eight.onWhite();
+            return new Preview(eight.onWhite(), source.profile());
+        }
+    }
+
+    /**
+     * The same for detectors, which ask for no exact colours.
+     *
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    public static Picture picture(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+        try (Preview preview = make(file, facts, longEdge)) {
+            return preview.picture().shared();
+        }
+    }
+
+    /**
+     * What a camera's own small picture inside the file shows, at once and until the photo itself is decoded; empty if
+     * there is none or it can't be used.
+     *
+     * @param longEdge the largest of them that is worth decoding, if there are several
+     */
+    public static Optional<Preview> embedded(Path file, PhotoFacts facts, int longEdge) {
+        if (facts.kind() != FileKind.JPEG) {
+            return Optional.empty();
+        }
+        List<EmbeddedJpeg> found = Previews.in(file);
+        Optional<EmbeddedJpeg> best = found.stream()
+                .filter(preview -> preview.size().longEdge() >= longEdge)
+                .findFirst()
+                .or(() -> found.isEmpty() ? Optional.empty() : Optional.of(found.getLast()));
+        return best.flatMap(preview -> decoded(file, facts, preview, longEdge));
+    }
+
+    private static Optional<Preview> decoded(Path file, PhotoFacts facts, EmbeddedJpeg preview, int longEdge) {
+        Reduction reduction = Reduction.leaving(longEdge, preview.size().longEdge());
+        try (Source source = Source.open(file, preview.bytes(file), reduction);
+                Picture whole = source.picture().cutTo(facts.decoded().aspect());
+                Picture small = whole.reducedTo(longEdge);
+                Picture turned = small.turned(facts.decodedToAsShot())) {
+            return Optional.of(new Preview(turned.onWhite(), source.profile()));
+        } catch (IOException | RuntimeException damaged) { // the photo itself is still to come
+            return Optional.empty();
         }
     }
 }

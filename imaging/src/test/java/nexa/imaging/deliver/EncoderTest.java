@@ -3,7 +3,6 @@ package nexa.imaging.deliver;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNotNull;
-import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -22,18 +21,26 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import javax.imageio.ImageIO;
+import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.FileType;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
+import nexa.imaging.preview.Preview;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.Imaging;
+import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -172,11 +179,70 @@ class EncoderTest {
 
     @Test
     void profileForOtherChannels_isLeftOut() throws IOException {
-        try (Source source = source()) {
-            SourceMetadata metadata = source.metadata();
-            assertNull(metadata.fittingChannels(1).icc());
-            assertNotNull(metadata.fittingChannels(3).icc());
+        try (Source source = source();
+                Picture grey = new Picture(new Mat(3, 4, org.bytedeco.opencv.global.opencv_core.CV_8UC1))) {
+            assertTrue(source.profile().isPresent());
+            assertEquals(Optional.empty(), new Source(grey, source.metadata()).profile());
         }
+    }
+
+    /** A photo in a wide gamut and its sRGB twin are the same photo, on screen and delivered. */
+    @ParameterizedTest
+    @EnumSource(FileType.class)
+    void wideGamutAndItsSrgbTwin_lookTheSame(FileType type) throws IOException {
+        FileSettings toSrgb = new FileSettings(type, 98, DeliveredColour.SRGB);
+        try (Picture twin = TestPhotos.scene(160, 120);
+                Picture wide =
+                        ColourTransform.between(Profile.SRGB, Profile.WIDE).apply(twin);
+                Source tagged = new Source(wide.shared(), SourceMetadata.NONE.withIcc(Profile.WIDE.bytes()));
+                Source plain = new Source(twin.shared(), SourceMetadata.NONE);
+                Picture shownWide = decoded(Encoder.encode(wide, tagged, toSrgb));
+                Picture shownTwin = decoded(Encoder.encode(twin, plain, toSrgb))) {
+            assertTrue(TestPhotos.psnr(wide, twin) < 36, "the numbers differ");
+            assertTrue(TestPhotos.psnr(shownWide, shownTwin) > 44, "the colours don't");
+            int[] onScreenWide =
+                    new Preview(wide, tagged.profile()).raster(Profile.SRGB).argb();
+            int[] onScreenTwin =
+                    new Preview(twin, plain.profile()).raster(Profile.SRGB).argb();
+            for (int i = 0; i < onScreenTwin.length; i++) {
+                for (int shift = 0; shift <= 16; shift += 8) {
+                    assertEquals(onScreenTwin[i] >> shift & 0xFF, onScreenWide[i] >> shift & 0xFF, 2);
+                }
+            }
+        }
+    }
+
+    @Test
+    void conversion_keepsSixteenBitsAndTagsTheFile() throws IOException {
+        try (Picture deep = TestPhotos.deepScene(80, 60);
+                Source source = new Source(deep.shared(), SourceMetadata.NONE)) {
+            byte[] bytes = Encoder.encode(
+                    deep, source, new FileSettings(FileType.TIFF, 92, DeliveredColour.of(DeliveredColour.Kind.WIDE)));
+            Path file = Files.write(folder.resolve("w.tif"), bytes);
+            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+            assertEquals("Wide RGB (P3 primaries)", facts.profile());
+            try (Source back = Source.open(file, facts);
+                    Picture srgb = ColourTransform.between(back.profile().orElseThrow(), Profile.SRGB)
+                            .apply(back.picture())) {
+                assertEquals(16, srgb.bits());
+                assertTrue(TestPhotos.psnr(deep, srgb) > 75);
+            }
+        }
+    }
+
+    @Test
+    void profileFile_thatIsNone_isSaidInWords() throws IOException {
+        Path notes = Files.writeString(folder.resolve("notes.icc"), "not a profile");
+        try (Source source = source()) {
+            FileSettings asked = FileSettings.DEFAULT.coloured(DeliveredColour.profile(notes.toString()));
+            IOException refused =
+                    assertThrows(IOException.class, () -> Encoder.encode(source.picture(), source, asked));
+            assertTrue(refused.getMessage().contains("notes.icc is not a colour profile"));
+        }
+    }
+
+    private Picture decoded(byte[] bytes) throws IOException {
+        return Decoder.decode(folder, bytes, Reduction.NONE);
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDateTime;
 import java.util.Arrays;
+import java.util.Set;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import nexa.core.geometry.PixelSize;
@@ -47,7 +48,9 @@ class PhotoProbeTest {
     void probe_pngNamedJpg_isReadByContent() throws IOException {
         Path file = folder.resolve("wrong.jpg");
         ImageIO.write(new java.awt.image.BufferedImage(40, 30, 1), "png", file.toFile());
-        assertEquals(new PhotoFacts(FileKind.PNG, new PixelSize(40, 30), 1, null), readable(file));
+        assertEquals(
+                new PhotoFacts(FileKind.PNG, new PixelSize(40, 30), 1, null, null, Set.of(Remark.NO_PROFILE)),
+                readable(file));
     }
 
     @ParameterizedTest

@@ -52,7 +52,7 @@ class DecoderTest {
     void preview_isUprightForEveryOrientation(int orientation) throws IOException {
         Path file = TestPhotos.jpeg(folder.resolve("o.jpg"), 600, 400, orientation);
         PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        try (Picture preview = PreviewMaker.make(file, facts, 150);
+        try (Picture preview = PreviewMaker.picture(file, facts, 150);
                 Picture scene = TestPhotos.scene(600, 400);
                 Picture expected = scene.reducedTo(150)) {
             assertEquals(expected.size(), preview.size());
@@ -64,7 +64,7 @@ class DecoderTest {
     void preview_ofSmallPhoto_keepsItsSize() throws IOException {
         Path file = TestPhotos.jpeg(folder.resolve("s.jpg"), 60, 40, 1);
         PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        try (Picture preview = PreviewMaker.make(file, facts, 512)) {
+        try (Picture preview = PreviewMaker.picture(file, facts, 512)) {
             assertEquals(new PixelSize(60, 40), preview.size());
         }
     }

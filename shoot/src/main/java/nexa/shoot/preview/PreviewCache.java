@@ -3,21 +3,20 @@ package nexa.shoot.preview;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import nexa.imaging.deliver.AtomicFile;
+import java.util.Optional;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.pixels.Decoder;
-import nexa.imaging.pixels.Picture;
-import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.source.Source;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Previews on disk, keyed by the photo's content and the preview's size, so that renaming keeps them and a changed file
- * gets new ones. A preview that is missing or damaged is made anew. Thread-safe.
+ * Previews on disk in the photos' own colours, keyed by the photo's content and the preview's size, so that renaming
+ * keeps them and a changed file gets new ones. A preview that is missing or torn is made anew. Thread-safe.
  */
 public final class PreviewCache {
     private static final Logger LOG = LoggerFactory.getLogger(PreviewCache.class);
@@ -26,10 +25,11 @@ public final class PreviewCache {
     /** Larger ones are wanted for a moment, to judge an edge, and would fill the disk. */
     private static final int LARGEST_KEPT = 2560;
 
-    private final Path directory;
+    private final BoundedFolder folder;
 
-    public PreviewCache(Path directory) {
-        this.directory = directory;
+    /** @param limit most bytes on disk */
+    public PreviewCache(Path directory, long limit) {
+        this.folder = new BoundedFolder(directory, limit);
     }
 
     /**
@@ -37,31 +37,71 @@ public final class PreviewCache {
      *
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
-    public Raster raster(Path file, String fingerprint, PhotoFacts facts, int longEdge)
+    public Preview preview(Path file, String fingerprint, PhotoFacts facts, int longEdge)
             throws UnreadablePhotoException {
-        Path cached = directory.resolve(fingerprint.substring(0, 2)).resolve(fingerprint + "-" + longEdge + ".jpg");
-        if (Files.exists(cached)) {
-            try (Picture picture = Decoder.decode(cached, Reduction.NONE)) {
-                return picture.toRaster();
-            } catch (UnreadablePhotoException torn) {
-                LOG.info("Preview {} is damaged and made anew", cached);
-            }
+        Optional<Preview> cached = kept(fingerprint, longEdge);
+        return cached.isPresent() ? cached.get() : made(file, fingerprint, facts, longEdge);
+    }
+
+    private Optional<Preview> kept(String fingerprint, int longEdge) {
+        Optional<byte[]> bytes = folder.read(name(fingerprint, longEdge));
+        if (bytes.isEmpty()) {
+            return Optional.empty();
         }
-        try (Picture picture = PreviewMaker.make(file, facts, longEdge)) {
-            if (longEdge <= LARGEST_KEPT) {
-                keep(cached, picture);
-            }
-            return picture.toRaster();
+        try (Source source = Source.open(folder.path(), bytes.get(), Reduction.NONE)) {
+            return Optional.of(new Preview(source.picture().shared(), source.profile()));
+        } catch (UnreadablePhotoException torn) {
+            LOG.info("A preview of {} is damaged and made anew", fingerprint);
+            return Optional.empty();
         }
     }
 
-    /** A cache that can't be written costs time, not work. */
-    private static void keep(Path cached, Picture picture) {
-        try {
-            Files.createDirectories(cached.getParent());
-            AtomicFile.write(cached, Encoder.plainJpeg(picture, QUALITY));
-        } catch (IOException full) {
-            LOG.warn("Preview {} was not kept: {}", cached, full.toString());
+    private Preview made(Path file, String fingerprint, PhotoFacts facts, int longEdge)
+            throws UnreadablePhotoException {
+        Preview preview = PreviewMaker.make(file, facts, longEdge);
+        if (longEdge <= LARGEST_KEPT) {
+            keep(name(fingerprint, longEdge), preview);
         }
+        return preview;
+    }
+
+    /** A cache that can't be written costs time, not work. */
+    private void keep(String name, Preview preview) {
+        try {
+            folder.write(name, Encoder.plainJpeg(preview.picture(), QUALITY, preview.profile()));
+        } catch (IOException full) {
+            LOG.warn("Preview {} was not kept: {}", name, full.toString());
+        }
+    }
+
+    /** Whether a preview is on disk already. */
+    public boolean has(String fingerprint, int longEdge) {
+        return Files.exists(folder.path().resolve(name(fingerprint, longEdge)));
+    }
+
+    /** Makes a preview if it is not on disk yet. */
+    public void prepare(Path file, String fingerprint, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+        if (!has(fingerprint, longEdge)) {
+            made(file, fingerprint, facts, longEdge).close();
+        }
+    }
+
+    private static String name(String fingerprint, int longEdge) {
+        return fingerprint.substring(0, 2) + "/" + fingerprint + "-" + longEdge + ".jpg";
+    }
+
+    /** Bytes on disk. */
+    public long size() {
+        return folder.size();
+    }
+
+    /** Sets how many bytes may be on disk; beyond that the least recently used go. */
+    public void limit(long bytes) {
+        folder.limit(bytes);
+    }
+
+    /** Removes all previews; they are made again when needed. */
+    public void clear() {
+        folder.clear();
     }
 }

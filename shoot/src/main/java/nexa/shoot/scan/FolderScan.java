@@ -24,7 +24,9 @@ public final class FolderScan {
     public static final String DELIVERED = ".nexa-delivered";
 
     private static final Logger LOG = LoggerFactory.getLogger(FolderScan.class);
-    private static final Set<String> ENDINGS = Set.of("jpg", "jpeg", "jpe", "png", "tif", "tiff", "webp", "bmp");
+    private static final Set<String> ENDINGS = Set.of(
+            "jpg", "jpeg", "jpe", "png", "tif", "tiff", "webp", "bmp", "gif", "avif", "heic", "heif", "jxl", "jp2",
+            "dng", "nef", "cr2", "cr3", "crw", "arw", "orf", "raf", "rw2", "pef", "srw", "3fr", "iiq");
 
     /** The first bytes of JPEG, PNG and TIFF, which tell a photo whose name doesn't. */
     private static final List<byte[]> BEGINNINGS = List.of(

@@ -7,9 +7,12 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
@@ -21,19 +24,22 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.scan.FoundFile;
+import org.jspecify.annotations.Nullable;
 
 /** The photos and what was asked of them. */
 final class PhotoTable {
     private static final String INSERT = """
-            INSERT INTO photo (file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
+            INSERT INTO photo (file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,
+              profile, remarks)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
     private static final String UPDATE = """
             UPDATE photo SET file = ?, bytes = ?, modified = ?, fingerprint = ?, kind = ?, width = ?, height = ?,
-              exif_orientation = ?, taken = ?, trouble = ?, percent = ? WHERE id = ?""";
+              exif_orientation = ?, taken = ?, trouble = ?, percent = ?, profile = ?, remarks = ? WHERE id = ?""";
 
     private final Connection connection;
     private final CropTable crops;
@@ -87,7 +93,20 @@ final class PhotoTable {
                 FileKind.valueOf(row.getString("kind")),
                 new PixelSize(row.getInt("width"), row.getInt("height")),
                 row.getInt("exif_orientation"),
-                taken == null ? null : LocalDateTime.parse(taken)));
+                taken == null ? null : LocalDateTime.parse(taken),
+                row.getString("profile"),
+                remarks(row.getString("remarks"))));
+    }
+
+    /** Those of a later version are passed over. */
+    private static Set<Remark> remarks(@Nullable String text) {
+        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        for (Remark remark : Remark.values()) {
+            if (text != null && List.of(text.split(" ")).contains(remark.name())) {
+                remarks.add(remark);
+            }
+        }
+        return remarks;
     }
 
     /**
@@ -107,7 +126,7 @@ final class PhotoTable {
                     }
                 } else {
                     PreparedStatement bound = bind(update, each);
-                    bound.setLong(12, photo.id());
+                    bound.setLong(14, photo.id());
                     bound.executeUpdate();
                 }
                 saved.add(new StoredPhoto(photo, each.found(), each.framing()));
@@ -141,6 +160,8 @@ final class PhotoTable {
                 }
                 statement.setString(10, trouble.kind().name());
                 statement.setInt(11, trouble.percent());
+                statement.setObject(12, null);
+                statement.setObject(13, null);
             }
         }
         return statement;
@@ -154,6 +175,9 @@ final class PhotoTable {
         statement.setString(9, facts.taken() == null ? null : facts.taken().toString());
         statement.setObject(10, null);
         statement.setObject(11, null);
+        statement.setString(12, facts.profile());
+        statement.setString(
+                13, facts.remarks().stream().sorted().map(Remark::name).collect(Collectors.joining(" ")));
     }
 
     /** Stores what is asked of photos now. */

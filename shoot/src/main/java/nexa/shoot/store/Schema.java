@@ -58,6 +58,10 @@ final class Schema {
             """, """
             ALTER TABLE photo ADD COLUMN overlay TEXT;
             ALTER TABLE format ADD COLUMN files TEXT;
+            """, """
+            ALTER TABLE photo ADD COLUMN profile TEXT;
+            ALTER TABLE photo ADD COLUMN remarks TEXT;
+            UPDATE photo SET bytes = -1; -- so that all are looked at again
             """);
 
     private Schema() {}

@@ -1,0 +1,60 @@
+package nexa.core.brief;
+
+import java.util.Locale;
+
+/**
+ * What colours a delivered file has: the photo's own, or others that they are converted to.
+ *
+ * @param file path of a profile file; empty for the other kinds
+ */
+public record DeliveredColour(Kind kind, String file) {
+    public static final DeliveredColour KEEP = new DeliveredColour(Kind.KEEP, "");
+    public static final DeliveredColour SRGB = new DeliveredColour(Kind.SRGB, "");
+
+    /** Where the colours come from. */
+    public enum Kind {
+        /** The photo's profile goes along. */
+        KEEP,
+        /** For the web and for labs that ask for nothing else. */
+        SRGB,
+        /** For screens with the P3 primaries. */
+        WIDE,
+        /** Those of a profile file, such as a printer's. */
+        PROFILE
+    }
+
+    public DeliveredColour {
+        if ((kind == Kind.PROFILE) == file.isBlank()) {
+            throw new IllegalArgumentException("A profile is given by its file: write profile and then its path");
+        }
+    }
+
+    public static DeliveredColour of(Kind kind) {
+        return new DeliveredColour(kind, "");
+    }
+
+    public static DeliveredColour profile(String file) {
+        return new DeliveredColour(Kind.PROFILE, file.strip());
+    }
+
+    /** The text that {@link #parse} reads back. */
+    public String text() {
+        return (kind.name().toLowerCase(Locale.ROOT) + " " + file).strip();
+    }
+
+    /**
+     * Reads {@code keep}, {@code srgb}, {@code wide} or {@code profile /path/of/it.icc}.
+     *
+     * @throws IllegalArgumentException with words for the user if the text is none of these
+     */
+    public static DeliveredColour parse(String text) {
+        String[] words = text.strip().split("\\s+", 2);
+        for (Kind kind : Kind.values()) {
+            if (kind.name().equalsIgnoreCase(words[0])) {
+                return new DeliveredColour(kind, words.length < 2 ? "" : words[1]);
+            }
+        }
+        throw new IllegalArgumentException(
+                "“" + text.strip() + "” is no choice of colours: write keep, srgb, wide, or profile and its path");
+    }
+}

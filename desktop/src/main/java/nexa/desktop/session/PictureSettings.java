@@ -1,0 +1,90 @@
+package nexa.desktop.session;
+
+import java.io.IOException;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import nexa.imaging.colour.Profile;
+import nexa.shoot.Preferences;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** How much memory and disk pictures may take, and the colours of the screen; for all shoots. */
+public final class PictureSettings {
+    /** Most megabytes of pictures in memory. */
+    public static final int USUAL_MEMORY = 256;
+
+    public static final int LEAST_MEMORY = 64;
+    public static final int MOST_MEMORY = 4096;
+
+    /** Most megabytes of previews on disk. */
+    public static final int USUAL_CACHE = 2048;
+
+    public static final int LEAST_CACHE = 100;
+    public static final int MOST_CACHE = 100_000;
+
+    private static final Logger LOG = LoggerFactory.getLogger(PictureSettings.class);
+    private static final long MEGABYTE = 1L << 20;
+
+    private final ObjectProperty<Integer> memory;
+    private final ObjectProperty<Integer> cache;
+    private final ObjectProperty<Optional<String>> screen;
+
+    PictureSettings(Preferences preferences) {
+        memory = Kept.property(
+                preferences,
+                "pictures memory",
+                USUAL_MEMORY,
+                text -> Math.clamp(Integer.parseInt(text), LEAST_MEMORY, MOST_MEMORY),
+                String::valueOf);
+        cache = Kept.property(
+                preferences,
+                "pictures cache",
+                USUAL_CACHE,
+                text -> Math.clamp(Integer.parseInt(text), LEAST_CACHE, MOST_CACHE),
+                String::valueOf);
+        screen = Kept.property(
+                preferences,
+                "screen profile",
+                Optional.empty(),
+                text -> Optional.of(text).filter(file -> !file.isBlank()),
+                file -> file.orElse(""));
+    }
+
+    /** Megabytes of pictures in memory at most. */
+    public ObjectProperty<Integer> memoryProperty() {
+        return memory;
+    }
+
+    /** Megabytes of previews on disk at most. */
+    public ObjectProperty<Integer> cacheProperty() {
+        return cache;
+    }
+
+    /** The file of the screen's profile; empty for sRGB. */
+    public ObjectProperty<Optional<String>> screenProperty() {
+        return screen;
+    }
+
+    public long memoryBytes() {
+        return memory.get() * MEGABYTE;
+    }
+
+    public long cacheBytes() {
+        return cache.get() * MEGABYTE;
+    }
+
+    /** The screen's colours; sRGB if none are set, or if their file can't be read any more. */
+    public Profile screenColours() {
+        if (screen.get().isEmpty()) {
+            return Profile.SRGB;
+        }
+        try {
+            return Profile.read(Path.of(screen.get().get()));
+        } catch (IOException | InvalidPathException gone) {
+            LOG.warn("The screen's profile is not used: {}", gone.toString());
+            return Profile.SRGB;
+        }
+    }
+}

@@ -1,0 +1,161 @@
+package nexa.imaging.colour;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Makes profiles of three primaries with a D65 white and sRGB's curve, as a matrix profile of version 4 (ICC.1:2022,
+ * 8.3.3). Arrays of three are X, Y, Z or red, green, blue.
+ */
+final class MatrixProfile {
+    /** Chromaticities (x, y) of red, green and blue. */
+    enum Primaries {
+        /** ITU-R BT.709, which sRGB shares. */
+        BT709(0.640, 0.330, 0.300, 0.600, 0.150, 0.060),
+        /** SMPTE EG 432-1. */
+        P3(0.680, 0.320, 0.265, 0.690, 0.150, 0.060);
+
+        private final double[] xy;
+
+        Primaries(double... xy) {
+            this.xy = xy;
+        }
+    }
+
+    private static final double[] D65 = xyz(0.3127, 0.3290);
+
+    /** The profile connection space's white (ICC.1:2022, 7.2.16). */
+    private static final double[] D50 = {0.9642, 1.0, 0.8249};
+
+    /** The Bradford cone responses (ICC.1:2022, annex E). */
+    private static final double[][] BRADFORD = {
+        {0.8951, 0.2664, -0.1614}, {-0.7502, 1.7135, 0.0367}, {0.0389, -0.0685, 1.0296}
+    };
+
+    /** g, a, b, c, d of sRGB's curve (IEC 61966-2-1) as a parametric curve of type 3. */
+    private static final double[] SRGB_CURVE = {2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045};
+
+    private static final int HEADER = 128;
+
+    private MatrixProfile() {}
+
+    static byte[] bytes(String name, Primaries primaries) {
+        double[][] adaptation = adaptation();
+        double[][] colorants = Matrix3.product(adaptation, toXyz(primaries.xy));
+        Map<String, byte[]> tags = new LinkedHashMap<>();
+        tags.put("desc", text(name));
+        tags.put("cprt", text("Public domain"));
+        tags.put("wtpt", xyzTag(D50));
+        tags.put("chad", matrixTag(adaptation));
+        String[] channels = {"r", "g", "b"};
+        for (int c = 0; c < 3; c++) {
+            tags.put(channels[c] + "XYZ", xyzTag(Matrix3.column(colorants, c)));
+            tags.put(channels[c] + "TRC", curveTag());
+        }
+        return assembled(tags);
+    }
+
+    private static double[] xyz(double x, double y) {
+        return new double[] {x / y, 1, (1 - x - y) / y};
+    }
+
+    /** From linear RGB to XYZ, scaled so that equal parts give the white (as in SMPTE RP 177). */
+    private static double[][] toXyz(double[] xy) {
+        double[][] unscaled = new double[3][3];
+        for (int c = 0; c < 3; c++) {
+            double[] primary = xyz(xy[2 * c], xy[2 * c + 1]);
+            for (int row = 0; row < 3; row++) {
+                unscaled[row][c] = primary[row];
+            }
+        }
+        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), D65);
+        return Matrix3.product(unscaled, Matrix3.diagonal(parts));
+    }
+
+    /** From D65 to D50 by scaling cone responses. */
+    private static double[][] adaptation() {
+        double[] from = Matrix3.product(BRADFORD, D65);
+        double[] to = Matrix3.product(BRADFORD, D50);
+        double[][] scaled = Matrix3.diagonal(new double[] {to[0] / from[0], to[1] / from[1], to[2] / from[2]});
+        return Matrix3.product(Matrix3.inverse(BRADFORD), Matrix3.product(scaled, BRADFORD));
+    }
+
+    private static byte[] text(String text) {
+        byte[] utf16 = text.getBytes(StandardCharsets.UTF_16BE);
+        ByteBuffer tag = ByteBuffer.allocate(28 + utf16.length);
+        tag.put(ascii("mluc")).putInt(0).putInt(1).putInt(12).put(ascii("enUS"));
+        return tag.putInt(utf16.length).putInt(28).put(utf16).array();
+    }
+
+    private static byte[] xyzTag(double[] xyz) {
+        return numbers("XYZ ", xyz);
+    }
+
+    private static byte[] matrixTag(double[][] matrix) {
+        return numbers("sf32", matrix[0], matrix[1], matrix[2]);
+    }
+
+    private static byte[] curveTag() {
+        ByteBuffer tag = ByteBuffer.allocate(12 + 4 * SRGB_CURVE.length);
+        tag.put(ascii("para")).putInt(0).putShort((short) 3).putShort((short) 0);
+        for (double value : SRGB_CURVE) {
+            tag.putInt(fixed(value));
+        }
+        return tag.array();
+    }
+
+    private static byte[] numbers(String type, double[]... rows) {
+        ByteBuffer tag = ByteBuffer.allocate(8 + 12 * rows.length);
+        tag.put(ascii(type)).putInt(0);
+        for (double[] row : rows) {
+            for (double value : row) {
+                tag.putInt(fixed(value));
+            }
+        }
+        return tag.array();
+    }
+
+    /** s15Fixed16Number. */
+    private static int fixed(double value) {
+        return (int) Math.round(value * 65536);
+    }
+
+    private static byte[] ascii(String text) {
+        return text.getBytes(StandardCharsets.US_ASCII);
+    }
+
+    private static byte[] assembled(Map<String, byte[]> tags) {
+        int offset = HEADER + 4 + 12 * tags.size();
+        ByteBuffer table = ByteBuffer.allocate(offset - HEADER).putInt(tags.size());
+        List<byte[]> bodies = new ArrayList<>();
+        for (Map.Entry<String, byte[]> tag : tags.entrySet()) {
+            byte[] body = tag.getValue();
+            table.put(ascii(tag.getKey())).putInt(offset).putInt(body.length);
+            byte[] padded = java.util.Arrays.copyOf(body, (body.length + 3) / 4 * 4);
+            bodies.add(padded);
+            offset += padded.length;
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.writeBytes(header(offset));
+        out.writeBytes(table.array());
+        bodies.forEach(out::writeBytes);
+        return out.toByteArray();
+    }
+
+    private static byte[] header(int size) {
+        ByteBuffer header = ByteBuffer.allocate(HEADER);
+        header.putInt(0, size).putInt(8, 0x04300000);
+        header.put(12, ascii("mntrRGB XYZ "));
+        header.putShort(24, (short) 2026).putShort(26, (short) 1).putShort(28, (short) 1); // creation date
+        header.put(36, ascii("acsp"));
+        for (int i = 0; i < 3; i++) {
+            header.putInt(68 + 4 * i, fixed(D50[i]));
+        }
+        return header.array();
+    }
+}

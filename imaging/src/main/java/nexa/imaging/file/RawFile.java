@@ -1,0 +1,141 @@
+package nexa.imaging.file;
+
+import com.drew.imaging.FileType;
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Directory;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifDirectoryBase;
+import com.drew.metadata.exif.ExifIFD0Directory;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.SeekableByteChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Camera raw files, seen through the largest JPEG that the camera put into them. Most say in their directories where it
+ * is (TIFF 6.0, section 22, and DNG 1.7); in the others it is looked for.
+ */
+public final class RawFile {
+    private static final Set<FileType> RAW_TYPES = EnumSet.of(
+            FileType.Arw,
+            FileType.Crw,
+            FileType.Cr2,
+            FileType.Crx,
+            FileType.Nef,
+            FileType.Orf,
+            FileType.Raf,
+            FileType.Rw2);
+
+    private static final int DNG_VERSION = 50706;
+    private static final int COLOUR_FILTER_ARRAY = 32803;
+    private static final int LINEAR_RAW = 34892;
+    private static final int JPEG_OFFSET = 513;
+    private static final int JPEG_LENGTH = 514;
+    private static final int OLD_JPEG = 6;
+    private static final int JPEG = 7;
+
+    /** A smaller one is a thumbnail; then the whole file is searched for a larger. */
+    private static final int LARGE_ENOUGH = 1000;
+
+    private static final int CHUNK = 1 << 20;
+
+    private RawFile() {}
+
+    /** Whether it holds a sensor's data and not a finished picture. */
+    static boolean isRaw(FileType type, Metadata metadata) {
+        return RAW_TYPES.contains(type)
+                || type == FileType.Tiff
+                        && metadata.getDirectoriesOfType(ExifDirectoryBase.class).stream()
+                                .anyMatch(RawFile::isRaw);
+    }
+
+    private static boolean isRaw(Directory directory) {
+        Integer meaning = directory.getInteger(ExifDirectoryBase.TAG_PHOTOMETRIC_INTERPRETATION);
+        return directory instanceof ExifIFD0Directory && directory.containsTag(DNG_VERSION)
+                || meaning != null && (meaning == COLOUR_FILTER_ARRAY || meaning == LINEAR_RAW);
+    }
+
+    /** The largest JPEG in a raw file; empty if there is none. */
+    public static Optional<EmbeddedJpeg> preview(Path file) throws IOException {
+        try {
+            return preview(file, ImageMetadataReader.readMetadata(file.toFile()));
+        } catch (ImageProcessingException | RuntimeException damaged) { // then it is looked for
+            return preview(file, new Metadata());
+        }
+    }
+
+    /**
+     * The same when its directories were read already.
+     *
+     * @param metadata what the file's directories say
+     */
+    static Optional<EmbeddedJpeg> preview(Path file, Metadata metadata) throws IOException {
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            Optional<EmbeddedJpeg> named =
+                    largest(StreamSupport.stream(metadata.getDirectories().spliterator(), false)
+                            .map(directory -> named(channel, directory))
+                            .filter(Objects::nonNull));
+            return named.filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
+                    .or(() -> largest(Stream.concat(named.stream(), searched(channel))));
+        }
+    }
+
+    private static Optional<EmbeddedJpeg> largest(Stream<EmbeddedJpeg> previews) {
+        return previews.max(Comparator.comparing(preview -> preview.size().area()));
+    }
+
+    private static @Nullable EmbeddedJpeg named(SeekableByteChannel channel, Directory directory) {
+        Integer offset = directory.getInteger(JPEG_OFFSET);
+        Integer length = directory.getInteger(JPEG_LENGTH);
+        Integer compression = directory.getInteger(ExifDirectoryBase.TAG_COMPRESSION);
+        if ((offset == null || length == null)
+                && compression != null
+                && (compression == OLD_JPEG || compression == JPEG)) {
+            offset = directory.getInteger(ExifDirectoryBase.TAG_STRIP_OFFSETS);
+            length = directory.getInteger(ExifDirectoryBase.TAG_STRIP_BYTE_COUNTS);
+        }
+        return offset == null || length == null ? null : at(channel, offset, length);
+    }
+
+    private static @Nullable EmbeddedJpeg at(SeekableByteChannel channel, long at, long length) {
+        try {
+            return EmbeddedJpeg.at(channel, at, length).orElse(null);
+        } catch (IOException cut) { // it points beyond the file's end
+            return null;
+        }
+    }
+
+    /** Every place where a JPEG begins. */
+    private static Stream<EmbeddedJpeg> searched(SeekableByteChannel channel) {
+        Stream.Builder<EmbeddedJpeg> found = Stream.builder();
+        try {
+            ByteBuffer chunk = ByteBuffer.allocate(CHUNK);
+            for (long start = 0; start < channel.size(); start += CHUNK - 2) {
+                JpegSegments.read(channel, chunk, start);
+                for (int i = 0; i + 2 < chunk.position(); i++) {
+                    if (chunk.get(i) == (byte) 0xFF
+                            && chunk.get(i + 1) == (byte) 0xD8
+                            && chunk.get(i + 2) == (byte) 0xFF) {
+                        EmbeddedJpeg preview = at(channel, start + i, channel.size());
+                        if (preview != null) {
+                            found.add(preview);
+                        }
+                    }
+                }
+            }
+        } catch (IOException unreadable) { // what was found until there may do
+            return found.build();
+        }
+        return found.build();
+    }
+}

@@ -1,0 +1,13 @@
+package nexa.imaging.file;
+
+/** What a photographer should know of how a photo's file is read. */
+public enum Remark {
+    /** The file holds more pictures; the first one is shown. */
+    FIRST_OF_SEVERAL,
+    /** The photo is the JPEG that the camera put into its raw file. */
+    CAMERA_PREVIEW,
+    /** The file has no colour profile and is taken for sRGB. */
+    NO_PROFILE,
+    /** The pixels are ink values (CMYK), turned into sRGB. */
+    INK
+}

@@ -1,0 +1,91 @@
+package nexa.imaging;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeMap;
+
+/** Writes little TIFF structures (TIFF 6.0, section 2) with directories, sub-directories and data, as cameras do. */
+public final class TiffWriter {
+    private static final int LONG = 4;
+
+    /** One directory: tags with their values, and data that a tag points to. */
+    public static final class Directory {
+        private final TreeMap<Integer, long[]> tags = new TreeMap<>();
+        private final TreeMap<Integer, byte[]> data = new TreeMap<>();
+        private final List<Directory> below = new ArrayList<>();
+
+        public Directory tag(int tag, long... values) {
+            tags.put(tag, values);
+            return this;
+        }
+
+        /** A tag whose value is where the bytes are, and another that says how many. */
+        public Directory data(int offsetTag, int lengthTag, byte[] bytes) {
+            data.put(offsetTag, bytes);
+            return tag(offsetTag, 0).tag(lengthTag, bytes.length);
+        }
+
+        /** A sub-directory (tag 330). */
+        public Directory below(Directory directory) {
+            below.add(directory);
+            return tag(330, 0);
+        }
+    }
+
+    private final ByteBuffer out = ByteBuffer.allocate(1 << 22).order(ByteOrder.LITTLE_ENDIAN);
+
+    private TiffWriter() {}
+
+    /** A file of directories, one after the other. */
+    public static byte[] bytes(Directory... directories) {
+        TiffWriter writer = new TiffWriter();
+        writer.out.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(0);
+        int pointer = 4;
+        for (Directory directory : directories) {
+            int at = writer.write(directory);
+            writer.out.putInt(pointer, at);
+            pointer = at + 2 + 12 * directory.tags.size();
+        }
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        bytes.write(writer.out.array(), 0, writer.out.position());
+        return bytes.toByteArray();
+    }
+
+    private int write(Directory directory) {
+        for (var data : directory.data.entrySet()) {
+            directory.tags.put(data.getKey(), new long[] {out.position()});
+            out.put(data.getValue());
+            align();
+        }
+        if (!directory.below.isEmpty()) {
+            directory.tags.put(
+                    330, directory.below.stream().mapToLong(this::write).toArray());
+        }
+        int at = out.position();
+        int values = at + 2 + 12 * directory.tags.size() + 4;
+        out.putShort((short) directory.tags.size());
+        for (var tag : directory.tags.entrySet()) {
+            long[] numbers = tag.getValue();
+            out.putShort((short) (int) tag.getKey()).putShort((short) LONG).putInt(numbers.length);
+            out.putInt(numbers.length == 1 ? (int) numbers[0] : values);
+            if (numbers.length > 1) {
+                for (int i = 0; i < numbers.length; i++) {
+                    out.putInt(values + 4 * i, (int) numbers[i]);
+                }
+                values += 4 * numbers.length;
+            }
+        }
+        out.putInt(0);
+        out.position(values);
+        return at;
+    }
+
+    private void align() {
+        while (out.position() % 4 != 0) {
+            out.put((byte) 0);
+        }
+    }
+}

@@ -1,0 +1,106 @@
+package nexa.imaging.source;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.Raster;
+import java.awt.image.WritableRaster;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.preview.PreviewMaker;
+import org.bytedeco.javacpp.indexer.UByteIndexer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** JPEGs of ink values, with and without the inversion that Adobe's marker stands for. */
+class InkTest {
+    @TempDir
+    Path folder;
+
+    /** Left half cyan ink, right half yellow and magenta ink. */
+    private static byte[] jpeg(boolean inverted) throws IOException {
+        WritableRaster ink = Raster.createInterleavedRaster(java.awt.image.DataBuffer.TYPE_BYTE, 64, 48, 4, null);
+        for (int y = 0; y < 48; y++) {
+            for (int x = 0; x < 64; x++) {
+                int[] cmyk = x < 32 ? new int[] {230, 20, 20, 0} : new int[] {10, 200, 220, 0};
+                for (int band = 0; band < 4; band++) {
+                    ink.setSample(x, y, band, inverted ? 255 - cmyk[band] : cmyk[band]);
+                }
+            }
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageWriter writer = jdkWriter();
+        try (ImageOutputStream stream = ImageIO.createImageOutputStream(out)) {
+            writer.setOutput(stream);
+            writer.write(new IIOImage(ink, null, null));
+        }
+        return inverted ? withAdobeMarker(out.toByteArray()) : out.toByteArray();
+    }
+
+    private static ImageWriter jdkWriter() {
+        var writers = ImageIO.getImageWritersByFormatName("jpeg");
+        while (writers.hasNext()) {
+            ImageWriter writer = writers.next();
+            if (writer.getClass().getName().startsWith("com.sun.imageio")) {
+                return writer;
+            }
+        }
+        throw new AssertionError("the JDK has a JPEG writer");
+    }
+
+    private static byte[] withAdobeMarker(byte[] jpeg) {
+        byte[] marker = {(byte) 0xFF, (byte) 0xEE, 0, 14, 'A', 'd', 'o', 'b', 'e', 0, 100, 0, 0, 0, 0, 0};
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.write(jpeg, 0, 2);
+        out.writeBytes(marker);
+        out.write(jpeg, 2, jpeg.length - 2);
+        return out.toByteArray();
+    }
+
+    private Picture shown(String name, byte[] jpeg) throws IOException {
+        Path file = Files.write(folder.resolve(name), jpeg);
+        PhotoFacts facts =
+                assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file)).facts();
+        assertTrue(facts.remarks().contains(Remark.INK), "it is said");
+        return PreviewMaker.picture(file, facts, 512);
+    }
+
+    @Test
+    void inkWithAndWithoutInversion_showsTheSameColours() throws IOException {
+        try (Picture plain = shown("plain.jpg", jpeg(false));
+                Picture inverted = shown("inverted.jpg", jpeg(true));
+                UByteIndexer a = plain.mat().createIndexer();
+                UByteIndexer b = inverted.mat().createIndexer()) {
+            assertEquals(3, plain.channels());
+            for (int x : new int[] {10, 50}) {
+                for (int channel = 0; channel < 3; channel++) {
+                    assertEquals(a.get(20, x, channel), b.get(20, x, channel), 12);
+                }
+            }
+            assertTrue(a.get(20, 10, 0) > a.get(20, 10, 2) + 60, "cyan ink lets blue through and stops red");
+            assertTrue(a.get(20, 50, 2) > a.get(20, 50, 0) + 60, "yellow and magenta ink are red");
+        }
+    }
+
+    @Test
+    void jdkImage_isNotInk() throws IOException {
+        Path file = folder.resolve("rgb.jpg");
+        ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "jpg", file.toFile());
+        PhotoFacts facts =
+                assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file)).facts();
+        assertEquals(java.util.Set.of(Remark.NO_PROFILE), facts.remarks());
+    }
+}
