@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.shape.Shape;
@@ -24,8 +25,17 @@ public final class DemoShoot {
      * @throws IOException if the demo is not part of this installation, or can't be copied
      */
     public static Path freshCopy() throws IOException {
+        return freshCopy(Integer.MAX_VALUE);
+    }
+
+    /**
+     * The same with only the first photos, so that the others can arrive.
+     *
+     * @throws IOException if the demo is not part of this installation, or can't be copied
+     */
+    public static Path freshCopy(int photos) throws IOException {
         Path copy = Files.createTempDirectory("nexa-demo-").resolve(NAME);
-        copyTo(copy);
+        copyTo(copy, photos);
         try (Shoot shoot = Shoot.open(copy, Locations.ofThisUser())) {
             Brief brief = Brief.EMPTY
                     .with("Print 8×10", Shape.parse("4:5"))
@@ -37,16 +47,26 @@ public final class DemoShoot {
         return copy;
     }
 
-    private static void copyTo(Path copy) throws IOException {
+    /**
+     * The demo's photos, in order.
+     *
+     * @throws IOException if the demo is not part of this installation
+     */
+    public static List<Path> originals() throws IOException {
         Path originals = Path.of(System.getProperty(HOME, "."), "demo", "fennick-kiln");
         if (!Files.isDirectory(originals)) {
             throw new IOException("The demo shoot is not part of this installation: there is no " + originals);
         }
-        Files.createDirectories(copy);
         try (Stream<Path> files = Files.list(originals)) {
-            for (Path file : files.toList()) {
-                Files.copy(file, copy.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
-            }
+            return files.sorted().toList();
+        }
+    }
+
+    private static void copyTo(Path copy, int photos) throws IOException {
+        List<Path> originals = originals();
+        Files.createDirectories(copy);
+        for (Path file : originals.subList(0, Math.min(photos, originals.size()))) {
+            Files.copy(file, copy.resolve(file.getFileName()), StandardCopyOption.REPLACE_EXISTING);
         }
     }
 }

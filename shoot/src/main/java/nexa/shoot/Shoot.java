@@ -7,12 +7,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Derivation;
@@ -39,12 +42,21 @@ public final class Shoot implements AutoCloseable {
     /** Told after every edit, undo and redo, on the thread that made it. */
     public interface Listener {
         void changed(Edit edit);
+
+        /**
+         * Told when photos were taken in.
+         *
+         * @param photos the new ones, and known ones as they are now
+         */
+        default void arrived(List<Photo> photos) {}
     }
 
     private final Path folder;
     private final ShootFiles files;
     private final Saver saver;
-    private final List<Photo> photos;
+    private volatile List<Photo> photos;
+    private volatile Map<String, FoundFile> looked;
+    private final AtomicLong passingIds = new AtomicLong(-1);
     private final Map<Long, Framing> framings = new ConcurrentHashMap<>();
     private final Map<String, String> settings;
     private final History history = new History();
@@ -58,7 +70,10 @@ public final class Shoot implements AutoCloseable {
         this.brief = store.brief();
         this.settings = new HashMap<>(store.settings());
         this.photos = stored.stream().map(StoredPhoto::photo).toList();
+        this.looked = byFile(stored.stream().map(StoredPhoto::found).toList());
         stored.forEach(each -> framings.put(each.photo().id(), each.framing()));
+        this.passingIds.set(
+                Math.min(0, photos.stream().mapToLong(Photo::id).min().orElse(0)) - 1);
         this.saver = new Saver(store);
     }
 
@@ -84,6 +99,12 @@ public final class Shoot implements AutoCloseable {
         }
     }
 
+    private static Map<String, FoundFile> byFile(List<FoundFile> found) {
+        Map<String, FoundFile> byFile = new HashMap<>();
+        found.forEach(file -> byFile.put(file.file(), file));
+        return byFile;
+    }
+
     private static Path checked(Path folder) throws IOException {
         if (!Files.exists(folder)) {
             throw new IOException("There is no folder " + folder);
@@ -94,13 +115,63 @@ public final class Shoot implements AutoCloseable {
         return folder.toRealPath();
     }
 
-    private static List<StoredPhoto> scan(Path folder, Store store, boolean save) throws IOException {
-        List<FoundFile> found = FolderScan.list(folder).stream()
+    /**
+     * Looks into the folder again, and stores what is new or changed. Reads files and waits for the store, so not for
+     * the interface's thread; the photos show once {@link #take} is called.
+     *
+     * @param settled asked about each new or changed file: whether it is written to its end
+     * @throws IOException if the folder can't be looked through
+     * @throws InterruptedException if interrupted while files are read
+     */
+    public Arrivals look(Predicate<FoundFile> settled) throws IOException, InterruptedException {
+        Map<String, FoundFile> before = looked;
+        List<FoundFile> found = found(folder).stream()
+                .filter(file -> file.equals(before.get(file.file())) || settled.test(file))
+                .toList();
+        Map<String, FoundFile> now = byFile(found);
+        if (before.values().containsAll(now.values())) {
+            return Arrivals.NONE;
+        }
+        Recognition.Result result = new Recognition(folder, saver.photos()).recognise(found);
+        List<StoredPhoto> news = result.changed().stream()
+                .filter(photo -> !photo.found().equals(before.get(photo.found().file())))
+                .toList();
+        Map<String, FoundFile> all = new HashMap<>(before);
+        all.putAll(now);
+        looked = all;
+        return new Arrivals(mayEdit() ? saver.store(news) : withPassingIds(news, passingIds));
+    }
+
+    /** Shows what a look found, on the thread that edits. */
+    public void take(Arrivals arrivals) {
+        Map<Long, Photo> arrived = new LinkedHashMap<>();
+        for (StoredPhoto each : arrivals.photos()) {
+            arrived.put(each.photo().id(), each.photo());
+            framings.putIfAbsent(each.photo().id(), each.framing());
+        }
+        if (!arrived.isEmpty()) {
+            photos = Stream.concat(
+                            photos.stream().filter(photo -> !arrived.containsKey(photo.id())),
+                            arrived.values().stream())
+                    .sorted(Comparator.comparing(Photo::file, FolderScan.ORDER))
+                    .toList();
+            List<Photo> taken = List.copyOf(arrived.values());
+            listeners.forEach(listener -> listener.arrived(taken));
+        }
+    }
+
+    private static List<FoundFile> found(Path folder) throws IOException {
+        return FolderScan.list(folder).stream()
                 .map(file -> FoundFile.of(folder, file))
                 .toList();
+    }
+
+    private static List<StoredPhoto> scan(Path folder, Store store, boolean save) throws IOException {
+        List<FoundFile> found = found(folder);
         try {
             Recognition.Result result = new Recognition(folder, store.photos()).recognise(found);
-            List<StoredPhoto> changed = save ? store.save(result.changed()) : withPassingIds(result.changed());
+            List<StoredPhoto> changed =
+                    save ? store.save(result.changed()) : withPassingIds(result.changed(), new AtomicLong(-1));
             return inOrder(found, result.unchanged(), changed);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
@@ -109,12 +180,11 @@ public final class Shoot implements AutoCloseable {
     }
 
     /** A second program may not store new photos; they get ids that no stored photo has. */
-    private static List<StoredPhoto> withPassingIds(List<StoredPhoto> changed) {
+    private static List<StoredPhoto> withPassingIds(List<StoredPhoto> changed, AtomicLong ids) {
         List<StoredPhoto> numbered = new ArrayList<>();
-        long next = -1;
         for (StoredPhoto each : changed) {
             Photo photo = each.photo();
-            long id = photo.id() == 0 ? next-- : photo.id();
+            long id = photo.id() == 0 ? ids.getAndDecrement() : photo.id();
             numbered.add(new StoredPhoto(
                     new Photo(id, photo.file(), photo.fingerprint(), photo.probe()), each.found(), each.framing()));
         }

@@ -128,7 +128,7 @@ class ShootTest {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
             statement.executeUpdate("DROP TABLE alternate");
-            for (String column : List.of("marks", "rule", "level", "overlay")) {
+            for (String column : List.of("marks", "rule", "level", "overlay", "profile", "remarks")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
             for (String column : List.of("target", "note", "files")) {

@@ -17,15 +17,16 @@ import org.jspecify.annotations.Nullable;
 
 /** A colour profile (ICC.1:2022). Immutable; two are equal if their bytes are. */
 public final class Profile {
+    /** Before the profiles below, whose names are read with it. */
+    private static final Pattern IN_LANGUAGES =
+            Pattern.compile("(?:\\d+ )?\\w{4}\\((.*?)\\)(?: \\w{4}\\(.*)?", Pattern.DOTALL);
+
     /** Standard RGB (IEC 61966-2-1), what a photo without a profile is taken for. */
     public static final Profile SRGB = new Profile(MatrixProfile.bytes("sRGB", MatrixProfile.Primaries.BT709));
 
     /** A wide gamut for screens: the primaries of SMPTE EG 432-1 with sRGB's white and curve. */
     public static final Profile WIDE =
             new Profile(MatrixProfile.bytes("Wide RGB (P3 primaries)", MatrixProfile.Primaries.P3));
-
-    private static final Pattern IN_LANGUAGES =
-            Pattern.compile("(?:\\d+ )?\\w{4}\\((.*?)\\)(?: \\w{4}\\(.*)?", Pattern.DOTALL);
 
     private static final int HEADER = 128;
     private static final int SPACE_AT = 16;

@@ -206,7 +206,8 @@ class EncoderTest {
                     new Preview(twin, plain.profile()).raster(Profile.SRGB).argb();
             for (int i = 0; i < onScreenTwin.length; i++) {
                 for (int shift = 0; shift <= 16; shift += 8) {
-                    assertEquals(onScreenTwin[i] >> shift & 0xFF, onScreenWide[i] >> shift & 0xFF, 2);
+                    int twins = onScreenTwin[i] >> shift & 0xFF; // 8-bit steps of a wide gamut are coarser in the dark
+                    assertEquals(twins, onScreenWide[i] >> shift & 0xFF, twins < 40 ? 4 : 2);
                 }
             }
         }

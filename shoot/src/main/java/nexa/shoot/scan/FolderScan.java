@@ -9,6 +9,7 @@ import java.nio.file.SimpleFileVisitor;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -22,6 +23,9 @@ import org.slf4j.LoggerFactory;
 public final class FolderScan {
     /** A file of this name marks a folder of delivered files inside a shoot. */
     public static final String DELIVERED = ".nexa-delivered";
+
+    /** How photos' paths are ordered: numbers in names by value. */
+    public static final Comparator<String> ORDER = NaturalOrder.INSTANCE;
 
     private static final Logger LOG = LoggerFactory.getLogger(FolderScan.class);
     private static final Set<String> ENDINGS = Set.of(

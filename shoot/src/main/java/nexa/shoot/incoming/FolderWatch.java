@@ -1,0 +1,130 @@
+package nexa.shoot.incoming;
+
+import static java.nio.file.StandardWatchEventKinds.ENTRY_CREATE;
+import static java.nio.file.StandardWatchEventKinds.ENTRY_MODIFY;
+
+import java.io.IOException;
+import java.nio.file.ClosedWatchServiceException;
+import java.nio.file.FileVisitResult;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.SimpleFileVisitor;
+import java.nio.file.WatchKey;
+import java.nio.file.WatchService;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import nexa.shoot.Arrivals;
+import nexa.shoot.Shoot;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Looks for photos that come into an open shoot's folder, on a thread of its own: at once where the system tells of
+ * changes, and now and then where it doesn't, as on network disks.
+ */
+public final class FolderWatch implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(FolderWatch.class);
+
+    /** Between two looks while something is coming in, in milliseconds. */
+    private static final long SHORT = 500;
+
+    /** Between two looks while nothing happens. */
+    private static final long LONG = 10_000;
+
+    private final Shoot shoot;
+    private final Consumer<Arrivals> arrived;
+    private final Settling settling = new Settling();
+    private final Thread thread;
+    private volatile boolean closed;
+
+    private FolderWatch(Shoot shoot, Consumer<Arrivals> arrived) {
+        this.shoot = shoot;
+        this.arrived = arrived;
+        this.thread = Thread.ofPlatform().name("nexa-watch").daemon().unstarted(this::run);
+    }
+
+    /**
+     * Begins.
+     *
+     * @param arrived told on the watching thread; hands on to {@link Shoot#take}
+     */
+    public static FolderWatch of(Shoot shoot, Consumer<Arrivals> arrived) {
+        FolderWatch watch = new FolderWatch(shoot, arrived);
+        watch.thread.start();
+        return watch;
+    }
+
+    private void run() {
+        try (WatchService events = shoot.folder().getFileSystem().newWatchService()) {
+            register(events);
+            while (!closed) {
+                boolean coming = look();
+                await(events, coming ? SHORT : LONG);
+            }
+        } catch (InterruptedException | ClosedWatchServiceException stopped) {
+            LOG.debug("No longer watching {}", shoot.folder());
+        } catch (IOException | UnsupportedOperationException unwatchable) {
+            LOG.warn("{} can't be watched: {}", shoot.folder(), unwatchable.toString());
+        }
+    }
+
+    /** Whether a file is still being written. */
+    private boolean look() throws InterruptedException {
+        try {
+            settling.begin();
+            Arrivals arrivals = shoot.look(file -> settling.isSettled(shoot.folder(), file));
+            if (!arrivals.photos().isEmpty() && !closed) {
+                arrived.accept(arrivals);
+            }
+        } catch (IOException gone) { // a card that was pulled out comes back, or it doesn't
+            LOG.info("{} can't be looked through: {}", shoot.folder(), gone.toString());
+        }
+        return settling.isWaiting();
+    }
+
+    private void await(WatchService events, long milliseconds) throws InterruptedException, IOException {
+        WatchKey key = events.poll(milliseconds, TimeUnit.MILLISECONDS);
+        if (key != null) {
+            Thread.sleep(SHORT / 5); // the first of many events; the others are about the same files
+            boolean more = true;
+            while (key != null && more) {
+                key.pollEvents();
+                key.reset();
+                key = events.poll();
+                more = !closed;
+            }
+            register(events); // subfolders may be new
+        }
+    }
+
+    private void register(WatchService events) throws IOException {
+        Path folder = shoot.folder();
+        Files.walkFileTree(folder, new SimpleFileVisitor<>() {
+            @Override
+            public FileVisitResult preVisitDirectory(Path dir, BasicFileAttributes attributes) throws IOException {
+                if (!dir.equals(folder) && dir.getFileName().toString().startsWith(".")) {
+                    return FileVisitResult.SKIP_SUBTREE;
+                }
+                dir.register(events, ENTRY_CREATE, ENTRY_MODIFY);
+                return FileVisitResult.CONTINUE;
+            }
+
+            @Override
+            public FileVisitResult visitFileFailed(Path file, IOException failure) {
+                return FileVisitResult.CONTINUE;
+            }
+        });
+    }
+
+    @Override
+    public void close() {
+        closed = true;
+        thread.interrupt();
+        try {
+            thread.join();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
