@@ -33,9 +33,18 @@ final class WindowCommands {
             description = "Open a fresh copy of the demo shoot in the window.",
             mixinStandardHelpOptions = true)
     static final class Demo implements Callable<Integer> {
+        @Option(
+                names = "--camera",
+                description = "Begin with a few photos; a make-believe camera drops the others into the folder.")
+        private boolean camera;
+
         @Override
         public Integer call() throws Exception {
-            Desktop.demo();
+            if (camera) {
+                Desktop.demoWithCamera();
+            } else {
+                Desktop.demo();
+            }
             return ExitCode.OK;
         }
     }

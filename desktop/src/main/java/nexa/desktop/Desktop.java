@@ -2,10 +2,14 @@ package nexa.desktop;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import nexa.shoot.DemoCamera;
+import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -16,6 +20,8 @@ public final class Desktop {
     private static final Logger LOG = LoggerFactory.getLogger(Desktop.class);
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
+    private static final int FIRST_PHOTOS = 12;
+    private static final Duration BETWEEN_PHOTOS = Duration.ofSeconds(4);
 
     private Desktop() {}
 
@@ -31,6 +37,18 @@ public final class Desktop {
     /** With a fresh copy of the demo shoot. */
     public static void demo() {
         run(MainWindow::openDemo);
+    }
+
+    /**
+     * The same with the first photos only; a make-believe camera drops the others into the folder, one every few
+     * seconds.
+     *
+     * @throws IOException if the demo is not part of this installation
+     */
+    public static void demoWithCamera() throws IOException {
+        List<Path> others = DemoShoot.originals().stream().skip(FIRST_PHOTOS).toList();
+        run(window -> window.openDemo(FIRST_PHOTOS).thenRun(() -> window.session()
+                .ifPresent(open -> DemoCamera.start(others, open.shoot().folder(), BETWEEN_PHOTOS))));
     }
 
     /**

@@ -32,11 +32,13 @@ import nexa.desktop.view.FirstStartView;
 import nexa.desktop.view.HeaderView;
 import nexa.desktop.words.Words;
 import nexa.imaging.colour.Profile;
+import nexa.shoot.Arrivals;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Shelf;
+import nexa.shoot.incoming.FolderWatch;
 import nexa.shoot.preview.PreviewCache;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -62,6 +64,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private boolean used;
     private Optional<ShootScreen> screen = Optional.empty();
     private Optional<Session> session = Optional.empty();
+    private Optional<FolderWatch> watch = Optional.empty();
 
     /** To be made on the interface's thread. */
     public MainWindow(Stage stage, Locations locations, double width, double height) {
@@ -155,7 +158,16 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         session = Optional.of(opened);
         show(models);
         loader.prepare(shoot);
+        watch = Optional.of(FolderWatch.of(shoot, arrivals -> fx.execute(() -> take(shoot, arrivals))));
         stage.setTitle(shoot.name() + " – " + Words.of("app.name"));
+    }
+
+    /** Photos came into the folder; of a shoot that was closed meanwhile they wait for the next time. */
+    private void take(Shoot shoot, Arrivals arrivals) {
+        if (session.filter(open -> open.shoot() == shoot).isPresent()) {
+            shoot.take(arrivals);
+            loader.prepare(shoot);
+        }
     }
 
     private void show(ShootModels models) {
@@ -182,6 +194,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     private void closeShoot() {
         loader.stopPreparing();
+        watch.ifPresent(FolderWatch::close);
+        watch = Optional.empty();
         screen.ifPresent(ShootScreen::dispose);
         session.ifPresent(open -> {
             try {
@@ -206,15 +220,20 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     /** Opens a fresh copy of the demo shoot. */
     public CompletableFuture<Void> openDemo() {
+        return openDemo(Integer.MAX_VALUE);
+    }
+
+    /** Opens a fresh copy of the demo shoot with only its first photos. */
+    CompletableFuture<Void> openDemo(int photos) {
         firstStart.showOpening(DemoShoot.NAME);
-        return CompletableFuture.supplyAsync(MainWindow::demoCopy, work)
+        return CompletableFuture.supplyAsync(() -> demoCopy(photos), work)
                 .thenComposeAsync(this::open, fx)
                 .exceptionallyAsync(failed -> showFailure(Path.of(DemoShoot.NAME), failed), fx);
     }
 
-    private static Path demoCopy() {
+    private static Path demoCopy(int photos) {
         try {
-            return DemoShoot.freshCopy();
+            return DemoShoot.freshCopy(photos);
         } catch (IOException failed) {
             throw new CompletionException(failed);
         }

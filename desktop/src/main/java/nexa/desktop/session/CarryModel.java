@@ -24,6 +24,7 @@ import nexa.shoot.edit.Edit.FramingChange;
 public final class CarryModel {
     private final Session session;
     private final ReadOnlyObjectWrapper<Map<Photo, Carried>> plan = new ReadOnlyObjectWrapper<>(Map.of());
+    private Optional<Carry> last = Optional.empty();
     private Optional<Subscription> preparing = Optional.empty();
 
     CarryModel(Session session) {
@@ -77,12 +78,14 @@ public final class CarryModel {
     }
 
     private Map<Photo, Carried> planned() {
+        return carry().map(carry -> planned(carry, targets())).orElse(Map.of());
+    }
+
+    private Map<Photo, Carried> planned(Carry carry, List<Photo> photos) {
         Map<Photo, Carried> planned = new LinkedHashMap<>();
-        carry().ifPresent(carry -> {
-            for (Photo photo : targets()) {
-                photo.facts().ifPresent(facts -> planned.put(photo, carry.to(facts.asShot(), session.framing(photo))));
-            }
-        });
+        for (Photo photo : photos) {
+            photo.facts().ifPresent(facts -> planned.put(photo, carry.to(facts.asShot(), session.framing(photo))));
+        }
         return planned;
     }
 
@@ -139,10 +142,21 @@ public final class CarryModel {
         if (!session.shoot().mayEdit()) {
             return;
         }
+        last = carry();
+        apply("edit.carry", planned());
+    }
+
+    /** Carries what was carried last to photos that arrived, as one step; nothing if nothing was carried yet. */
+    void inherit(List<Photo> arrived) {
+        if (last.isPresent() && session.shoot().mayEdit()) {
+            apply("edit.carry.arrived", planned(last.get(), arrived));
+        }
+    }
+
+    private void apply(String label, Map<Photo, Carried> planned) {
         List<FramingChange> changes = new ArrayList<>();
-        planned()
-                .forEach((photo, carried) -> changes.add(
-                        new FramingChange(photo.id(), session.shoot().framing(photo), carried.framing())));
-        session.shoot().apply(new Edit("edit.carry", changes, null));
+        planned.forEach((photo, carried) ->
+                changes.add(new FramingChange(photo.id(), session.shoot().framing(photo), carried.framing())));
+        session.shoot().apply(new Edit(label, changes, null));
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
@@ -51,6 +52,7 @@ public final class Session {
     private final CarryModel carry = new CarryModel(this);
     private final TogetherModel together = new TogetherModel(this);
     private final LineupModel lineup = new LineupModel(this);
+    private final ArrivalsModel arrivals = new ArrivalsModel(this);
     private final PhotoList list;
     private final ReadOnlyObjectWrapper<Map<Photo, Framing>> previews = new ReadOnlyObjectWrapper<>(Map.of());
     private final ObjectProperty<Set<Photo>> selection = new SimpleObjectProperty<>(Set.of());
@@ -61,12 +63,41 @@ public final class Session {
         this.settings = settings;
         this.brief = new ReadOnlyObjectWrapper<>(shoot.brief());
         this.list = new PhotoList(this);
-        shoot.listen(this::changed);
+        shoot.listen(new FromShoot());
         recall();
         list.follow();
         carry.follow();
         lineup.follow();
+        arrivals.follow();
         settings.overlayProperty().subscribe((before, now) -> overlayChosen(now));
+    }
+
+    /** What the shoot tells. */
+    private final class FromShoot implements Shoot.Listener {
+        private List<Photo> known = shoot.photos();
+
+        @Override
+        public void changed(Edit edit) {
+            Session.this.changed(edit);
+        }
+
+        @Override
+        public void arrived(List<Photo> photos) {
+            List<Photo> before = known;
+            known = shoot.photos();
+            arrivals.arrived(photos, before);
+        }
+    }
+
+    /** Puts photos in place of what they were before their files changed, and shows new ones. */
+    void replace(Map<Long, Photo> byId) {
+        selection.set(selection.get().stream()
+                .map(chosen -> byId.getOrDefault(chosen.id(), chosen))
+                .collect(Collectors.toSet()));
+        photo().flatMap(current -> Optional.ofNullable(byId.get(current.id())))
+                .ifPresent(now -> photo.set(Optional.of(now)));
+        list.refresh();
+        edits.set(edits.get() + 1);
     }
 
     private void recall() {
@@ -116,6 +147,11 @@ public final class Session {
     /** Results side by side. */
     public LineupModel lineup() {
         return lineup;
+    }
+
+    /** Photos that arrive while the shoot is open. */
+    public ArrivalsModel arrivals() {
+        return arrivals;
     }
 
     /** The photos one is going through. */

@@ -39,6 +39,8 @@ public final class Settings {
     private final ObjectProperty<By> carryBy;
     private final ObjectProperty<CarryTo> carryTo;
     private final ObjectProperty<Integer> carryNext;
+    private final ObjectProperty<Boolean> carryToArrivals;
+    private final ObjectProperty<Boolean> followArrivals;
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
@@ -67,6 +69,8 @@ public final class Settings {
         carryBy = kept("carry by", By.PLACE, By::valueOf, Enum::name);
         carryTo = kept("carry to", CarryTo.ALL, CarryTo::valueOf, Enum::name);
         carryNext = kept("carry next", USUAL_NEXT, text -> Math.max(1, Integer.parseInt(text)), String::valueOf);
+        carryToArrivals = kept("carry to arrivals", false, Boolean::valueOf, String::valueOf);
+        followArrivals = kept("follow arrivals", false, Boolean::valueOf, String::valueOf);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -178,6 +182,16 @@ public final class Settings {
     /** How many photos {@link CarryTo#NEXT} means. */
     public ObjectProperty<Integer> carryNextProperty() {
         return carryNext;
+    }
+
+    /** Whether photos that arrive take over what was carried last. */
+    public ObjectProperty<Boolean> carryToArrivalsProperty() {
+        return carryToArrivals;
+    }
+
+    /** Whether a photo that arrives becomes the current one. */
+    public ObjectProperty<Boolean> followArrivalsProperty() {
+        return followArrivals;
     }
 
     public ObjectProperty<Unit> unitProperty() {

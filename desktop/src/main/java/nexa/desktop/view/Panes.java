@@ -48,7 +48,7 @@ public final class Panes {
     }
 
     public PaneLayer.Content settings() {
-        return new SettingsPane(session.settings().pictures(), loader);
+        return new SettingsPane(session.settings(), loader);
     }
 
     public PaneLayer.Content steps() {

@@ -110,6 +110,7 @@ final class PhotoTile extends Pane {
                 session.carry().planProperty().subscribe(this::refresh),
                 models.marking().proposalsProperty().subscribe(this::redraw),
                 models.repeats().placesProperty().subscribe(this::refresh),
+                session.arrivals().freshProperty().subscribe(this::refresh),
                 session.editsProperty().subscribe(this::refresh));
         showChosen();
         refresh();
@@ -234,7 +235,8 @@ final class PhotoTile extends Pane {
                     .map(loss -> Words.of("loss", loss))
                     .collect(Collectors.joining(", "));
         }
-        String repeat = models.repeats().of(photo).map(PhotoTile::words).orElse("");
+        String fresh = session.arrivals().freshProperty().get().contains(photo) ? Words.of("wall.fresh") + "  " : "";
+        String repeat = fresh + models.repeats().of(photo).map(PhotoTile::words).orElse("");
         if (framing.setAside()) {
             return repeat + Words.of("wall.aside");
         }

@@ -5,8 +5,10 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
+import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -17,10 +19,11 @@ import javafx.util.StringConverter;
 import javafx.util.Subscription;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.PictureSettings;
+import nexa.desktop.session.Settings;
 import nexa.desktop.words.Words;
 import nexa.imaging.colour.Profile;
 
-/** Memory, disk and colours for pictures. */
+/** Memory, disk and colours for pictures, and what becomes of photos that arrive. */
 public final class SettingsPane implements PaneLayer.Content {
     private static final List<Integer> MEMORY = List.of(64, 128, 256, 512, 1024, 2048, 4096);
     private static final List<Integer> CACHE = List.of(100, 500, 1024, 2048, 5120, 10_240, 20_480, 51_200);
@@ -34,8 +37,8 @@ public final class SettingsPane implements PaneLayer.Content {
     private final VBox node;
     private final Subscription subscription;
 
-    public SettingsPane(PictureSettings settings, PhotoLoader loader) {
-        this.settings = settings;
+    public SettingsPane(Settings all, PhotoLoader loader) {
+        this.settings = all.pictures();
         this.loader = loader;
         ComboBox<Integer> memory =
                 sizes("settings-memory", MEMORY, settings.memoryProperty().get(), chosen -> {
@@ -74,8 +77,11 @@ public final class SettingsPane implements PaneLayer.Content {
                 screen,
                 row(srgb, choose),
                 explained("settings.screen.tip"),
-                message);
-        node.setPrefWidth(400);
+                message,
+                Labels.field("settings.arrivals"),
+                box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
+                box("follow-arrivals", "settings.arrivals.follow", all.followArrivalsProperty()));
+        node.setPrefWidth(430);
         subscription = settings.screenProperty().subscribe(file -> showScreen());
         showUse();
     }
@@ -92,6 +98,14 @@ public final class SettingsPane implements PaneLayer.Content {
         label.getStyleClass().add("note");
         label.setWrapText(true);
         return label;
+    }
+
+    private static CheckBox box(String id, String words, ObjectProperty<Boolean> setting) {
+        CheckBox box = new CheckBox(Words.of(words));
+        box.setId(id);
+        box.setSelected(setting.get());
+        box.setOnAction(event -> setting.set(box.isSelected()));
+        return box;
     }
 
     private static HBox row(Region... parts) {

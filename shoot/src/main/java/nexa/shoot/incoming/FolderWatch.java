@@ -117,14 +117,10 @@ public final class FolderWatch implements AutoCloseable {
         });
     }
 
+    /** Does not wait for a look that goes on: on a disk that hangs it may take long. */
     @Override
     public void close() {
         closed = true;
         thread.interrupt();
-        try {
-            thread.join();
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-        }
     }
 }

@@ -1,0 +1,134 @@
+package nexa.desktop.photo;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import nexa.shoot.Locations;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.preview.PreviewCache;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class PhotoLoaderTest {
+    private static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
+
+    @TempDir
+    Path base;
+
+    private Shoot shoot(int photos) throws Exception {
+        Path folder = Files.createDirectories(base.resolve("shoot"));
+        for (int i = 0; i < photos; i++) {
+            String name = "kiln_02%02d.jpg".formatted(i + 1);
+            Files.copy(DEMO.resolve(name), folder.resolve(name));
+        }
+        return Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")));
+    }
+
+    private PreviewCache cache() {
+        return new PreviewCache(base.resolve("previews"), Long.MAX_VALUE);
+    }
+
+    @Test
+    void queue_givesTheMostUrgentFirst_thenTheFirstThatCame() {
+        PriorityBlockingQueue<Queued> queue = new PriorityBlockingQueue<>();
+        List<String> done = new ArrayList<>();
+        List<Urgency> came = List.of(
+                Urgency.REST, Urgency.VISIBLE, Urgency.NEXT, Urgency.VISIBLE, Urgency.CURRENT, Urgency.FIRST_LOOK);
+        for (int i = 0; i < came.size(); i++) {
+            String name = came.get(i) + " " + i;
+            queue.add(new Queued(came.get(i), i, () -> done.add(name)));
+        }
+        while (!queue.isEmpty()) {
+            queue.poll().run();
+        }
+        assertEquals(List.of("CURRENT 4", "FIRST_LOOK 5", "VISIBLE 1", "VISIBLE 3", "NEXT 2", "REST 0"), done);
+    }
+
+    @Test
+    void job_isGivenUpOnlyWhenNobodyWaitsAndItIsNotBegun() {
+        Job job = new Job(
+                () -> {
+                    throw new AssertionError("given up");
+                },
+                Urgency.VISIBLE);
+        job.want();
+        job.want();
+        assertFalse(job.leave(), "another one waits");
+        assertTrue(job.raise(Urgency.CURRENT));
+        assertFalse(job.raise(Urgency.NEXT), "never less urgent");
+        assertTrue(job.leave());
+        job.run();
+        assertThrows(CancellationException.class, () -> job.result().getNow(null));
+    }
+
+    @Test
+    void photosNobodyWantsAnyMore_areNotDecoded() throws Exception {
+        try (Shoot shoot = shoot(12);
+                PhotoLoader loader = new PhotoLoader(cache())) {
+            List<Photo> photos = shoot.photos();
+            List<CompletableFuture<ScreenPhoto>> loading = photos.stream()
+                    .map(p -> loader.load(p, shoot.fileOf(p), PhotoLoader.MIDDLE, Urgency.VISIBLE))
+                    .toList();
+            photos.subList(4, 12).forEach(p -> loader.leave(p, PhotoLoader.MIDDLE));
+            for (CompletableFuture<ScreenPhoto> wanted : loading.subList(0, 4)) {
+                assertEquals(1280, longEdge(wanted.get(20, TimeUnit.SECONDS)));
+            }
+            long cancelled =
+                    loading.stream().filter(CompletableFuture::isCancelled).count();
+            assertTrue(cancelled >= 6, "only those begun already go on: " + cancelled);
+            Photo last = photos.getLast();
+            assertEquals(
+                    1280,
+                    longEdge(loader.load(last, shoot.fileOf(last), PhotoLoader.MIDDLE, Urgency.CURRENT)
+                            .get(20, TimeUnit.SECONDS)),
+                    "wanted again it is loaded");
+        }
+    }
+
+    private static double longEdge(ScreenPhoto photo) {
+        return Math.max(photo.image().getWidth(), photo.image().getHeight());
+    }
+
+    @Test
+    void memory_keepsToItsLimit() throws Exception {
+        try (Shoot shoot = shoot(10);
+                PhotoLoader loader = new PhotoLoader(cache())) {
+            loader.memory(3_000_000);
+            for (Photo photo : shoot.photos()) {
+                loader.load(photo, shoot.fileOf(photo), PhotoLoader.SMALL, Urgency.VISIBLE)
+                        .get(20, TimeUnit.SECONDS);
+            }
+            loader.memory(3_000_000);
+            assertTrue(loader.weight() <= 3_000_000, "held " + loader.weight());
+            assertTrue(loader.ready(shoot.photos().getLast(), PhotoLoader.SMALL).isPresent());
+            assertTrue(
+                    loader.ready(shoot.photos().getFirst(), PhotoLoader.SMALL).isEmpty());
+        }
+    }
+
+    @Test
+    void wholeShoot_isPreparedInTheBackground() throws Exception {
+        try (Shoot shoot = shoot(6);
+                PhotoLoader loader = new PhotoLoader(cache())) {
+            Files.delete(shoot.fileOf(shoot.photos().get(2))); // a card that is pulled out stops nothing
+            loader.prepare(shoot);
+            while (!loader.isIdle()) {
+                Thread.onSpinWait();
+            }
+            for (int i = 0; i < 6; i++) {
+                assertEquals(i != 2, cache().has(shoot.photos().get(i).fingerprint(), PhotoLoader.SMALL));
+            }
+        }
+    }
+}
