@@ -9,11 +9,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
 import java.util.function.IntConsumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -62,11 +59,7 @@ final class BatchTimes {
     }
 
     static void run() throws IOException {
-        System.setProperty("javafx.animation.fullspeed", "true");
-        System.setProperty("prism.order", "sw");
-        if (System.getenv("DISPLAY") == null) {
-            System.setProperty("glass.platform", "Headless");
-        }
+        Fx.prepare();
         BatchTimes times = new BatchTimes(Files.createTempDirectory("nexa-batch"));
         SmallPhotos.write(times.folder, PHOTOS);
         times.open("first opening");
@@ -141,15 +134,15 @@ final class BatchTimes {
 
     private void window() {
         Platform.startup(() -> {});
-        MainWindow window = onFx(() -> {
+        MainWindow window = Fx.on(() -> {
             MainWindow made = new MainWindow(new Stage(), locations, 1280, 800);
             made.show();
             return made;
         });
-        onFx(() -> window.open(folder)).join();
-        Scene scene = onFx(window::scene);
-        Session session = onFx(() -> window.session().orElseThrow());
-        onFx(() -> {
+        Fx.on(() -> window.open(folder)).join();
+        Scene scene = Fx.on(window::scene);
+        Session session = Fx.on(() -> window.session().orElseThrow());
+        Fx.on(() -> {
             session.viewProperty().set(MainView.WALL);
             layout(scene);
             return true;
@@ -158,22 +151,22 @@ final class BatchTimes {
                     @Override
                     public void handle(long now) {}
                 };
-        onFx(() -> {
+        Fx.on(() -> {
             pulses.start();
             return true;
         });
         filters("usual size", scene, session);
-        onFx(() -> {
+        Fx.on(() -> {
             ((Slider) scene.lookup(".wall-size")).setValue(40);
             return true;
         });
         filters("smallest size", scene, session);
-        onFx(() -> {
+        Fx.on(() -> {
             pulses.stop();
             return true;
         });
         together(scene, session);
-        onFx(() -> {
+        Fx.on(() -> {
             window.close();
             return true;
         });
@@ -212,7 +205,7 @@ final class BatchTimes {
     /** From an action to the end of the layout of the pulse behind it. */
     private static double untilLaidOut(Scene scene, Runnable action) {
         CompletableFuture<Double> took = new CompletableFuture<>();
-        onFx(() -> {
+        Fx.on(() -> {
             long begun = System.nanoTime();
             scene.addPostLayoutPulseListener(() -> took.complete(since(begun)));
             action.run();
@@ -230,7 +223,7 @@ final class BatchTimes {
                 pulses.countDown();
             }
         };
-        onFx(() -> {
+        Fx.on(() -> {
             timer.start();
             return true;
         });
@@ -239,7 +232,7 @@ final class BatchTimes {
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
-        onFx(() -> {
+        Fx.on(() -> {
             timer.stop();
             return true;
         });
@@ -247,21 +240,21 @@ final class BatchTimes {
 
     private static void together(Scene scene, Session session) {
         List<Photo> chosen = session.list().photos().subList(0, TOGETHER);
-        onFx(() -> {
+        Fx.on(() -> {
             session.choose(chosen.getFirst());
             session.selectionProperty().set(Set.copyOf(chosen));
             session.together().add(Change.sized(0.7));
             return true;
         });
         awaitPictures(scene);
-        int visible = onFx(() -> (int) scene.getRoot().lookupAll(".photo-tile").stream()
+        int visible = Fx.on(() -> (int) scene.getRoot().lookupAll(".photo-tile").stream()
                 .filter(node -> node.getOpacity() > 0)
                 .count());
         System.out.println(visible + " photos are visible, " + TOGETHER + " of them change");
         frames("together, moved", step -> session.together()
                 .preview(Change.moved(0.1 * Math.sin(step / 20.0), 0.05 * Math.cos(step / 20.0))));
         frames("together, tilted", step -> session.together().preview(Change.tilted(2 * Math.sin(step / 20.0))));
-        onFx(() -> {
+        Fx.on(() -> {
             session.together().abandon();
             return true;
         });
@@ -269,7 +262,7 @@ final class BatchTimes {
 
     /** Until no picture arrives any more. */
     private static void awaitPictures(Scene scene) {
-        onFx(() -> {
+        Fx.on(() -> {
             layout(scene);
             return true;
         });
@@ -282,7 +275,7 @@ final class BatchTimes {
 
     private static void frames(String what, IntConsumer step) {
         Frames frames = new Frames(step);
-        onFx(() -> {
+        Fx.on(() -> {
             frames.start();
             return true;
         });
@@ -341,16 +334,6 @@ final class BatchTimes {
 
         double oursPercentile(int percent) {
             return ours[MEASURED * percent / 100];
-        }
-    }
-
-    private static <T> T onFx(Callable<T> action) {
-        FutureTask<T> task = new FutureTask<>(action);
-        Platform.runLater(task);
-        try {
-            return task.get();
-        } catch (InterruptedException | ExecutionException failed) {
-            throw new IllegalStateException(failed);
         }
     }
 }

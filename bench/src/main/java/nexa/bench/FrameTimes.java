@@ -7,10 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Locale;
-import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
 import java.util.function.DoubleFunction;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -53,31 +50,27 @@ final class FrameTimes {
     }
 
     static void run() throws IOException {
-        System.setProperty("javafx.animation.fullspeed", "true");
-        System.setProperty("prism.order", "sw");
-        if (System.getenv("DISPLAY") == null) {
-            System.setProperty("glass.platform", "Headless");
-        }
+        Fx.prepare();
         Path base = Files.createTempDirectory("nexa-frames");
         Path shoot = Files.createDirectory(base.resolve("shoot"));
         LargePhoto.write("kiln_0201.jpg", shoot.resolve("a.jpg"));
         LargePhoto.write("kiln_0202.jpg", shoot.resolve("b.jpg"));
         Platform.startup(() -> {});
-        MainWindow window = onFx(() -> {
+        MainWindow window = Fx.on(() -> {
             MainWindow made =
                     new MainWindow(new Stage(), new Locations(base.resolve("data"), base.resolve("cache")), 1280, 800);
             made.show();
             return made;
         });
-        onFx(() -> window.open(shoot)).join();
-        FrameTimes times = onFx(() -> prepared(window));
+        Fx.on(() -> window.open(shoot)).join();
+        FrameTimes times = Fx.on(() -> prepared(window));
         pause();
         System.out.println(
                 "drag                        frame ms p50    p95    max   ours ms p95   share   KiB a frame");
         times.measure("corner, shape kept, tilted", FrameTimes::corner, 0.6);
         times.measure("frame moved, tilted", FrameTimes::inside, 0.6);
         times.measure("photo turned, fine grid", FrameTimes::outside, 0.4);
-        onFx(() -> {
+        Fx.on(() -> {
             window.close();
             return true;
         });
@@ -123,18 +116,18 @@ final class FrameTimes {
     }
 
     private void measure(String name, Way way, double share) {
-        Run run = onFx(() -> {
+        Run run = Fx.on(() -> {
             session.frameEdits()
                     .place("edit.frame", session.frame().orElseThrow().scaled(share));
             return new Run(way.on(session.frame().orElseThrow()));
         });
-        onFx(() -> {
+        Fx.on(() -> {
             run.begin();
             return true;
         });
         run.await();
         run.print(name);
-        onFx(() -> {
+        Fx.on(() -> {
             session.undo();
             session.undo();
             return true;
@@ -263,16 +256,6 @@ final class FrameTimes {
             Thread.sleep(4000);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-        }
-    }
-
-    private static <T> T onFx(Callable<T> action) {
-        FutureTask<T> task = new FutureTask<>(action);
-        Platform.runLater(task);
-        try {
-            return task.get();
-        } catch (InterruptedException | ExecutionException failed) {
-            throw new IllegalStateException(failed);
         }
     }
 }

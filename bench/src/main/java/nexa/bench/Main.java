@@ -1,24 +1,21 @@
 package nexa.bench;
 
 import java.io.IOException;
-import java.util.List;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 
-/** Runs all benchmarks, or those whose names contain one of the arguments; {@code frames} or {@code batch} alone = the
- * window's. */
+/**
+ * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
+ * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
+ * {@code sharpness}.
+ */
 public final class Main {
     private Main() {}
 
     public static void main(String[] names) throws RunnerException, IOException {
-        if (List.of(names).equals(List.of("frames"))) {
-            FrameTimes.run();
-            return;
-        }
-        if (List.of(names).equals(List.of("batch"))) {
-            BatchTimes.run();
+        if (names.length > 0 && ran(names[0], names.length > 1 ? Integer.parseInt(names[1]) : 0)) {
             return;
         }
         ChainedOptionsBuilder options =
@@ -30,5 +27,21 @@ public final class Main {
             options.include("nexa\\.bench\\..*" + name);
         }
         new Runner(options.build()).run();
+    }
+
+    /** Runs what is not measured by JMH; false if the name is none of these. */
+    private static boolean ran(String name, int count) throws IOException {
+        switch (name) {
+            case "frames" -> FrameTimes.run();
+            case "batch" -> BatchTimes.run();
+            case "pictures" -> PictureTimes.run(count);
+            case "memory" -> MemoryUse.run(count);
+            case "handover" -> HandoverTimes.run();
+            case "sharpness" -> Sharpness.run();
+            default -> {
+                return false;
+            }
+        }
+        return true;
     }
 }

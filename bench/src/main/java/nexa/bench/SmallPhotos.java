@@ -37,7 +37,8 @@ final class SmallPhotos {
         }
     }
 
-    private static List<Path> demoPhotos() throws IOException {
+    /** The demo shoot's photos, in order. */
+    static List<Path> demoPhotos() throws IOException {
         Path demo = Path.of(System.getProperty("nexa.home", "."), "demo", "fennick-kiln");
         try (Stream<Path> files = Files.list(demo)) {
             return files.sorted().toList();

@@ -191,6 +191,11 @@ public final class BenchView extends Region {
         ahead.want(around, Math.min(edge, PhotoLoader.LARGE));
     }
 
+    /** Whether the current photo shows as well as it can. */
+    public boolean isSharp() {
+        return current.isSharp();
+    }
+
     private void showNeighbours() {
         neighbour(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
         neighbour(1).ifPresentOrElse(n -> after.show(n, PhotoLoader.SMALL), after::clear);

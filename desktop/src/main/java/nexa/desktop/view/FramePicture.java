@@ -24,6 +24,7 @@ final class FramePicture {
     private Optional<Photo> shown = Optional.empty();
     private Urgency urgency = Urgency.VISIBLE;
     private boolean looking;
+    private boolean sharp;
     private int edge;
     private long latest;
 
@@ -36,6 +37,11 @@ final class FramePicture {
 
     Optional<ScreenPhoto> pixels() {
         return pixels;
+    }
+
+    /** Whether all that was asked for is there, or known to be missing. */
+    boolean isSharp() {
+        return sharp;
     }
 
     /** Why there are no pixels: known from the headers, or found when decoding. */
@@ -63,6 +69,7 @@ final class FramePicture {
         shown = Optional.of(photo);
         edge = wantedEdge;
         long mine = ++latest;
+        sharp = !photo.isReadable();
         if (photo.isReadable()) {
             CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
             loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
@@ -77,6 +84,7 @@ final class FramePicture {
         if (request != latest || failure instanceof CancellationException) {
             return;
         }
+        sharp = true;
         if (loaded != null) {
             pixels = Optional.of(loaded);
         } else if (failure != null && pixels.isEmpty()) { // what shows already is better than none

@@ -130,6 +130,16 @@ final class PhotoTile extends Pane {
         setMouseTransparent(true);
     }
 
+    /** Whether nothing of the photo shows yet. */
+    boolean isBlank() {
+        return picture.pixels().isEmpty() && picture.trouble().isEmpty();
+    }
+
+    /** Whether the photo shows as well as it can. */
+    boolean isSharp() {
+        return picture.isSharp();
+    }
+
     /** Whether a photo is shown. */
     boolean isUsed() {
         return photo != NONE;

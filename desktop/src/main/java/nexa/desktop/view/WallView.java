@@ -183,6 +183,21 @@ public final class WallView extends Region {
         return pointer.letGo();
     }
 
+    /** How many photos are in sight. */
+    public int inSight() {
+        return shown.size();
+    }
+
+    /** How many of them show nothing yet. */
+    public int blank() {
+        return (int) shown.values().stream().filter(PhotoTile::isBlank).count();
+    }
+
+    /** How many of them show less than they will. */
+    public int coarse() {
+        return (int) shown.values().stream().filter(tile -> !tile.isSharp()).count();
+    }
+
     private void scrolled(ScrollEvent event) {
         bar.setValue(Math.clamp(bar.getValue() - event.getDeltaY() * 2, bar.getMin(), bar.getMax()));
         event.consume();

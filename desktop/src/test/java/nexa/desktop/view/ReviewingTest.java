@@ -153,7 +153,9 @@ class ReviewingTest extends WindowTest {
         PhotoTile tile = robot.lookup(".photo-tile")
                 .match((PhotoTile t) -> t.photo().equals(all().getFirst()))
                 .queryAs(PhotoTile.class);
-        assertEquals("too few pixels for the size · not level, though its level is known", tile.explanation());
+        assertEquals(
+                "too few pixels for the size · not level, though its level is known",
+                tile.explanation().lines().findFirst().orElseThrow());
         press(robot, KeyCode.B);
         assertTrue(robot.lookup(".format-note").queryAllAs(Labeled.class).stream()
                 .anyMatch(label -> label.getText().contains("⚠")));

@@ -2,13 +2,11 @@ package nexa.imaging.render;
 
 import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
 import static org.bytedeco.opencv.global.opencv_core.CV_64F;
-import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
-import static org.bytedeco.opencv.global.opencv_imgproc.INTER_LINEAR;
 import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
-import static org.bytedeco.opencv.global.opencv_imgproc.resize;
 import static org.bytedeco.opencv.global.opencv_imgproc.warpAffine;
 
+import java.util.Optional;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -20,19 +18,21 @@ import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * Renders a frame from stored pixels with one interpolation. Where the output has as many pixels as the source or more,
- * that is a bicubic sample at each output pixel's centre. Where it has fewer, each output pixel is the mean of n × n
- * samples spread evenly over the area it covers, n being the smallest number that leaves no source pixel unseen; a
- * numerical integral, so detail finer than a pixel averages out instead of aliasing.
+ * Renders a frame from stored pixels with one interpolation, a bicubic sample at each output pixel's centre. Where the
+ * output has fewer pixels than the source, what is finer than they can hold is first taken out of the source's own
+ * pixels, so that it averages out instead of turning up as false patterns.
  *
- * <p>Works through the output in tiles, so that memory is bounded by the tile and not by n.
+ * <p>Works through the output in tiles, so that memory is bounded by the tile.
  */
 public final class SinglePass {
-    /** Most samples along a tile's side: tiles stay near the processor's caches, and within OpenCV's 16-bit limits. */
-    private static final int TILE_SAMPLES = 2048;
+    /** Pixels along a tile's side: what it sees of the source stays near the processor's caches. */
+    private static final int TILE = 192;
 
     /** Source pixels around what a tile covers, for the bicubic kernel. */
     private static final int MARGIN = 3;
+
+    /** A reduction by a few percent needs no filter. */
+    private static final double NEARLY_NONE = 1.05;
 
     private SinglePass() {}
 
@@ -43,58 +43,56 @@ public final class SinglePass {
      *     outside the source take its nearest edge pixel
      */
     public static Picture render(Picture source, Affine outputToSource, PixelSize output) {
-        int samples = samplesPerSide(outputToSource);
-        int side = Math.max(1, TILE_SAMPLES / samples);
+        double reduction = reduction(outputToSource);
+        Optional<LowPass> filter = reduction > NEARLY_NONE ? Optional.of(new LowPass(reduction)) : Optional.empty();
         Mat rendered = new Mat(output.height(), output.width(), source.mat().type());
-        for (int top = 0; top < output.height(); top += side) {
-            for (int left = 0; left < output.width(); left += side) {
-                int width = Math.min(side, output.width() - left);
-                int height = Math.min(side, output.height() - top);
+        for (int top = 0; top < output.height(); top += TILE) {
+            for (int left = 0; left < output.width(); left += TILE) {
+                int width = Math.min(TILE, output.width() - left);
+                int height = Math.min(TILE, output.height() - top);
                 try (Rect area = new Rect(left, top, width, height);
                         Mat tile = new Mat(rendered, area)) {
                     Affine tileToSource = Affine.translation(left, top).then(outputToSource);
-                    renderTile(source.mat(), tileToSource, samples, tile);
+                    renderTile(source.mat(), tileToSource, filter, tile);
                 }
             }
         }
         return new Picture(rendered);
     }
 
-    private static int samplesPerSide(Affine outputToSource) {
-        double reduction = Math.max(
+    /** Source pixels to an output pixel. */
+    private static double reduction(Affine outputToSource) {
+        return Math.max(
                 Math.hypot(outputToSource.xx(), outputToSource.yx()),
                 Math.hypot(outputToSource.xy(), outputToSource.yy()));
-        return (int) Math.max(1, Math.ceil(reduction - 0.05)); // a reduction by a few percent needs no more than one
     }
 
-    private static void renderTile(Mat source, Affine tileToSource, int samples, Mat tile) {
-        Affine sampleToSource = Affine.scale(1.0 / samples, 1.0 / samples).then(tileToSource);
-        int width = tile.cols() * samples;
-        int height = tile.rows() * samples;
-        try (Rect seen = seen(source, sampleToSource, width, height);
+    private static void renderTile(Mat source, Affine tileToSource, Optional<LowPass> filter, Mat tile) {
+        int margin = MARGIN + filter.map(LowPass::reach).orElse(0);
+        try (Rect seen = seen(source, tileToSource, tile.cols(), tile.rows(), margin);
                 Mat part = new Mat(source, seen);
-                Mat map = matrix(sampleToSource.then(Affine.translation(-seen.x(), -seen.y())));
-                Size size = new Size(width, height);
-                Scalar unused = new Scalar()) {
-            if (samples == 1) {
-                warpAffine(part, tile, map, size, INTER_CUBIC | WARP_INVERSE_MAP, BORDER_REPLICATE, unused);
-            } else {
-                average(part, tile, map, size);
+                Mat map = matrix(tileToSource.then(Affine.translation(-seen.x(), -seen.y())));
+                Size size = tile.size()) {
+            if (filter.isEmpty()) {
+                sample(part, map, size, tile);
+                return;
+            }
+            try (Mat filtered = filter.get().filtered(part);
+                    Mat sampled = new Mat()) {
+                sample(filtered, map, size, sampled);
+                sampled.convertTo(tile, tile.depth());
             }
         }
     }
 
-    private static void average(Mat part, Mat tile, Mat map, Size size) {
-        try (Mat dense = new Mat();
-                Scalar unused = new Scalar();
-                Size target = tile.size()) {
-            warpAffine(part, dense, map, size, INTER_LINEAR | WARP_INVERSE_MAP, BORDER_REPLICATE, unused);
-            resize(dense, tile, target, 0, 0, INTER_AREA);
+    private static void sample(Mat part, Mat map, Size size, Mat sampled) {
+        try (Scalar unused = new Scalar()) {
+            warpAffine(part, sampled, map, size, INTER_CUBIC | WARP_INVERSE_MAP, BORDER_REPLICATE, unused);
         }
     }
 
     /** The part of the source that a tile looks at: OpenCV counts pixels in 16 bits, so a wide source is seen in parts. */
-    private static Rect seen(Mat source, Affine toSource, int width, int height) {
+    private static Rect seen(Mat source, Affine toSource, int width, int height, int margin) {
         double left = Double.MAX_VALUE;
         double top = Double.MAX_VALUE;
         double right = -Double.MAX_VALUE;
@@ -106,10 +104,10 @@ public final class SinglePass {
             top = Math.min(top, p.y());
             bottom = Math.max(bottom, p.y());
         }
-        int x = Math.clamp((long) Math.floor(left) - MARGIN, 0, source.cols() - 1);
-        int y = Math.clamp((long) Math.floor(top) - MARGIN, 0, source.rows() - 1);
-        int xEnd = Math.clamp((long) Math.ceil(right) + MARGIN, x + 1, source.cols());
-        int yEnd = Math.clamp((long) Math.ceil(bottom) + MARGIN, y + 1, source.rows());
+        int x = Math.clamp((long) Math.floor(left) - margin, 0, source.cols() - 1);
+        int y = Math.clamp((long) Math.floor(top) - margin, 0, source.rows() - 1);
+        int xEnd = Math.clamp((long) Math.ceil(right) + margin, x + 1, source.cols());
+        int yEnd = Math.clamp((long) Math.ceil(bottom) + margin, y + 1, source.rows());
         return new Rect(x, y, xEnd - x, yEnd - y);
     }
 

@@ -1,0 +1,54 @@
+package nexa.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import javafx.application.Platform;
+import javafx.scene.control.ScrollBar;
+import nexa.desktop.MainWindow;
+import nexa.desktop.view.WallView;
+import nexa.shoot.Locations;
+
+/** What the window holds after its Wall was scrolled through from end to end. */
+final class MemoryUse {
+    private MemoryUse() {}
+
+    /** @param count of photos: up to 2,000 of 24 megapixels, beyond that small ones */
+    static void run(int count) throws IOException {
+        Fx.prepare();
+        Path own = Files.createTempDirectory("nexa-memory");
+        Path folder;
+        if (count <= 2000) {
+            folder = LargePhotos.folder(count);
+        } else {
+            folder = Files.createDirectory(own.resolve("shoot"));
+            SmallPhotos.write(folder, count);
+        }
+        Platform.startup(() -> {});
+        MainWindow window = Fx.window(new Locations(own.resolve("data"), own.resolve("cache")));
+        Fx.on(() -> window.open(folder));
+        Fx.until(0, () -> window.session().isPresent());
+        WallView wall = Fx.on(() -> (WallView) window.scene().lookup(".wall"));
+        ScrollBar bar = Fx.on(() -> (ScrollBar) wall.lookup(".scroll-bar"));
+        double step = Fx.on(() -> Math.max(1, wall.getHeight() * 0.8));
+        long pages = 0;
+        while (Fx.on(() -> bar.getValue() < bar.getMax())) {
+            Fx.run(() -> bar.setValue(Math.min(bar.getMax(), bar.getValue() + step)));
+            pages++;
+            long begun = System.nanoTime();
+            Fx.until(begun, () -> wall.coarse() == 0 || System.nanoTime() - begun > 30_000_000_000L);
+        }
+        System.gc();
+        Runtime runtime = Runtime.getRuntime();
+        System.out.printf(
+                Locale.ROOT,
+                "%d photos, %d screens: heap in use %d MB, process at its largest %d MB%n",
+                count,
+                pages,
+                (runtime.totalMemory() - runtime.freeMemory()) >> 20,
+                Peer.peakOf(ProcessHandle.current().pid()) / 1024);
+        Fx.run(window::close);
+        Platform.exit();
+    }
+}

@@ -1,0 +1,223 @@
+package nexa.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.Stream;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import nexa.desktop.MainWindow;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.view.BenchView;
+import nexa.desktop.view.WallView;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
+import nexa.shoot.Locations;
+import nexa.shoot.Photo;
+import nexa.shoot.preview.PreviewCache;
+
+/** How soon photos are seen: the first screen, previews against other programs, opening again, the next photo. */
+final class PictureTimes {
+    private static final int USUAL = 2000;
+    private static final int RATED = 120;
+    private static final int ROUNDS = 3;
+    private static final int STEPS = 40;
+
+    private final Path folder;
+    private final Locations locations;
+
+    private PictureTimes(Path folder, Path own) {
+        this.folder = folder;
+        this.locations = new Locations(own.resolve("data"), own.resolve("cache"));
+    }
+
+    /** @param count of photos; null = 2,000 */
+    static void run(int count) throws IOException {
+        Fx.prepare();
+        Path folder = LargePhotos.folder(count == 0 ? USUAL : count);
+        Path own = Files.createTempDirectory("nexa-pictures");
+        forget(folder);
+        PictureTimes times = new PictureTimes(folder, own);
+        times.rates();
+        Platform.startup(() -> {});
+        times.opens("first opening");
+        times.steps();
+        times.opens("opened again");
+        Platform.exit();
+        forget(folder);
+    }
+
+    /** So that the shoot is opened for the first time. */
+    private static void forget(Path folder) throws IOException {
+        Path own = folder.resolve(".nexa");
+        if (Files.isDirectory(own)) {
+            try (Stream<Path> files = Files.walk(own)) {
+                for (Path file :
+                        files.sorted(java.util.Comparator.reverseOrder()).toList()) {
+                    Files.delete(file);
+                }
+            }
+        }
+    }
+
+    private static void say(String what, double value, String unit) {
+        System.out.printf(Locale.ROOT, "%-62s %9.1f %s%n", what, value, unit);
+    }
+
+    // ---- previews a second, against other programs ----
+
+    private void rates() throws IOException {
+        List<Path> files = files().subList(0, Math.min(RATED, files().size()));
+        Path list = Files.createTempFile("nexa-files", ".txt");
+        Files.write(list, files.stream().map(Path::toString).toList());
+        Path out = Files.createTempDirectory("nexa-thumbnails");
+        int cores = Runtime.getRuntime().availableProcessors();
+        List<Double> ours = new ArrayList<>();
+        List<Double> library = new ArrayList<>();
+        List<Double> vips = new ArrayList<>();
+        previews(files.subList(0, 8)); // warms up
+        for (int round = 0; round < ROUNDS; round++) {
+            ours.add(files.size() / previews(files));
+            if (Peer.has("djpeg")) {
+                library.add(files.size()
+                        / Peer.shell("xargs -P" + cores + " -n1 djpeg -scale 1/8 -outfile /dev/null < " + list)
+                                .seconds());
+            }
+            if (Peer.has("vipsthumbnail")) {
+                vips.add(files.size()
+                        / Peer.shell("xargs vipsthumbnail --size 512 -o " + out + "/%s.jpg[Q=90] < " + list)
+                                .seconds());
+            }
+        }
+        say("previews, stored, median of " + ROUNDS, median(ours), "a second");
+        compare("the JPEG library's tool at 1/8 on all cores", ours, library);
+        compare("libvips' thumbnailer", ours, vips);
+    }
+
+    private static void compare(String peer, List<Double> ours, List<Double> theirs) {
+        if (theirs.isEmpty()) {
+            System.out.println(peer + " is not installed");
+            return;
+        }
+        say(peer + ", median of " + ROUNDS, median(theirs), "a second");
+        say("  ours over theirs", median(ours) / median(theirs), "");
+    }
+
+    private static double median(List<Double> values) {
+        List<Double> sorted = values.stream().sorted().toList();
+        return sorted.get(sorted.size() / 2);
+    }
+
+    /** Seconds for previews of files on all cores, into a fresh cache. */
+    private static double previews(List<Path> files) throws IOException {
+        PreviewCache cache = new PreviewCache(Files.createTempDirectory("nexa-cache"), Long.MAX_VALUE);
+        long begun = System.nanoTime();
+        try (ExecutorService pool =
+                Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
+            List<Callable<Path>> tasks = new ArrayList<>();
+            for (int i = 0; i < files.size(); i++) {
+                Path file = files.get(i);
+                String name = "%032d".formatted(i);
+                tasks.add(() -> {
+                    Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(file);
+                    cache.prepare(file, name, probe.facts(), PhotoLoader.SMALL);
+                    return file;
+                });
+            }
+            for (Future<Path> done : pool.invokeAll(tasks)) {
+                done.get();
+            }
+        } catch (InterruptedException | ExecutionException failed) {
+            throw new IOException(failed);
+        }
+        return (System.nanoTime() - begun) / 1e9;
+    }
+
+    private List<Path> files() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.filter(file -> file.toString().endsWith(".jpg"))
+                    .sorted()
+                    .toList();
+        }
+    }
+
+    // ---- in the window ----
+
+    private void opens(String what) throws IOException {
+        MainWindow window = Fx.window(locations);
+        long begun = System.nanoTime();
+        Fx.on(() -> window.open(folder));
+        say(what + ": the shoot is open", Fx.until(begun, () -> window.session().isPresent()), "ms");
+        say(what + ": every photo in sight shows", Fx.until(begun, () -> shows(window, true)), "ms");
+        say(what + ": every photo in sight is sharp", Fx.until(begun, () -> shows(window, false)), "ms");
+        Fx.run(window::close);
+    }
+
+    private static boolean shows(MainWindow window, boolean coarsely) {
+        WallView wall = (WallView) window.scene().lookup(".wall");
+        return wall != null && wall.inSight() > 0 && (coarsely ? wall.blank() : wall.coarse()) == 0;
+    }
+
+    private void steps() {
+        MainWindow window = Fx.window(locations);
+        Fx.on(() -> window.open(folder));
+        Fx.until(0, () -> window.session().isPresent());
+        Session session = Fx.on(() -> window.session().orElseThrow());
+        Fx.run(() -> {
+            session.briefEdits().add("4:5", nexa.core.shape.Shape.parse("4:5"));
+            session.viewProperty().set(MainView.BENCH);
+        });
+        double[] prefetched = new double[STEPS];
+        for (int i = 0; i < STEPS; i++) {
+            Fx.until(0, () -> isReady(window));
+            pause(1500); // as long as a quick eye rests on a photo
+            long begun = System.nanoTime();
+            Fx.run(() -> session.step(1));
+            prefetched[i] = Fx.until(begun, () -> isReady(window));
+        }
+        percentiles("next photo, looked at for 1.5 s", prefetched);
+        double[] cold = new double[STEPS];
+        Random random = new Random(5);
+        List<Photo> photos = session.list().photos();
+        for (int i = 0; i < STEPS; i++) {
+            Photo anywhere = photos.get(random.nextInt(photos.size()));
+            long begun = System.nanoTime();
+            Fx.run(() -> session.choose(anywhere));
+            cold[i] = Fx.until(begun, () -> isReady(window));
+        }
+        percentiles("a photo anywhere, cold", cold);
+        Fx.run(window::close);
+    }
+
+    private static boolean isReady(MainWindow window) {
+        Scene scene = window.scene();
+        return scene.lookup(".bench") instanceof BenchView bench && bench.isSharp();
+    }
+
+    private static void percentiles(String what, double[] times) {
+        double[] sorted = times.clone();
+        Arrays.sort(sorted);
+        say(what + ", p50", sorted[sorted.length / 2], "ms");
+        say(what + ", p95", sorted[(int) (sorted.length * 0.95)], "ms");
+    }
+
+    private static void pause(long milliseconds) {
+        try {
+            Thread.sleep(milliseconds);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
