@@ -11,6 +11,8 @@ import nexa.shoot.Locations;
 
 /** The window's thread, from outside. */
 final class Fx {
+    private static final long LONGEST = 60_000_000_000L;
+
     private Fx() {}
 
     /** Before anything of JavaFX is touched: pulses run as fast as they can, and without a display there is no window. */
@@ -50,9 +52,17 @@ final class Fx {
         });
     }
 
-    /** Waits until a condition holds on the window's thread; milliseconds from a moment until then. */
+    /**
+     * Waits until a condition holds on the window's thread; milliseconds from a moment until then.
+     *
+     * @throws IllegalStateException if it does not hold within a minute
+     */
     static double until(long begun, BooleanSupplier condition) {
+        long end = System.nanoTime() + LONGEST;
         while (!on(condition::getAsBoolean)) {
+            if (System.nanoTime() > end) {
+                throw new IllegalStateException("What is waited for does not come");
+            }
             try {
                 Thread.sleep(1);
             } catch (InterruptedException stopped) {

@@ -27,7 +27,7 @@ final class LargePhoto {
     static final int WIDTH = 6000;
     static final int HEIGHT = 4000;
     private static final double GRAIN = 5;
-    private static final int QUALITY = 85;
+    private static final int QUALITY = 92;
 
     private LargePhoto() {}
 

@@ -9,12 +9,15 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
- * {@code sharpness}.
+ * {@code sharpness}, {@code fuzz [COUNT]}.
  */
 public final class Main {
     private Main() {}
 
     public static void main(String[] names) throws RunnerException, IOException {
+        if (Fuzz.child(names)) {
+            return;
+        }
         if (names.length > 0 && ran(names[0], names.length > 1 ? Integer.parseInt(names[1]) : 0)) {
             return;
         }
@@ -38,6 +41,7 @@ public final class Main {
             case "memory" -> MemoryUse.run(count);
             case "handover" -> HandoverTimes.run();
             case "sharpness" -> Sharpness.run();
+            case "fuzz" -> Fuzz.run(count);
             default -> {
                 return false;
             }

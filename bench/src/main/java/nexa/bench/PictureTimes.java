@@ -1,5 +1,6 @@
 package nexa.bench;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,6 +17,9 @@ import java.util.concurrent.Future;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javax.imageio.ImageIO;
 import nexa.desktop.MainWindow;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
@@ -43,7 +47,7 @@ final class PictureTimes {
         this.locations = new Locations(own.resolve("data"), own.resolve("cache"));
     }
 
-    /** @param count of photos; null = 2,000 */
+    /** @param count of photos; 0 = 2,000 */
     static void run(int count) throws IOException {
         Fx.prepare();
         Path folder = LargePhotos.folder(count == 0 ? USUAL : count);
@@ -52,9 +56,11 @@ final class PictureTimes {
         PictureTimes times = new PictureTimes(folder, own);
         times.rates();
         Platform.startup(() -> {});
-        times.opens("first opening");
+        times.opens("first opening, program just started", new Locations(own.resolve("d1"), own.resolve("c1")));
+        forget(folder);
+        times.opens("first opening, after another", times.locations);
         times.steps();
-        times.opens("opened again");
+        times.opens("opened again", times.locations);
         Platform.exit();
         forget(folder);
     }
@@ -155,14 +161,31 @@ final class PictureTimes {
 
     // ---- in the window ----
 
-    private void opens(String what) throws IOException {
-        MainWindow window = Fx.window(locations);
+    private void opens(String what, Locations own) throws IOException {
+        MainWindow window = Fx.window(own);
+        pause(3000); // while somebody looks for the folder
         long begun = System.nanoTime();
         Fx.on(() -> window.open(folder));
         say(what + ": the shoot is open", Fx.until(begun, () -> window.session().isPresent()), "ms");
         say(what + ": every photo in sight shows", Fx.until(begun, () -> shows(window, true)), "ms");
+        picture(window);
         say(what + ": every photo in sight is sharp", Fx.until(begun, () -> shows(window, false)), "ms");
         Fx.run(window::close);
+    }
+
+    /** The window as it is, into the file that the property {@code nexa.bench.picture} names. */
+    private static void picture(MainWindow window) throws IOException {
+        String file = System.getProperty("nexa.bench.picture");
+        if (file != null && !Files.exists(Path.of(file))) {
+            WritableImage shown = Fx.on(() -> window.scene().snapshot(null));
+            int width = (int) shown.getWidth();
+            int height = (int) shown.getHeight();
+            int[] argb = new int[width * height];
+            shown.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), argb, 0, width);
+            BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+            image.setRGB(0, 0, width, height, argb, 0, width);
+            ImageIO.write(image, "png", Path.of(file).toFile());
+        }
     }
 
     private static boolean shows(MainWindow window, boolean coarsely) {
@@ -198,6 +221,7 @@ final class PictureTimes {
             cold[i] = Fx.until(begun, () -> isReady(window));
         }
         percentiles("a photo anywhere, cold", cold);
+        Fx.run(() -> session.viewProperty().set(MainView.WALL)); // what the next opening shows
         Fx.run(window::close);
     }
 

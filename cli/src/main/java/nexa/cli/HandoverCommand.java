@@ -1,12 +1,14 @@
 package nexa.cli;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
@@ -39,6 +41,14 @@ final class HandoverCommand extends ShootCommand {
     @Option(names = "--quality", paramLabel = "Q", description = "JPEG quality, 1 to 100; else as each format says.")
     private @Nullable Integer quality;
 
+    @Option(
+            names = "--colour",
+            paramLabel = "keep|srgb|wide|FILE.icc",
+            description =
+                    "The delivered files' colours: the photo's own, sRGB, a wide gamut, or a profile's; else as each "
+                            + "format says.")
+    private @Nullable String colour;
+
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         HandoverPlan plan = HandoverPlan.of(shoot, request(shoot));
@@ -64,7 +74,22 @@ final class HandoverCommand extends ShootCommand {
             throw wrong("--long-edge is at least 1 pixel, not " + longEdge);
         }
         return new HandoverRequest(
-                out.toAbsolutePath().normalize(), formats, longEdge == null ? 0 : longEdge, settings());
+                out.toAbsolutePath().normalize(), formats, longEdge == null ? 0 : longEdge, settings(), colour());
+    }
+
+    private Optional<DeliveredColour> colour() {
+        if (colour == null) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(
+                    Files.isRegularFile(Path.of(colour))
+                            ? DeliveredColour.profile(
+                                    Path.of(colour).toAbsolutePath().toString())
+                            : DeliveredColour.parse(colour));
+        } catch (IllegalArgumentException unknown) { // an invalid path is one too
+            throw wrong("--colour is keep, srgb, wide or a profile's file, not “" + colour + "”");
+        }
     }
 
     /** Empty if nothing is said of them. */

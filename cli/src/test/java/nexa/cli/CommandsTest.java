@@ -2,6 +2,7 @@ package nexa.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -15,6 +16,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.file.PhotoProbe;
+import nexa.imaging.file.Probe;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -224,6 +227,7 @@ class CommandsTest {
                 "handover F",
                 "handover F --out O --type gif",
                 "handover F --out O --quality 0",
+                "handover F --out O --colour blue",
                 "handover F --out O --long-edge 0",
                 "photos",
                 "photos /nowhere/at/all",
@@ -264,6 +268,18 @@ class CommandsTest {
                 .forEachRemaining(appender ->
                         assertTrue(appender instanceof ch.qos.logback.core.FileAppender, appender.toString()));
         assertTrue(root.iteratorForAppenders().hasNext());
+    }
+
+    @Test
+    void handover_inOtherColours_tagsTheFiles() throws IOException {
+        run("formats", shoot(), "--add", "Square=1:1");
+        run("handover", shoot(), "--out", base.resolve("out").toString(), "--type", "png", "--colour", "wide");
+        try (var files = Files.list(base.resolve("out"))) {
+            for (Path file : files.toList()) {
+                Probe.Readable probe = assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file));
+                assertEquals("Wide RGB (P3 primaries)", probe.facts().profile());
+            }
+        }
     }
 
     @Test

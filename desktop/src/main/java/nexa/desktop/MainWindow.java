@@ -49,6 +49,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     private static final String SURROUND = "surround";
 
+    /** So many of a new folder are read before the window shows it: more than a screen of them. */
+    private static final int FIRST_PHOTOS = 60;
+
     private final Stage stage;
     private final Locations locations;
     private final StackPane root = new StackPane();
@@ -75,6 +78,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         this.keys = new Keys(preferences);
         this.loader = new PhotoLoader(new PreviewCache(
                 locations.cache().resolve("previews"), settings.pictures().cacheBytes()));
+        work.execute(Warming::run);
         PictureSettings pictures = settings.pictures();
         loader.memory(pictures.memoryBytes());
         loader.screen(pictures.screenColours());
@@ -137,7 +141,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     private Shoot opened(Path folder) {
         try {
-            return Shoot.open(folder, locations);
+            return Shoot.open(folder, locations, FIRST_PHOTOS);
         } catch (IOException failed) {
             throw new CompletionException(failed);
         }

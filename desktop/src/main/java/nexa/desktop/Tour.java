@@ -114,6 +114,9 @@ final class Tour {
         walkTheSet();
         press("keys", KeyCode.F1);
         onFx(window::showKeys);
+        onFx(() -> fireShortcut(KeyCode.COMMA));
+        picture("settings");
+        onFx(() -> fire(KeyCode.ESCAPE, false));
         show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
     }
 

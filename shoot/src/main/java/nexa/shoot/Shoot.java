@@ -47,8 +47,9 @@ public final class Shoot implements AutoCloseable {
          * Told when photos were taken in.
          *
          * @param photos the new ones, and known ones as they are now
+         * @param incoming whether they came into the folder since it was opened; else they were only not read yet
          */
-        default void arrived(List<Photo> photos) {}
+        default void arrived(List<Photo> photos, boolean incoming) {}
     }
 
     private final Path folder;
@@ -56,6 +57,7 @@ public final class Shoot implements AutoCloseable {
     private final Saver saver;
     private volatile List<Photo> photos;
     private volatile Map<String, FoundFile> looked;
+    private volatile boolean whole;
     private final AtomicLong passingIds = new AtomicLong(-1);
     private final Map<Long, Framing> framings = new ConcurrentHashMap<>();
     private final Map<String, String> settings;
@@ -64,7 +66,12 @@ public final class Shoot implements AutoCloseable {
     private final WarningMemo warnings = new WarningMemo();
     private volatile Brief brief;
 
-    private Shoot(Path folder, ShootFiles files, Store store, List<StoredPhoto> stored) throws IOException {
+    /** What opening found; whole if that is all there is. */
+    private record Scanned(List<StoredPhoto> photos, boolean whole) {}
+
+    private Shoot(Path folder, ShootFiles files, Store store, Scanned scanned) throws IOException {
+        List<StoredPhoto> stored = scanned.photos();
+        this.whole = scanned.whole();
         this.folder = folder;
         this.files = files;
         this.brief = store.brief();
@@ -83,12 +90,23 @@ public final class Shoot implements AutoCloseable {
      * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
      */
     public static Shoot open(Path folder, Locations locations) throws IOException {
+        return open(folder, locations, Integer.MAX_VALUE);
+    }
+
+    /**
+     * The same, but of the photos that are not known yet only the first ones are read, so that a window can show them at
+     * once; {@link #look} brings the others.
+     *
+     * @param mostNew how many new or changed files are read at most
+     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
+     */
+    public static Shoot open(Path folder, Locations locations, int mostNew) throws IOException {
         Path real = checked(folder);
         ShootFiles files = ShootFiles.open(real, locations);
         try {
             Store store = files.openStore();
             try {
-                return new Shoot(real, files, store, scan(real, store, files.mayWrite()));
+                return new Shoot(real, files, store, scan(real, store, files.mayWrite(), mostNew));
             } catch (IOException | RuntimeException failed) {
                 store.close();
                 throw failed;
@@ -120,16 +138,17 @@ public final class Shoot implements AutoCloseable {
      * the interface's thread; the photos show once {@link #take} is called.
      *
      * @param settled asked about each new or changed file: whether it is written to its end
+     * @param mostNew how many new or changed files are read at most; then there may be more
      * @throws IOException if the folder can't be looked through
      * @throws InterruptedException if interrupted while files are read
      */
-    public Arrivals look(Predicate<FoundFile> settled) throws IOException, InterruptedException {
+    public Arrivals look(Predicate<FoundFile> settled, int mostNew) throws IOException, InterruptedException {
         Map<String, FoundFile> before = looked;
-        List<FoundFile> found = found(folder).stream()
-                .filter(file -> file.equals(before.get(file.file())) || settled.test(file))
-                .toList();
+        Some some = Some.of(found(folder), before, settled, mostNew);
+        List<FoundFile> found = some.files();
         Map<String, FoundFile> now = byFile(found);
-        if (before.values().containsAll(now.values())) {
+        if (some.news() == 0) {
+            whole = true;
             return Arrivals.NONE;
         }
         Recognition.Result result = new Recognition(folder, saver.photos()).recognise(found);
@@ -139,7 +158,9 @@ public final class Shoot implements AutoCloseable {
         Map<String, FoundFile> all = new HashMap<>(before);
         all.putAll(now);
         looked = all;
-        return new Arrivals(mayEdit() ? saver.store(news) : withPassingIds(news, passingIds));
+        boolean incoming = whole;
+        whole = whole || !some.more();
+        return new Arrivals(mayEdit() ? saver.store(news) : withPassingIds(news, passingIds), incoming, some.more());
     }
 
     /** Shows what a look found, on the thread that edits. */
@@ -156,7 +177,29 @@ public final class Shoot implements AutoCloseable {
                     .sorted(Comparator.comparing(Photo::file, FolderScan.ORDER))
                     .toList();
             List<Photo> taken = List.copyOf(arrived.values());
-            listeners.forEach(listener -> listener.arrived(taken));
+            listeners.forEach(listener -> listener.arrived(taken, arrivals.incoming()));
+        }
+    }
+
+    /** The files of a look, and whether more were left for the next. */
+    private record Some(List<FoundFile> files, int news, boolean more) {
+
+        /** Those that did not change, and so many of the others. */
+        static Some of(List<FoundFile> all, Map<String, FoundFile> before, Predicate<FoundFile> settled, int mostNew) {
+            List<FoundFile> files = new ArrayList<>();
+            int news = 0;
+            boolean more = false;
+            for (FoundFile file : all) {
+                if (file.equals(before.get(file.file()))) {
+                    files.add(file);
+                } else if (news == mostNew) {
+                    more = true;
+                } else if (settled.test(file)) {
+                    files.add(file);
+                    news++;
+                }
+            }
+            return new Some(files, news, more);
         }
     }
 
@@ -166,13 +209,17 @@ public final class Shoot implements AutoCloseable {
                 .toList();
     }
 
-    private static List<StoredPhoto> scan(Path folder, Store store, boolean save) throws IOException {
-        List<FoundFile> found = found(folder);
+    private static Scanned scan(Path folder, Store store, boolean save, int mostNew) throws IOException {
+        List<StoredPhoto> known = store.photos();
+        Map<String, FoundFile> before =
+                byFile(known.stream().map(StoredPhoto::found).toList());
+        Some some = Some.of(found(folder), before, file -> true, mostNew);
+        List<FoundFile> found = some.files();
         try {
-            Recognition.Result result = new Recognition(folder, store.photos()).recognise(found);
+            Recognition.Result result = new Recognition(folder, known).recognise(found);
             List<StoredPhoto> changed =
                     save ? store.save(result.changed()) : withPassingIds(result.changed(), new AtomicLong(-1));
-            return inOrder(found, result.unchanged(), changed);
+            return new Scanned(inOrder(found, result.unchanged(), changed), !some.more());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
             throw new IOException("Opening " + folder + " was stopped", stopped);
@@ -218,6 +265,11 @@ public final class Shoot implements AutoCloseable {
 
     public List<Photo> photos() {
         return photos;
+    }
+
+    /** Whether all photos of the folder were read once; until then there are more to come. */
+    public boolean isWhole() {
+        return whole;
     }
 
     public Path fileOf(Photo photo) {

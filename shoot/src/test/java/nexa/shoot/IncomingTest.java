@@ -80,7 +80,7 @@ class IncomingTest {
         try (Shoot shoot = test.open()) {
             Path file = shoot.folder().resolve("k3.jpg");
             Files.write(file, Arrays.copyOf(whole, whole.length / 2));
-            assertEquals(Arrivals.NONE, shoot.look(found -> false));
+            assertEquals(Arrivals.NONE, shoot.look(found -> false, 10));
             try (FolderWatch watch = FolderWatch.of(shoot, arrivals::add)) {
                 assertEquals(null, arrivals.poll(2, TimeUnit.SECONDS), "half a photo is none");
                 Files.write(file, whole);
@@ -115,11 +115,11 @@ class IncomingTest {
             Framing placed = shoot.framing(photo);
             Files.createDirectories(shoot.folder().resolve("day 2"));
             Files.move(shoot.folder().resolve("k2.jpg"), shoot.folder().resolve("day 2/n.jpg"));
-            shoot.take(shoot.look(found -> true));
+            shoot.take(shoot.look(found -> true, 10));
             assertEquals(List.of("day 2/n.jpg"), files(shoot));
             assertEquals(placed, shoot.framing(shoot.photos().getFirst()));
             TestPhotos.jpeg(shoot.folder().resolve("day 2/n.jpg"), 600, 900, 1);
-            shoot.take(shoot.look(found -> true));
+            shoot.take(shoot.look(found -> true, 10));
             Photo changed = shoot.photos().getFirst();
             assertEquals(photo.id(), changed.id());
             assertEquals(600, changed.facts().orElseThrow().asShot().width());
@@ -140,6 +140,28 @@ class IncomingTest {
         }
     }
 
+    /** Of a large folder the first photos show at once, the others come in order. */
+    @Test
+    void largeFolder_isReadInParts() throws Exception {
+        for (int i = 3; i < 10; i++) {
+            test.photo("k" + i + ".jpg", 300, 200);
+        }
+        try (Shoot shoot = Shoot.open(test.folder(), test.locations(), 3)) {
+            assertEquals(List.of("k2.jpg", "k3.jpg", "k4.jpg"), files(shoot));
+            Arrivals next = shoot.look(found -> true, 4);
+            assertTrue(next.more());
+            shoot.take(next);
+            assertEquals(7, shoot.photos().size());
+            assertEquals("k8.jpg", shoot.photos().getLast().file());
+            shoot.take(shoot.look(found -> true, 4));
+            assertEquals(8, shoot.photos().size());
+            assertEquals(Arrivals.NONE, shoot.look(found -> true, 4));
+        }
+        try (Shoot again = Shoot.open(test.folder(), test.locations(), 0)) {
+            assertEquals(8, again.photos().size(), "known ones need no reading");
+        }
+    }
+
     @Test
     void secondProgram_seesArrivalsToo() throws Exception {
         try (Shoot first = test.open();
@@ -147,8 +169,8 @@ class IncomingTest {
             assertFalse(second.mayEdit());
             test.photo("k5.jpg", 300, 200);
             test.photo("k6.jpg", 200, 300);
-            second.take(second.look(found -> true));
-            first.take(first.look(found -> true));
+            second.take(second.look(found -> true, 10));
+            first.take(first.look(found -> true, 10));
             assertEquals(List.of("k2.jpg", "k5.jpg", "k6.jpg"), files(second));
             assertEquals(files(second), files(first));
             assertEquals(3, second.photos().stream().map(Photo::id).distinct().count());

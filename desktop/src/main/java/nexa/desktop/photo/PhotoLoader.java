@@ -51,9 +51,10 @@ public final class PhotoLoader implements AutoCloseable {
     public PhotoLoader(PreviewCache cache) {
         this.cache = cache;
         int cores = Math.max(2, Runtime.getRuntime().availableProcessors());
+        int threads = cores + 1; // one is never taken by what nobody waits for
         this.workers = new ThreadPoolExecutor(
-                cores,
-                cores,
+                threads,
+                threads,
                 0,
                 TimeUnit.SECONDS,
                 new PriorityBlockingQueue<>(),

@@ -1,9 +1,7 @@
 package nexa.desktop.session;
 
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -39,7 +37,7 @@ public final class ArrivalsModel {
     }
 
     /**
-     * Takes photos over that the shoot took in.
+     * Deals with photos that the shoot took in.
      *
      * @param before the photos until then
      */
@@ -47,7 +45,6 @@ public final class ArrivalsModel {
         Set<Long> known = before.stream().map(Photo::id).collect(Collectors.toSet());
         List<Photo> added =
                 photos.stream().filter(photo -> !known.contains(photo.id())).toList();
-        session.replace(byId(photos));
         Set<Photo> all = new HashSet<>(fresh.get());
         all.addAll(added);
         fresh.set(Set.copyOf(all));
@@ -58,12 +55,6 @@ public final class ArrivalsModel {
                 || session.settings().followArrivalsProperty().get()) {
             newest(added).ifPresent(session::choose);
         }
-    }
-
-    private static Map<Long, Photo> byId(List<Photo> photos) {
-        Map<Long, Photo> byId = new HashMap<>();
-        photos.forEach(photo -> byId.put(photo.id(), photo));
-        return byId;
     }
 
     private static Optional<Photo> newest(List<Photo> added) {

@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
+import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
 import nexa.shoot.Photo;
@@ -46,6 +47,7 @@ public final class HandoverModel {
     private final ObjectProperty<Path> folder;
     private final ObjectProperty<Integer> longEdge = new SimpleObjectProperty<>(0);
     private final ObjectProperty<Optional<FileSettings>> settings = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Optional<DeliveredColour>> colour = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
     private final AtomicBoolean cancelled = new AtomicBoolean();
 
@@ -81,6 +83,11 @@ public final class HandoverModel {
         return settings;
     }
 
+    /** The colours of all formats' files; empty = as each format says. */
+    public ObjectProperty<Optional<DeliveredColour>> colourProperty() {
+        return colour;
+    }
+
     public ReadOnlyObjectProperty<State> stateProperty() {
         return state.getReadOnlyProperty();
     }
@@ -111,7 +118,8 @@ public final class HandoverModel {
 
     /** Begins a run; progress and end show in {@link #stateProperty}. */
     public void start() {
-        HandoverRequest request = new HandoverRequest(folder.get(), chosenFormats(), longEdge.get(), settings.get());
+        HandoverRequest request =
+                new HandoverRequest(folder.get(), chosenFormats(), longEdge.get(), settings.get(), colour.get());
         shoot.remember(FOLDER, folder.get().toString());
         cancelled.set(false);
         state.set(new State.Running(0, (int) deliverable() * request.formats().size()));

@@ -82,15 +82,22 @@ public final class Session {
         }
 
         @Override
-        public void arrived(List<Photo> photos) {
+        public void arrived(List<Photo> photos, boolean incoming) {
             List<Photo> before = known;
             known = shoot.photos();
-            arrivals.arrived(photos, before);
+            replace(byId(photos));
+            if (incoming) {
+                arrivals.arrived(photos, before);
+            }
         }
     }
 
+    private static Map<Long, Photo> byId(List<Photo> photos) {
+        return photos.stream().collect(Collectors.toMap(Photo::id, photo -> photo));
+    }
+
     /** Puts photos in place of what they were before their files changed, and shows new ones. */
-    void replace(Map<Long, Photo> byId) {
+    private void replace(Map<Long, Photo> byId) {
         selection.set(selection.get().stream()
                 .map(chosen -> byId.getOrDefault(chosen.id(), chosen))
                 .collect(Collectors.toSet()));

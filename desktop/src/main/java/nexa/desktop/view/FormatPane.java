@@ -1,5 +1,6 @@
 package nexa.desktop.view;
 
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -11,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
@@ -34,6 +36,7 @@ final class FormatPane implements PaneLayer.Content {
     private final TextField note = new TextField();
     private final ChoiceBox<FileType> type = new ChoiceBox<>();
     private final Spinner<Integer> quality;
+    private final ColourBox colour;
     private final Label message = new Label();
     private final VBox node;
 
@@ -44,6 +47,7 @@ final class FormatPane implements PaneLayer.Content {
         this.format = format;
         this.done = done;
         quality = new Spinner<>(1, 100, format.files().quality());
+        colour = new ColourBox(Optional.of(format.files().colour()), "format-colour");
         fill();
         GridPane grid = new GridPane(12, 9);
         ColumnConstraints fields = new ColumnConstraints();
@@ -55,6 +59,7 @@ final class FormatPane implements PaneLayer.Content {
         grid.addRow(3, Labels.field("format.target"), named(target, "format-target", "format.target"));
         grid.addRow(4, Labels.field("format.note"), named(note, "format-note", "format.note"));
         grid.addRow(5, Labels.field("format.files"), new HBox(8, type, quality));
+        grid.addRow(6, Labels.field("handover.colour"), colour);
         message.setWrapText(true);
         message.setId("format-message");
         message.managedProperty().bind(message.textProperty().isNotEmpty());
@@ -104,7 +109,10 @@ final class FormatPane implements PaneLayer.Content {
                 rule.getValue(),
                 SizeTarget.parse(target.getText()),
                 note.getText(),
-                new FileSettings(type.getValue(), quality.getValue()));
+                new FileSettings(
+                        type.getValue(),
+                        quality.getValue(),
+                        colour.valueProperty().get().orElse(DeliveredColour.KEEP)));
     }
 
     private void keep() {

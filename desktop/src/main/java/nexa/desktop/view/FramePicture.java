@@ -71,12 +71,12 @@ final class FramePicture {
         long mine = ++latest;
         sharp = !photo.isReadable();
         if (photo.isReadable()) {
-            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
-            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
             if (pixels.isEmpty() && loader.wantsFirstLook(photo)) {
                 looking = true;
                 loader.firstLook(photo, shoot.fileOf(photo)).thenAcceptAsync(look -> takeLook(mine, look), fx);
             }
+            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
+            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
         }
     }
 

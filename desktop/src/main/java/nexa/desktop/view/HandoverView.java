@@ -90,6 +90,7 @@ public final class HandoverView extends StackPane {
         grid.addRow(1, label("handover.folder"), folderRow());
         grid.addRow(2, label("handover.size"), sizeRow());
         grid.addRow(3, label("handover.type"), typeRow());
+        grid.addRow(4, label("handover.colour"), colour());
         return grid;
     }
 
@@ -169,6 +170,12 @@ public final class HandoverView extends StackPane {
         HBox row = new HBox(10, type, qualityLabel, quality);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    private Node colour() {
+        ColourBox box = new ColourBox(Optional.empty(), "handover-colour");
+        box.valueProperty().subscribe(model.colourProperty()::set);
+        return box;
     }
 
     private void settingsChanged() {

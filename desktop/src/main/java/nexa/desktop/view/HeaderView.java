@@ -217,7 +217,8 @@ public final class HeaderView extends HBox {
         counts.setText(Words.of(
                 "header.counts",
                 session.shoot().photos().size(),
-                counted.unreadable() > 0 ? Words.of("header.unreadable", counted.unreadable()) : ""));
+                (counted.unreadable() > 0 ? Words.of("header.unreadable", counted.unreadable()) : "")
+                        + (session.shoot().isWhole() ? "" : Words.of("header.more"))));
         horizontal.setText(Words.of("header.horizontal", counted.lying(Orientation.HORIZONTAL)));
         vertical.setText(Words.of("header.vertical", counted.lying(Orientation.VERTICAL)));
         session.format().ifPresent(format -> {

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 
 class WordsTest {
     private static final Pattern KEY = Pattern.compile(
-            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup|settings)\\.[a-z.-]+)\"");
+            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup|settings|colour)\\.[a-z.-]+)\"");
 
     @Test
     void everyKeyInTheCode_hasWords() throws IOException {
@@ -54,6 +54,7 @@ class WordsTest {
             assertTrue(Words.of(refusal).length() > 3);
         }
         everyChoice_hasWords("reference", Reference.values());
+        everyChoice_hasWords("colour", nexa.core.brief.DeliveredColour.Kind.values());
         everyChoice_hasWords("remark", nexa.imaging.file.Remark.values());
         everyChoice_hasWords("part", nexa.core.carry.Part.values());
         everyChoice_hasWords("opposite", nexa.core.carry.Opposite.values());

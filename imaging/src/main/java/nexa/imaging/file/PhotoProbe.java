@@ -2,7 +2,6 @@ package nexa.imaging.file;
 
 import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Metadata;
 import java.io.BufferedInputStream;
@@ -83,7 +82,7 @@ public final class PhotoProbe {
     private static Optional<Metadata> metadata(Path file, @Nullable FileKind kind)
             throws IOException, ImageProcessingException {
         try {
-            return Optional.of(ImageMetadataReader.readMetadata(file.toFile()));
+            return Optional.of(AllHeaders.of(file));
         } catch (ImageProcessingException | RuntimeException damaged) {
             if (kind != null) {
                 throw damaged;

@@ -1,7 +1,6 @@
 package nexa.imaging.file;
 
 import com.drew.imaging.FileType;
-import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
@@ -68,7 +67,7 @@ public final class RawFile {
     /** The largest JPEG in a raw file; empty if there is none. */
     public static Optional<EmbeddedJpeg> preview(Path file) throws IOException {
         try {
-            return preview(file, ImageMetadataReader.readMetadata(file.toFile()));
+            return preview(file, AllHeaders.of(file));
         } catch (ImageProcessingException | RuntimeException damaged) { // then it is looked for
             return preview(file, new Metadata());
         }

@@ -3,6 +3,7 @@ package nexa.shoot.handover;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
 
@@ -12,8 +13,14 @@ import nexa.core.brief.Format;
  * @param longEdge at most so many pixels on the long edge, for formats without a size target; 0 = the frame's own
  *     pixels. Never enlarges
  * @param settings for all formats; empty = as each format says
+ * @param colour for all formats; empty = as each format says
  */
-public record HandoverRequest(Path folder, List<Format> formats, int longEdge, Optional<FileSettings> settings) {
+public record HandoverRequest(
+        Path folder,
+        List<Format> formats,
+        int longEdge,
+        Optional<FileSettings> settings,
+        Optional<DeliveredColour> colour) {
     public HandoverRequest {
         formats = List.copyOf(formats);
         if (longEdge < 0) {
@@ -21,8 +28,15 @@ public record HandoverRequest(Path folder, List<Format> formats, int longEdge, O
         }
     }
 
+    /** With the colours that each format asks for. */
+    public HandoverRequest(Path folder, List<Format> formats, int longEdge, Optional<FileSettings> settings) {
+        this(folder, formats, longEdge, settings, Optional.empty());
+    }
+
     /** How a format becomes files. */
     public FileSettings settings(Format format) {
-        return settings.orElse(format.files());
+        FileSettings files =
+                settings.map(all -> all.coloured(format.files().colour())).orElse(format.files());
+        return colour.map(files::coloured).orElse(files);
     }
 }

@@ -16,6 +16,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import nexa.shoot.Arrivals;
 import nexa.shoot.Shoot;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -38,6 +39,9 @@ public final class FolderWatch implements AutoCloseable {
     private final Thread thread;
     private volatile boolean closed;
 
+    /** Files read in one look: so the first of many show soon. */
+    private static final int AT_ONCE = 200;
+
     private FolderWatch(Shoot shoot, Consumer<Arrivals> arrived) {
         this.shoot = shoot;
         this.arrived = arrived;
@@ -56,45 +60,66 @@ public final class FolderWatch implements AutoCloseable {
     }
 
     private void run() {
-        try (WatchService events = shoot.folder().getFileSystem().newWatchService()) {
-            register(events);
+        try (WatchService events = events()) {
             while (!closed) {
-                boolean coming = look();
-                await(events, coming ? SHORT : LONG);
+                boolean more = look();
+                while (more && !closed) {
+                    more = look();
+                }
+                await(events, settling.isWaiting() ? SHORT : LONG);
             }
         } catch (InterruptedException | ClosedWatchServiceException stopped) {
             LOG.debug("No longer watching {}", shoot.folder());
-        } catch (IOException | UnsupportedOperationException unwatchable) {
-            LOG.warn("{} can't be watched: {}", shoot.folder(), unwatchable.toString());
+        } catch (IOException unclosed) {
+            LOG.warn("Watching {} does not end well", shoot.folder(), unclosed);
         }
     }
 
-    /** Whether a file is still being written. */
-    private boolean look() throws InterruptedException {
+    /** Null where the system doesn't tell of changes. */
+    private @Nullable WatchService events() {
         try {
-            settling.begin();
-            Arrivals arrivals = shoot.look(file -> settling.isSettled(shoot.folder(), file));
+            WatchService events = shoot.folder().getFileSystem().newWatchService();
+            register(events);
+            return events;
+        } catch (IOException | UnsupportedOperationException silent) {
+            LOG.info("Nobody tells of changes in {}: {}", shoot.folder(), silent.toString());
+            return null;
+        }
+    }
+
+    /** Whether there are more than were looked at. */
+    private boolean look() throws InterruptedException {
+        settling.begin();
+        try {
+            Arrivals arrivals = shoot.look(file -> settling.isSettled(shoot.folder(), file), AT_ONCE);
             if (!arrivals.photos().isEmpty() && !closed) {
                 arrived.accept(arrivals);
             }
+            return arrivals.more();
         } catch (IOException gone) { // a card that was pulled out comes back, or it doesn't
             LOG.info("{} can't be looked through: {}", shoot.folder(), gone.toString());
+            return false;
         }
-        return settling.isWaiting();
     }
 
-    private void await(WatchService events, long milliseconds) throws InterruptedException, IOException {
+    private void await(@Nullable WatchService events, long milliseconds) throws InterruptedException {
+        if (events == null) {
+            Thread.sleep(milliseconds);
+            return;
+        }
         WatchKey key = events.poll(milliseconds, TimeUnit.MILLISECONDS);
         if (key != null) {
             Thread.sleep(SHORT / 5); // the first of many events; the others are about the same files
-            boolean more = true;
-            while (key != null && more) {
+            while (key != null) {
                 key.pollEvents();
                 key.reset();
-                key = events.poll();
-                more = !closed;
+                key = closed ? null : events.poll();
             }
-            register(events); // subfolders may be new
+            try {
+                register(events); // subfolders may be new
+            } catch (IOException gone) {
+                LOG.debug("{} is gone", shoot.folder());
+            }
         }
     }
 

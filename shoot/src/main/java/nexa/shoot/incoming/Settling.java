@@ -8,9 +8,9 @@ import nexa.imaging.file.Probe;
 import nexa.shoot.scan.FoundFile;
 
 /**
- * Tells files that are still being written from those that are there: a file is there when it is the same at two looks
- * and reads as a whole photo. One that stays unreadable is shown with its reason after a while, so that none is passed
- * over in silence.
+ * Tells files that are still being written from those that are there: a file is there when nobody wrote to it for a
+ * while, or sooner when it is the same at two looks and reads as a whole photo. So one that stays unreadable is shown with
+ * its reason, and none is passed over in silence.
  */
 final class Settling {
     /** As long as a slow card or cable may pause in the middle of a file, in milliseconds. */
@@ -30,8 +30,9 @@ final class Settling {
     /** Asked about files that are new or changed. */
     boolean isSettled(Path folder, FoundFile file) {
         now.put(file.file(), file);
-        boolean settled = file.equals(before.get(file.file()))
-                && (isOld(file) || PhotoProbe.probe(folder.resolve(file.file())) instanceof Probe.Readable);
+        boolean settled = isOld(file)
+                || file.equals(before.get(file.file()))
+                        && PhotoProbe.probe(folder.resolve(file.file())) instanceof Probe.Readable;
         waiting |= !settled;
         return settled;
     }
