@@ -8,12 +8,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
+import nexa.core.naming.NameTemplate;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
@@ -49,14 +52,37 @@ final class HandoverCommand extends ShootCommand {
                             + "format says.")
     private @Nullable String colour;
 
+    @Option(
+            names = "--names",
+            paramLabel = "TEMPLATE",
+            defaultValue = "{photo}_{format}",
+            description =
+                    "How files are called, with {shoot} {photo} {format} {shape} {number} or {number:4} {date} {size}; a "
+                            + "slash makes a folder.")
+    @SuppressWarnings("NullAway.Init")
+    private String template;
+
+    @Option(
+            names = "--if-taken",
+            paramLabel = "number|skip|replace",
+            defaultValue = "number",
+            description = "What to do where a file of that name is there already.")
+    @SuppressWarnings("NullAway.Init")
+    private String taken;
+
+    @Option(names = "--resume", description = "Go on with a run that did not come to its end.")
+    private boolean resume;
+
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
-        HandoverPlan plan = HandoverPlan.of(shoot, request(shoot));
+        HandoverRequest request = request(shoot);
+        HandoverPlan plan = resume ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
         Map<Delivery, Outcome> outcomes = new HashMap<>();
         for (Outcome outcome : new Handover(plan, told -> {}, () -> false).run(shoot)) {
-            outcomes.put(delivery(outcome), outcome);
+            outcomes.put(outcome.delivery(), outcome);
         }
         plan.deliveries().forEach(delivery -> add(rows, delivery, outcomes.get(delivery)));
+        plan.there().forEach(delivery -> addThere(rows, delivery));
         for (Photo photo : plan.unreadable()) {
             plan.request().formats().forEach(format -> addUnreadable(rows, photo, format));
         }
@@ -74,7 +100,24 @@ final class HandoverCommand extends ShootCommand {
             throw wrong("--long-edge is at least 1 pixel, not " + longEdge);
         }
         return new HandoverRequest(
-                out.toAbsolutePath().normalize(), formats, longEdge == null ? 0 : longEdge, settings(), colour());
+                        out.toAbsolutePath().normalize(), formats, longEdge == null ? 0 : longEdge, settings())
+                .coloured(colour())
+                .named(names(), taken());
+    }
+
+    private NameTemplate names() {
+        try {
+            return new NameTemplate(template);
+        } catch (IllegalArgumentException refused) {
+            throw wrong(String.valueOf(refused.getMessage()));
+        }
+    }
+
+    private Collision taken() {
+        return Stream.of(Collision.values())
+                .filter(choice -> choice.name().equalsIgnoreCase(taken))
+                .findFirst()
+                .orElseThrow(() -> wrong("--if-taken is number, skip or replace, not “" + taken + "”"));
     }
 
     private Optional<DeliveredColour> colour() {
@@ -107,13 +150,6 @@ final class HandoverCommand extends ShootCommand {
         return Optional.of(new FileSettings(fileType, asked));
     }
 
-    private static Delivery delivery(Outcome outcome) {
-        return switch (outcome) {
-            case Outcome.Written(Delivery delivery) -> delivery;
-            case Outcome.Failed(Delivery delivery, String reason) -> delivery;
-        };
-    }
-
     private static void add(Rows rows, Delivery delivery, @Nullable Outcome outcome) {
         String reason =
                 switch (outcome) {
@@ -129,6 +165,17 @@ final class HandoverCommand extends ShootCommand {
                 .with("height", delivery.size().height())
                 .with("state", reason == null ? "ok" : "failed")
                 .with("reason", reason);
+    }
+
+    private static void addThere(Rows rows, Delivery delivery) {
+        rows.add()
+                .with("photo", delivery.photo().file())
+                .with("format", delivery.format().name())
+                .with("output", delivery.output().toString())
+                .with("width", delivery.size().width())
+                .with("height", delivery.size().height())
+                .with("state", "there already")
+                .with("reason", null);
     }
 
     private static void addUnreadable(Rows rows, Photo photo, Format format) {

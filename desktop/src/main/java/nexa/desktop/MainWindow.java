@@ -11,6 +11,9 @@ import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadPoolExecutor;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -21,6 +24,7 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.Surround;
 import nexa.desktop.photo.PhotoLoader;
@@ -48,6 +52,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private static final Logger LOG = LoggerFactory.getLogger(MainWindow.class);
 
     private static final String SURROUND = "surround";
+    private static final Duration FIRST_SCREEN_ASKED = Duration.millis(250);
+    private static final int FIRST_SCREEN_ASKS = 40;
 
     /** So many of a new folder are read before the window shows it: more than a screen of them. */
     private static final int FIRST_PHOTOS = 60;
@@ -161,14 +167,35 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         ShootModels models = ShootModels.of(opened, new Shelf(preferences), work, fx);
         session = Optional.of(opened);
         show(models);
-        loader.prepare(shoot);
-        watch = Optional.of(FolderWatch.of(shoot, arrivals -> fx.execute(() -> take(shoot, arrivals))));
+        afterFirstScreen(shoot);
         stage.setTitle(shoot.name() + " – " + Words.of("app.name"));
+    }
+
+    /** What is not in sight waits until what is shows: reading and decoding take all cores. */
+    private void afterFirstScreen(Shoot shoot) {
+        Timeline waiting = new Timeline();
+        waiting.getKeyFrames().add(new KeyFrame(FIRST_SCREEN_ASKED, event -> {
+            if (loader.isIdle()) {
+                waiting.stop();
+            }
+        }));
+        waiting.setCycleCount(FIRST_SCREEN_ASKS);
+        waiting.statusProperty().subscribe((before, now) -> {
+            if (now == Animation.Status.STOPPED && isOpen(shoot)) {
+                loader.prepare(shoot);
+                watch = Optional.of(FolderWatch.of(shoot, arrivals -> fx.execute(() -> take(shoot, arrivals))));
+            }
+        });
+        waiting.play();
+    }
+
+    private boolean isOpen(Shoot shoot) {
+        return session.filter(open -> open.shoot() == shoot).isPresent();
     }
 
     /** Photos came into the folder; of a shoot that was closed meanwhile they wait for the next time. */
     private void take(Shoot shoot, Arrivals arrivals) {
-        if (session.filter(open -> open.shoot() == shoot).isPresent()) {
+        if (isOpen(shoot)) {
             shoot.take(arrivals);
             loader.prepare(shoot);
         }

@@ -17,8 +17,10 @@ import javafx.collections.ObservableSet;
 import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
+import nexa.core.naming.NameTemplate;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
@@ -30,15 +32,21 @@ public final class HandoverModel {
     public sealed interface State {
         record Planning() implements State {}
 
-        record Running(int done, int of) implements State {}
+        /** Files that are there would be replaced; {@link HandoverModel#replace} does so. */
+        record Asking(long replaced) implements State {}
+
+        /** @param secondsLeft negative while it can't be told */
+        record Running(int done, int of, double secondsLeft) implements State {}
 
         /** @param cancelled by the photographer before all were written */
-        record Done(long written, List<Outcome.Failed> failed, boolean cancelled, Path folder) implements State {}
+        record Done(long written, long there, List<Outcome.Failed> failed, boolean cancelled, Path folder)
+                implements State {}
 
         record NotStarted(String reason) implements State {}
     }
 
     private static final String FOLDER = "handover folder";
+    private static final String NAMES = "handover names";
 
     private final Shoot shoot;
     private final Executor work;
@@ -48,6 +56,8 @@ public final class HandoverModel {
     private final ObjectProperty<Integer> longEdge = new SimpleObjectProperty<>(0);
     private final ObjectProperty<Optional<FileSettings>> settings = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Optional<DeliveredColour>> colour = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<NameTemplate> names;
+    private final ObjectProperty<Collision> collision = new SimpleObjectProperty<>(Collision.NUMBER);
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
     private final AtomicBoolean cancelled = new AtomicBoolean();
 
@@ -61,7 +71,17 @@ public final class HandoverModel {
         this.fx = fx;
         this.folder = new SimpleObjectProperty<>(
                 shoot.setting(FOLDER).map(Path::of).orElse(shoot.folder().resolve("delivered")));
+        this.names = new SimpleObjectProperty<>(
+                shoot.setting(NAMES).flatMap(HandoverModel::template).orElse(NameTemplate.DEFAULT));
         shoot.brief().formats().forEach(format -> formats.add(format.id()));
+    }
+
+    private static Optional<NameTemplate> template(String text) {
+        try {
+            return Optional.of(new NameTemplate(text));
+        } catch (IllegalArgumentException ofAnotherVersion) {
+            return Optional.empty();
+        }
     }
 
     /** Ids of the formats to deliver. */
@@ -86,6 +106,15 @@ public final class HandoverModel {
     /** The colours of all formats' files; empty = as each format says. */
     public ObjectProperty<Optional<DeliveredColour>> colourProperty() {
         return colour;
+    }
+
+    public ObjectProperty<NameTemplate> namesProperty() {
+        return names;
+    }
+
+    /** What to do where a name is taken. */
+    public ObjectProperty<Collision> collisionProperty() {
+        return collision;
     }
 
     public ReadOnlyObjectProperty<State> stateProperty() {
@@ -118,29 +147,72 @@ public final class HandoverModel {
 
     /** Begins a run; progress and end show in {@link #stateProperty}. */
     public void start() {
-        HandoverRequest request =
-                new HandoverRequest(folder.get(), chosenFormats(), longEdge.get(), settings.get(), colour.get());
-        shoot.remember(FOLDER, folder.get().toString());
-        cancelled.set(false);
-        state.set(new State.Running(0, (int) deliverable() * request.formats().size()));
-        work.execute(() -> run(request));
+        start(false, false);
     }
 
-    private void run(HandoverRequest request) {
+    /** The same, when it was asked whether files are to be replaced. */
+    public void replace() {
+        start(false, true);
+    }
+
+    /** Goes on with a run that did not come to its end. */
+    public void resume() {
+        start(true, false);
+    }
+
+    private void start(boolean resuming, boolean allowed) {
+        HandoverRequest request = request();
+        shoot.remember(FOLDER, folder.get().toString());
+        cancelled.set(false);
+        shoot.remember(NAMES, request.names().text());
+        state.set(new State.Running(0, (int) deliverable() * request.formats().size(), -1));
+        work.execute(() -> run(request, resuming, allowed));
+    }
+
+    private HandoverRequest request() {
+        return new HandoverRequest(folder.get(), chosenFormats(), longEdge.get(), settings.get())
+                .coloured(colour.get())
+                .named(names.get(), collision.get());
+    }
+
+    /** Whether a run into the chosen folder did not come to its end. */
+    public boolean isUnfinished() {
+        return HandoverPlan.isUnfinished(folder.get());
+    }
+
+    /** The first file's name with a template; empty if there would be none. */
+    public Optional<String> example(NameTemplate template) {
+        return shoot.photos().stream().filter(Photo::isReadable).findFirst().flatMap(photo -> chosenFormats().stream()
+                .findFirst()
+                .map(format -> HandoverPlan.example(shoot, request().named(template, collision.get()), photo, format)));
+    }
+
+    private void run(HandoverRequest request, boolean resuming, boolean allowed) {
         try {
-            HandoverPlan plan = HandoverPlan.of(shoot, request);
+            HandoverPlan plan = resuming ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
+            long replaced = plan.replaced();
+            if (replaced > 0 && !allowed) {
+                show(new State.Asking(replaced));
+                return;
+            }
+            long begun = System.nanoTime();
             AtomicInteger done = new AtomicInteger();
             int all = plan.deliveries().size();
             List<Outcome> outcomes = new Handover(
-                            plan, outcome -> show(new State.Running(done.incrementAndGet(), all)), cancelled::get)
+                            plan, outcome -> show(running(done.incrementAndGet(), all, begun)), cancelled::get)
                     .run(shoot);
-            show(result(outcomes, outcomes.size() < all, request.folder()));
+            show(result(outcomes, plan));
         } catch (IOException | RuntimeException failed) {
             show(new State.NotStarted(String.valueOf(failed.getMessage())));
         }
     }
 
-    private static State.Done result(List<Outcome> outcomes, boolean cancelled, Path folder) {
+    private static State running(int done, int of, long begun) {
+        double each = (System.nanoTime() - begun) / 1e9 / done;
+        return new State.Running(done, of, each * (of - done));
+    }
+
+    private static State.Done result(List<Outcome> outcomes, HandoverPlan plan) {
         List<Outcome.Failed> failed = new ArrayList<>();
         long written = 0;
         for (Outcome outcome : outcomes) {
@@ -149,7 +221,13 @@ public final class HandoverModel {
                 case Outcome.Failed f -> failed.add(f);
             }
         }
-        return new State.Done(written, List.copyOf(failed), cancelled, folder);
+        boolean cancelled = outcomes.size() < plan.deliveries().size();
+        return new State.Done(
+                written,
+                plan.there().size(),
+                List.copyOf(failed),
+                cancelled,
+                plan.request().folder());
     }
 
     private void show(State next) {

@@ -28,10 +28,12 @@ import nexa.core.brief.Brief;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.FileType;
 import nexa.core.brief.Format;
+import nexa.core.naming.NameTemplate;
 import nexa.desktop.session.HandoverModel;
 import nexa.desktop.session.HandoverModel.State;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
+import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Outcome;
 
 /** Deliver formats as files: what, where, how large; then a run with progress. */
@@ -46,10 +48,15 @@ public final class HandoverView extends StackPane {
     private final Spinner<Integer> longEdge = new Spinner<>(16, 65_000, USUAL_LONG_EDGE, 16);
     private final ChoiceBox<Optional<FileType>> type = new ChoiceBox<>();
     private final Spinner<Integer> quality = new Spinner<>(1, 100, FileSettings.DEFAULT.quality());
+    private final TextField names = new TextField();
+    private final Label example = new Label();
+    private final Choices<Collision> taken;
     private final Label plan = new Label();
     private final Label exceptions = new Label();
     private final Button start = new Button();
     private final Button cancel;
+    private final Button resume;
+    private final Button replace;
     private final ProgressBar progress = new ProgressBar(0);
     private final Label status = new Label();
     private final ListView<String> failures = new ListView<>();
@@ -60,6 +67,12 @@ public final class HandoverView extends StackPane {
         this.session = session;
         this.model = model;
         this.cancel = Buttons.text("handover.cancel", model::cancel);
+        this.resume = Buttons.text("handover.resume", model::resume);
+        resume.setId("handover-resume");
+        this.replace = Buttons.text("handover.replace", model::replace);
+        replace.setId("handover-replace");
+        Buttons.explain(resume, Words.of("handover.resume.tip"));
+        this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
         getStyleClass().add("handover");
         VBox sheet = new VBox(18, title(), fields(), summary(), run());
         sheet.getStyleClass().add("sheet");
@@ -75,6 +88,7 @@ public final class HandoverView extends StackPane {
 
     public void dispose() {
         subscriptions.unsubscribe();
+        taken.dispose();
         model.formats().removeListener(chosen);
     }
 
@@ -91,6 +105,8 @@ public final class HandoverView extends StackPane {
         grid.addRow(2, label("handover.size"), sizeRow());
         grid.addRow(3, label("handover.type"), typeRow());
         grid.addRow(4, label("handover.colour"), colour());
+        grid.addRow(5, label("handover.names"), namesRow());
+        grid.addRow(6, label("handover.taken"), taken);
         return grid;
     }
 
@@ -172,6 +188,30 @@ public final class HandoverView extends StackPane {
         return row;
     }
 
+    private Node namesRow() {
+        names.setId("handover-names");
+        names.setText(model.namesProperty().get().text());
+        names.setAccessibleText(Words.of("handover.names"));
+        names.setTooltip(new javafx.scene.control.Tooltip(Words.of("handover.names.tip")));
+        names.textProperty().subscribe(text -> showExample());
+        example.setId("handover-example");
+        example.setWrapText(true);
+        return new VBox(4, names, example);
+    }
+
+    /** A template that can't be used is said at once, and the one before holds. */
+    private void showExample() {
+        try {
+            NameTemplate typed = new NameTemplate(names.getText());
+            model.namesProperty().set(typed);
+            example.setText(model.example(typed).orElse(""));
+            example.getStyleClass().setAll("label", "note");
+        } catch (IllegalArgumentException refused) {
+            example.setText(String.valueOf(refused.getMessage()));
+            example.getStyleClass().setAll("label", "refusal");
+        }
+    }
+
     private Node colour() {
         ColourBox box = new ColourBox(Optional.empty(), "handover-colour");
         box.valueProperty().subscribe(model.colourProperty()::set);
@@ -214,12 +254,12 @@ public final class HandoverView extends StackPane {
         status.setWrapText(true);
         progress.setMaxWidth(Double.MAX_VALUE);
         progress.setAccessibleText(Words.of("handover.title"));
-        for (Node node : new Node[] {cancel, progress, status, failures}) {
+        for (Node node : new Node[] {cancel, resume, replace, progress, status, failures}) {
             node.managedProperty().bind(node.visibleProperty());
         }
         failures.setPrefHeight(120);
         failures.setAccessibleText(Words.of("handover.log"));
-        return new VBox(10, new HBox(10, start, cancel), progress, status, failures);
+        return new VBox(10, new HBox(10, start, replace, resume, cancel), progress, status, failures);
     }
 
     private void showFormats(Brief brief) {
@@ -255,6 +295,8 @@ public final class HandoverView extends StackPane {
                 + (model.setAside() > 0 ? Words.of("handover.plan.aside", model.setAside()) + "." : "");
         exceptions.setText(left);
         exceptions.setManaged(!left.isEmpty());
+        showExample();
+        resume.setVisible(!(model.stateProperty().get() instanceof State.Running) && files > 0 && model.isUnfinished());
         start.setText(Words.of("handover.start", files));
         start.setDisable(files == 0 || model.stateProperty().get() instanceof State.Running);
     }
@@ -262,14 +304,17 @@ public final class HandoverView extends StackPane {
     private void showState(State state) {
         boolean running = state instanceof State.Running;
         cancel.setVisible(running);
-        progress.setVisible(!(state instanceof State.Planning));
+        replace.setVisible(state instanceof State.Asking);
+        progress.setVisible(!(state instanceof State.Planning || state instanceof State.Asking));
         status.setVisible(!(state instanceof State.Planning));
         failures.getItems().clear();
         switch (state) {
             case State.Planning() -> status.setText("");
-            case State.Running(int done, int of) -> {
+            case State.Asking(long replaced) -> status.setText(Words.of("handover.asking", replaced));
+            case State.Running(int done, int of, double left) -> {
                 progress.setProgress(of == 0 ? 0 : (double) done / of);
-                status.setText(Words.of("handover.running", done, of));
+                String rest = left < 0 ? "" : Words.of("handover.left", Math.round(left));
+                status.setText(Words.of("handover.running", done, of) + rest);
             }
             case State.Done done -> showDone(done);
             case State.NotStarted(String reason) -> status.setText(Words.of("handover.failed", reason));
@@ -283,7 +328,8 @@ public final class HandoverView extends StackPane {
         String failed = done.failed().isEmpty()
                 ? ""
                 : " · " + Words.of("handover.done.failed", done.failed().size());
-        status.setText(Words.of(key, done.written(), done.folder()) + failed);
+        String there = done.there() == 0 ? "" : " · " + Words.of("handover.done.there", done.there());
+        status.setText(Words.of(key, done.written(), done.folder()) + there + failed);
         progress.setProgress(1);
         for (Outcome.Failed each : done.failed()) {
             failures.getItems()

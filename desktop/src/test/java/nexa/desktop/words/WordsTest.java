@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 
 class WordsTest {
     private static final Pattern KEY = Pattern.compile(
-            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup|settings|colour)\\.[a-z.-]+)\"");
+            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup|settings|colour|taken)\\.[a-z.-]+)\"");
 
     @Test
     void everyKeyInTheCode_hasWords() throws IOException {
@@ -55,6 +55,7 @@ class WordsTest {
         }
         everyChoice_hasWords("reference", Reference.values());
         everyChoice_hasWords("colour", nexa.core.brief.DeliveredColour.Kind.values());
+        everyChoice_hasWords("taken", nexa.shoot.handover.Collision.values());
         everyChoice_hasWords("remark", nexa.imaging.file.Remark.values());
         everyChoice_hasWords("part", nexa.core.carry.Part.values());
         everyChoice_hasWords("opposite", nexa.core.carry.Opposite.values());

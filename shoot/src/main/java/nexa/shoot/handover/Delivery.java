@@ -15,4 +15,10 @@ import nexa.shoot.Photo;
  * @param output in the handover's folder
  */
 public record Delivery(
-        Photo photo, Path source, Framing framing, Format format, Frame frame, PixelSize size, Path output) {}
+        Photo photo, Path source, Framing framing, Format format, Frame frame, PixelSize size, Path output) {
+
+    /** The same, to another file. */
+    Delivery to(Path other) {
+        return new Delivery(photo, source, framing, format, frame, size, other);
+    }
+}

@@ -69,12 +69,26 @@ public final class Handover {
             for (Future<List<Outcome>> done : pool.invokeAll(tasks)) {
                 outcomes.addAll(done.get());
             }
+            end(outcomes);
             return outcomes;
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
             throw new IOException("The handover was stopped", stopped);
         } catch (ExecutionException bug) { // what can go wrong with a file is an outcome
             throw new IllegalStateException(bug.getCause());
+        }
+    }
+
+    /** A run that was cancelled or failed in part can be gone on with; the list tells what is there in either case. */
+    private void end(List<Outcome> outcomes) throws IOException {
+        Path folder = plan.request().folder();
+        if (!outcomes.isEmpty()) {
+            Manifest.write(folder, outcomes);
+        }
+        boolean whole = outcomes.size() == plan.deliveries().size()
+                && outcomes.stream().allMatch(Outcome.Written.class::isInstance);
+        if (whole) {
+            Journal.end(folder);
         }
     }
 
@@ -123,10 +137,12 @@ public final class Handover {
             if (!space.outline().contains(delivery.frame(), Outline.PARALLEL)) {
                 Blank.fill(rendered, space.toOutput(delivery.frame(), delivery.size()));
             }
-            AtomicFile.write(
-                    delivery.output(),
-                    Encoder.encode(rendered, source, plan.request().settings(delivery.format())));
-            return new Outcome.Written(delivery);
+            byte[] encoded = Encoder.encode(rendered, source, plan.request().settings(delivery.format()));
+            Files.createDirectories(delivery.output().getParent());
+            AtomicFile.write(delivery.output(), encoded);
+            Outcome.Written written = ReadBack.check(delivery, encoded);
+            Journal.add(written, plan.request());
+            return written;
         } catch (IOException failed) {
             return new Outcome.Failed(delivery, words(failed));
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other

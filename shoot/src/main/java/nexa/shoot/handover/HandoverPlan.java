@@ -2,62 +2,157 @@ package nexa.shoot.handover;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
+import nexa.core.naming.NameTemplate;
 import nexa.core.naming.OutputName;
 import nexa.core.print.OutputSize;
 import nexa.core.print.SizeTarget;
+import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 
 /**
- * All files a handover writes, decided before anything is written, and the photos it can't deliver.
+ * All files a handover writes, decided before anything is written, and what it leaves out.
  *
  * @param deliveries grouped by photo, in the shoot's order; photos set aside are left out
+ * @param there files that exist already and stay: of the same name where names are not to be taken twice, or delivered
+ *     by a run that this one goes on with
  */
-public record HandoverPlan(HandoverRequest request, List<Delivery> deliveries, List<Photo> unreadable) {
+public record HandoverPlan(
+        HandoverRequest request, List<Delivery> deliveries, List<Photo> unreadable, List<Delivery> there) {
 
-    /** Names that exist in the folder are numbered on, never written over. */
+    /** A new run. */
     public static HandoverPlan of(Shoot shoot, HandoverRequest request) {
-        List<Delivery> deliveries = new ArrayList<>();
-        List<Photo> unreadable = new ArrayList<>();
-        OutputName names = new OutputName();
-        for (Photo photo : shoot.photos()) {
-            if (shoot.framing(photo).setAside()) {
-                continue;
-            }
-            if (!photo.isReadable()) {
-                unreadable.add(photo);
-                continue;
-            }
-            for (Format format : request.formats()) {
-                deliveries.add(delivery(shoot, photo, format, request, names));
-            }
-        }
-        return new HandoverPlan(request, deliveries, unreadable);
+        return new Planning(shoot, request, Journal.EMPTY).plan();
     }
 
-    private static Delivery delivery(
-            Shoot shoot, Photo photo, Format format, HandoverRequest request, OutputName names) {
+    /** Goes on with a run that was cancelled or ended by a crash or a full disk: what it delivered is not done again. */
+    public static HandoverPlan resumed(Shoot shoot, HandoverRequest request) {
+        return new Planning(shoot, request, Journal.of(request.folder())).plan();
+    }
+
+    /** What a file would be called, to show what a template makes. */
+    public static String example(Shoot shoot, HandoverRequest request, Photo photo, Format format) {
+        Planning planning = new Planning(shoot, request, Journal.EMPTY);
         Frame frame = shoot.frame(photo, format).orElseThrow();
-        PixelSize asShot = photo.facts().orElseThrow().asShot();
-        boolean sized = request.longEdge() > 0 && format.target().equals(SizeTarget.NONE);
-        PixelSize size = sized
-                ? OutputSize.atMost(frame, asShot, request.longEdge())
-                : format.target().output(frame, asShot);
-        Path output = free(request, photo, format, names);
-        return new Delivery(photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, output);
+        PhotoFacts facts = photo.facts().orElseThrow();
+        PixelSize size = planning.size(format, frame, facts.asShot());
+        String extension = request.settings(format).type().extension();
+        return request.names().name(planning.values(photo, format, facts, size)) + "." + extension;
     }
 
-    private static Path free(HandoverRequest request, Photo photo, Format format, OutputName names) {
-        String extension = request.settings(format).type().extension();
-        Path output;
-        do {
-            output = request.folder().resolve(names.next(photo.name(), format.name(), extension));
-        } while (Files.exists(output));
-        return output;
+    /** How many files that are there will be replaced. */
+    public long replaced() {
+        return deliveries.stream()
+                .filter(delivery -> Files.exists(delivery.output()))
+                .count();
+    }
+
+    /** Whether a run into this folder did not come to its end. */
+    public static boolean isUnfinished(Path folder) {
+        return Journal.isIn(folder);
+    }
+
+    private static final class Planning {
+        private final Shoot shoot;
+        private final HandoverRequest request;
+        private final Journal before;
+        private final OutputName names = new OutputName();
+        private final Map<Integer, Integer> numbers = new HashMap<>();
+        private final Set<Path> photos = new HashSet<>();
+        private final List<Delivery> deliveries = new ArrayList<>();
+        private final List<Delivery> there = new ArrayList<>();
+
+        Planning(Shoot shoot, HandoverRequest request, Journal before) {
+            this.shoot = shoot;
+            this.request = request;
+            this.before = before;
+            shoot.photos().forEach(photo -> photos.add(shoot.fileOf(photo).normalize()));
+        }
+
+        HandoverPlan plan() {
+            List<Photo> unreadable = new ArrayList<>();
+            for (Photo photo : shoot.photos()) {
+                if (!shoot.framing(photo).setAside()) {
+                    if (photo.isReadable()) {
+                        request.formats().forEach(format -> add(photo, format));
+                    } else {
+                        unreadable.add(photo);
+                    }
+                }
+            }
+            return new HandoverPlan(request, List.copyOf(deliveries), List.copyOf(unreadable), List.copyOf(there));
+        }
+
+        private void add(Photo photo, Format format) {
+            Frame frame = shoot.frame(photo, format).orElseThrow();
+            PhotoFacts facts = photo.facts().orElseThrow();
+            PixelSize size = size(format, frame, facts.asShot());
+            String wanted = request.names().name(values(photo, format, facts, size));
+            Delivery first = new Delivery(
+                    photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, request.folder());
+            Optional<Path> delivered = before.file(Journal.key(first, request));
+            if (delivered.isPresent()) {
+                there.add(first.to(delivered.get()));
+                return;
+            }
+            place(first, wanted, request.settings(format).type().extension());
+        }
+
+        private void place(Delivery delivery, String wanted, String extension) {
+            Path output;
+            do {
+                output = below(names.next(wanted, extension));
+            } while (isTaken(output));
+            boolean stays = request.collision() == Collision.SKIP && Files.exists(output);
+            (stays ? there : deliveries).add(delivery.to(output));
+        }
+
+        /** A photo's own file is never written to, whatever the name; others as the request says. */
+        private boolean isTaken(Path output) {
+            return photos.contains(output) || request.collision() == Collision.NUMBER && Files.exists(output);
+        }
+
+        private Path below(String name) {
+            Path output = request.folder().resolve(name).normalize();
+            if (!output.startsWith(request.folder().normalize())) { // templates can't, so this is a bug
+                throw new IllegalStateException(name + " would leave the folder");
+            }
+            return output;
+        }
+
+        private PixelSize size(Format format, Frame frame, PixelSize asShot) {
+            boolean sized = request.longEdge() > 0 && format.target().equals(SizeTarget.NONE);
+            return sized
+                    ? OutputSize.atMost(frame, asShot, request.longEdge())
+                    : format.target().output(frame, asShot);
+        }
+
+        private NameTemplate.Values values(Photo photo, Format format, PhotoFacts facts, PixelSize size) {
+            int number = numbers.merge(format.id(), 1, Integer::sum);
+            return new NameTemplate.Values(
+                    shoot.name(),
+                    photo.name(),
+                    format.name(),
+                    shoot.framing(photo)
+                            .crop(format)
+                            .map(crop -> crop.held(format))
+                            .orElse(format)
+                            .shape()
+                            .text(),
+                    number,
+                    Optional.ofNullable(facts.taken()).map(LocalDateTime::toLocalDate),
+                    size);
+        }
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import nexa.core.brief.DeliveredColour;
 import nexa.core.brief.FileSettings;
 import nexa.core.brief.Format;
+import nexa.core.naming.NameTemplate;
 
 /**
  * What is to be delivered.
@@ -20,7 +21,9 @@ public record HandoverRequest(
         List<Format> formats,
         int longEdge,
         Optional<FileSettings> settings,
-        Optional<DeliveredColour> colour) {
+        Optional<DeliveredColour> colour,
+        NameTemplate names,
+        Collision collision) {
     public HandoverRequest {
         formats = List.copyOf(formats);
         if (longEdge < 0) {
@@ -28,9 +31,17 @@ public record HandoverRequest(
         }
     }
 
-    /** With the colours that each format asks for. */
+    /** With each format's colours, the usual names, and numbers where names are taken. */
     public HandoverRequest(Path folder, List<Format> formats, int longEdge, Optional<FileSettings> settings) {
-        this(folder, formats, longEdge, settings, Optional.empty());
+        this(folder, formats, longEdge, settings, Optional.empty(), NameTemplate.DEFAULT, Collision.NUMBER);
+    }
+
+    public HandoverRequest coloured(Optional<DeliveredColour> other) {
+        return new HandoverRequest(folder, formats, longEdge, settings, other, names, collision);
+    }
+
+    public HandoverRequest named(NameTemplate other, Collision ifTaken) {
+        return new HandoverRequest(folder, formats, longEdge, settings, colour, other, ifTaken);
     }
 
     /** How a format becomes files. */

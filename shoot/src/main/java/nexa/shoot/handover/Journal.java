@@ -1,0 +1,111 @@
+package nexa.shoot.handover;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a run delivered so far, a line a file, so that another run can go on behind a crash. It lies in the folder of the
+ * delivered files until a run comes to its end.
+ */
+final class Journal {
+    static final String NAME = ".nexa-handover";
+    static final Journal EMPTY = new Journal(Map.of());
+
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private final Map<String, Path> files;
+
+    private Journal(Map<String, Path> files) {
+        this.files = files;
+    }
+
+    /** Of a folder; empty if no run is unfinished there. A line torn by a crash is passed over. */
+    static Journal of(Path folder) {
+        Path journal = folder.resolve(NAME);
+        if (!isIn(folder)) {
+            return EMPTY;
+        }
+        Map<String, Path> files = new HashMap<>();
+        try {
+            for (String line : Files.readString(journal, StandardCharsets.UTF_8).split("\n")) {
+                read(folder, line, files);
+            }
+        } catch (IOException unreadable) { // then all is done again
+            return EMPTY;
+        }
+        return new Journal(files);
+    }
+
+    private static void read(Path folder, String line, Map<String, Path> files) {
+        try {
+            JsonNode entry = JSON.readTree(line);
+            Path file = folder.resolve(entry.path("file").asText()).normalize();
+            if (file.startsWith(folder.normalize())
+                    && Files.isRegularFile(file)
+                    && Files.size(file) == entry.path("bytes").asLong(-1)) {
+                files.put(entry.path("key").asText(), file);
+            }
+        } catch (IOException torn) { // the file it was for is delivered again
+            return;
+        }
+    }
+
+    /** Whether a run into this folder did not come to its end. */
+    static boolean isIn(Path folder) {
+        return Files.isRegularFile(folder.resolve(NAME));
+    }
+
+    /** The file that was delivered for a key and is still there. */
+    Optional<Path> file(String key) {
+        return Optional.ofNullable(files.get(key));
+    }
+
+    /** Names all that a delivered file depends on. */
+    static String key(Delivery delivery, HandoverRequest request) {
+        String all = String.join(
+                "|",
+                delivery.photo().id() + " " + delivery.photo().fingerprint(),
+                delivery.format().name(),
+                delivery.framing().pose().toString(),
+                delivery.frame().toString(),
+                delivery.size().toString(),
+                request.settings(delivery.format()).text());
+        return ReadBack.sha256(all.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Adds a file; forced to disk with it, as it is only worth anything behind a crash. */
+    static void add(Outcome.Written written, HandoverRequest request) throws IOException {
+        Path folder = request.folder();
+        ObjectNode entry = JSON.createObjectNode();
+        entry.put("key", key(written.delivery(), request));
+        entry.put("file", folder.relativize(written.delivery().output()).toString());
+        entry.put("bytes", written.bytes());
+        synchronized (Journal.class) {
+            Files.writeString(
+                    folder.resolve(NAME),
+                    line(entry),
+                    StandardOpenOption.CREATE,
+                    StandardOpenOption.APPEND,
+                    StandardOpenOption.DSYNC);
+        }
+    }
+
+    private static String line(ObjectNode entry) throws JsonProcessingException {
+        return JSON.writeValueAsString(entry) + "\n";
+    }
+
+    /** The run came to its end. */
+    static void end(Path folder) throws IOException {
+        Files.deleteIfExists(folder.resolve(NAME));
+    }
+}
