@@ -78,9 +78,11 @@ final class HandoverCommand extends ShootCommand {
         HandoverRequest request = request(shoot);
         HandoverPlan plan = resume ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
         Map<Delivery, Outcome> outcomes = new HashMap<>();
-        for (Outcome outcome : new Handover(plan, told -> {}, () -> false).run(shoot)) {
+        Handover handover = new Handover(plan, told -> {}, () -> false);
+        for (Outcome outcome : handover.run(shoot)) {
             outcomes.put(outcome.delivery(), outcome);
         }
+        handover.listTrouble().ifPresent(this::say);
         plan.deliveries().forEach(delivery -> add(rows, delivery, outcomes.get(delivery)));
         plan.there().forEach(delivery -> addThere(rows, delivery));
         for (Photo photo : plan.unreadable()) {

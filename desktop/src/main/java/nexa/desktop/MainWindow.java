@@ -56,7 +56,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private static final int FIRST_SCREEN_ASKS = 40;
 
     /** So many of a new folder are read before the window shows it: more than a screen of them. */
-    private static final int FIRST_PHOTOS = 60;
+    private static final int FIRST_PHOTOS = 40;
 
     private final Stage stage;
     private final Locations locations;

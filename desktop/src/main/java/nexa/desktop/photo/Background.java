@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -17,18 +19,24 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Makes previews that nobody waits for, one at a time on each core. After each it queues up again behind all that is
- * more urgent, so it never keeps anybody waiting for longer than one photo takes.
+ * more urgent, and while anything is, it leaves the cores alone.
  */
 final class Background {
+    /** How long it rests before it asks again, in nanoseconds. */
+    private static final long REST = 20_000_000;
+
     private static final Logger LOG = LoggerFactory.getLogger(Background.class);
 
     private final PreviewCache cache;
     private final Executor workers;
     private final int cores;
+    private final BooleanSupplier urgent;
     private final AtomicInteger running = new AtomicInteger();
     private volatile Round round = Round.NONE;
 
-    Background(PreviewCache cache, Executor workers, int cores) {
+    /** @param urgent whether somebody waits for a picture */
+    Background(PreviewCache cache, Executor workers, int cores, BooleanSupplier urgent) {
+        this.urgent = urgent;
         this.cache = cache;
         this.workers = workers;
         this.cores = cores;
@@ -86,6 +94,11 @@ final class Background {
 
     private void step(Round mine) {
         try {
+            if (mine == round && urgent.getAsBoolean()) {
+                LockSupport.parkNanos(REST);
+                queue(mine);
+                return;
+            }
             Photo photo = mine == round ? mine.next() : null;
             if (photo != null) {
                 prepare(mine, photo);

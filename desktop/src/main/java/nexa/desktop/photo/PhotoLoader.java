@@ -9,6 +9,7 @@ import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Raster;
@@ -44,6 +45,10 @@ public final class PhotoLoader implements AutoCloseable {
     private final ThreadPoolExecutor workers;
     private final Map<Key, Job> jobs = new LinkedHashMap<>(16, 0.75f, true);
     private final Background background;
+
+    /** Jobs that somebody waits for. */
+    private final AtomicInteger wanted = new AtomicInteger();
+
     private volatile Profile screen = Profile.SRGB;
     private long memory = USUAL_MEMORY;
     private long places;
@@ -59,7 +64,7 @@ public final class PhotoLoader implements AutoCloseable {
                 TimeUnit.SECONDS,
                 new PriorityBlockingQueue<>(),
                 Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
-        this.background = new Background(cache, workers, cores);
+        this.background = new Background(cache, workers, cores, () -> wanted.get() > 0);
     }
 
     /** The smallest preview size that has the asked pixels. */
@@ -122,6 +127,8 @@ public final class PhotoLoader implements AutoCloseable {
         if (known == null) {
             known = new Job(loading, urgency);
             jobs.put(key, known);
+            wanted.incrementAndGet();
+            known.result().whenComplete((loaded, failed) -> wanted.decrementAndGet());
             enter(known, urgency);
             shed();
         } else if (known.raise(urgency)) {

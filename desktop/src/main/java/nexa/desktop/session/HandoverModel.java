@@ -39,7 +39,13 @@ public final class HandoverModel {
         record Running(int done, int of, double secondsLeft) implements State {}
 
         /** @param cancelled by the photographer before all were written */
-        record Done(long written, long there, List<Outcome.Failed> failed, boolean cancelled, Path folder)
+        record Done(
+                long written,
+                long there,
+                List<Outcome.Failed> failed,
+                boolean cancelled,
+                Path folder,
+                Optional<String> listTrouble)
                 implements State {}
 
         record NotStarted(String reason) implements State {}
@@ -198,10 +204,10 @@ public final class HandoverModel {
             long begun = System.nanoTime();
             AtomicInteger done = new AtomicInteger();
             int all = plan.deliveries().size();
-            List<Outcome> outcomes = new Handover(
-                            plan, outcome -> show(running(done.incrementAndGet(), all, begun)), cancelled::get)
-                    .run(shoot);
-            show(result(outcomes, plan));
+            Handover handover =
+                    new Handover(plan, outcome -> show(running(done.incrementAndGet(), all, begun)), cancelled::get);
+            List<Outcome> outcomes = handover.run(shoot);
+            show(result(outcomes, plan, handover.listTrouble()));
         } catch (IOException | RuntimeException failed) {
             show(new State.NotStarted(String.valueOf(failed.getMessage())));
         }
@@ -212,7 +218,7 @@ public final class HandoverModel {
         return new State.Running(done, of, each * (of - done));
     }
 
-    private static State.Done result(List<Outcome> outcomes, HandoverPlan plan) {
+    private static State.Done result(List<Outcome> outcomes, HandoverPlan plan, Optional<String> listTrouble) {
         List<Outcome.Failed> failed = new ArrayList<>();
         long written = 0;
         for (Outcome outcome : outcomes) {
@@ -227,7 +233,8 @@ public final class HandoverModel {
                 plan.there().size(),
                 List.copyOf(failed),
                 cancelled,
-                plan.request().folder());
+                plan.request().folder(),
+                listTrouble);
     }
 
     private void show(State next) {

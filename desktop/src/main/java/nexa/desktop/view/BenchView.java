@@ -91,6 +91,10 @@ public final class BenchView extends Region {
         this.before = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.after = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.ahead = new Ahead(loader, session.shoot()::fileOf);
+        sceneProperty().subscribe((left, entered) -> {
+            showNeighbours();
+            requestLayout();
+        });
         tilting.bindBidirectional(tiltAdjusting);
         getStyleClass().add("bench");
         getChildren().addAll(beforeLayer, afterLayer, photoLayer, frameLayer);
@@ -185,6 +189,9 @@ public final class BenchView extends Region {
 
     /** Shows the photo, and has those around it ready. */
     private void showAt(Photo photo, int edge) {
+        if (getScene() == null) { // another view is shown, whose pictures come first
+            return;
+        }
         current.show(photo, edge);
         List<Photo> around =
                 Stream.of(1, -1, 2).flatMap(side -> neighbour(side).stream()).toList();
@@ -197,6 +204,9 @@ public final class BenchView extends Region {
     }
 
     private void showNeighbours() {
+        if (getScene() == null) {
+            return;
+        }
         neighbour(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
         neighbour(1).ifPresentOrElse(n -> after.show(n, PhotoLoader.SMALL), after::clear);
         redraw();

@@ -331,6 +331,7 @@ public final class HandoverView extends StackPane {
         String there = done.there() == 0 ? "" : " · " + Words.of("handover.done.there", done.there());
         status.setText(Words.of(key, done.written(), done.folder()) + there + failed);
         progress.setProgress(1);
+        done.listTrouble().ifPresent(why -> failures.getItems().add(Words.of("handover.list.failed", why)));
         for (Outcome.Failed each : done.failed()) {
             failures.getItems()
                     .add(Words.of(

@@ -5,6 +5,7 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
 import java.util.OptionalInt;
+import nexa.core.geometry.PixelSize;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
@@ -18,9 +19,24 @@ final class JpegCompleteness {
     /** Cameras append at most some padding or small previews after the picture. */
     private static final int TAIL = 1 << 16;
 
+    private static final int MOST_PIXELS_A_BYTE = 600;
     private static final int END_OF_IMAGE = 0xD9;
 
     private JpegCompleteness() {}
+
+    /**
+     * Whether the headers say more pixels than so few bytes can hold: decoders would spend minutes on filling them in.
+     * Even an empty progressive picture takes a bit for each block of 64 pixels (ITU T.81, G.1.2).
+     */
+    static boolean promisesTooMuch(Path file) throws IOException {
+        try (FileChannel channel = FileChannel.open(file)) {
+            long pixels = JpegSegments.walk(channel, 0)
+                    .size(channel)
+                    .map(PixelSize::area)
+                    .orElse(0L);
+            return pixels / MOST_PIXELS_A_BYTE > channel.size();
+        }
+    }
 
     /** How much of the picture's height is there, in percent; empty if the file is whole. */
     static OptionalInt percentIfCut(Path file) throws IOException {

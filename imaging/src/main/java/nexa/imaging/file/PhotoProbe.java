@@ -66,6 +66,9 @@ public final class PhotoProbe {
         FileType type = typeOf(file);
         FileKind kind = KINDS.get(type);
         if (kind == FileKind.JPEG) {
+            if (JpegCompleteness.promisesTooMuch(file)) {
+                return Probe.unreadable(Trouble.Kind.DAMAGED);
+            }
             OptionalInt share = JpegCompleteness.percentIfCut(file);
             if (share.isPresent()) {
                 return new Probe.Unreadable(new Trouble(Trouble.Kind.TRUNCATED, share.getAsInt()));

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -29,15 +30,20 @@ import nexa.imaging.source.Source;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.scan.FolderScan;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Runs a plan: one decode a photo, all cores. */
 public final class Handover {
+    private static final Logger LOG = LoggerFactory.getLogger(Handover.class);
+
     /** A full-size photo and its rendering are held per worker, so more workers than this only cost memory. */
     private static final int MOST_WORKERS = 4;
 
     private final HandoverPlan plan;
     private final Consumer<Outcome> progress;
     private final BooleanSupplier cancelled;
+    private Optional<String> listTrouble = Optional.empty();
 
     /**
      * @param progress told of every file as it is done, on the worker's thread
@@ -80,11 +86,25 @@ public final class Handover {
     }
 
     /** A run that was cancelled or failed in part can be gone on with; the list tells what is there in either case. */
-    private void end(List<Outcome> outcomes) throws IOException {
+    private void end(List<Outcome> outcomes) {
         Path folder = plan.request().folder();
-        if (!outcomes.isEmpty()) {
-            Manifest.write(folder, outcomes);
+        try {
+            if (!outcomes.isEmpty()) {
+                Manifest.write(folder, outcomes, plan.there());
+            }
+            endJournal(outcomes, folder);
+        } catch (IOException full) {
+            LOG.warn("The list in {} was not written", folder, full);
+            listTrouble = Optional.of(words(full));
         }
+    }
+
+    /** Why the list of files could not be written; empty if it is there. */
+    public Optional<String> listTrouble() {
+        return listTrouble;
+    }
+
+    private void endJournal(List<Outcome> outcomes, Path folder) throws IOException {
         boolean whole = outcomes.size() == plan.deliveries().size()
                 && outcomes.stream().allMatch(Outcome.Written.class::isInstance);
         if (whole) {
@@ -139,6 +159,7 @@ public final class Handover {
             }
             byte[] encoded = Encoder.encode(rendered, source, plan.request().settings(delivery.format()));
             Files.createDirectories(delivery.output().getParent());
+            Journal.begin(delivery, plan.request());
             AtomicFile.write(delivery.output(), encoded);
             Outcome.Written written = ReadBack.check(delivery, encoded);
             Journal.add(written, plan.request());

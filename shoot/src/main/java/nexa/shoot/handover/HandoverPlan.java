@@ -120,7 +120,8 @@ public record HandoverPlan(
 
         /** A photo's own file is never written to, whatever the name; others as the request says. */
         private boolean isTaken(Path output) {
-            return photos.contains(output) || request.collision() == Collision.NUMBER && Files.exists(output);
+            return photos.contains(output)
+                    || request.collision() == Collision.NUMBER && Files.exists(output) && !before.isBegun(output);
         }
 
         private Path below(String name) {

@@ -7,11 +7,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.OpenOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What a run delivered so far, a line a file, so that another run can go on behind a crash. It lies in the folder of the
@@ -19,14 +22,16 @@ import java.util.Optional;
  */
 final class Journal {
     static final String NAME = ".nexa-handover";
-    static final Journal EMPTY = new Journal(Map.of());
+    static final Journal EMPTY = new Journal(Map.of(), Set.of());
 
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private final Map<String, Path> files;
+    private final Set<Path> begun;
 
-    private Journal(Map<String, Path> files) {
+    private Journal(Map<String, Path> files, Set<Path> begun) {
         this.files = files;
+        this.begun = begun;
     }
 
     /** Of a folder; empty if no run is unfinished there. A line torn by a crash is passed over. */
@@ -36,22 +41,26 @@ final class Journal {
             return EMPTY;
         }
         Map<String, Path> files = new HashMap<>();
+        Set<Path> begun = new HashSet<>();
         try {
             for (String line : Files.readString(journal, StandardCharsets.UTF_8).split("\n")) {
-                read(folder, line, files);
+                read(folder, line, files, begun);
             }
         } catch (IOException unreadable) { // then all is done again
             return EMPTY;
         }
-        return new Journal(files);
+        return new Journal(files, begun);
     }
 
-    private static void read(Path folder, String line, Map<String, Path> files) {
+    private static void read(Path folder, String line, Map<String, Path> files, Set<Path> begun) {
         try {
             JsonNode entry = JSON.readTree(line);
             Path file = folder.resolve(entry.path("file").asText()).normalize();
-            if (file.startsWith(folder.normalize())
-                    && Files.isRegularFile(file)
+            if (!file.startsWith(folder.normalize()) || file.equals(folder.normalize())) {
+                return;
+            }
+            begun.add(file);
+            if (Files.isRegularFile(file)
                     && Files.size(file) == entry.path("bytes").asLong(-1)) {
                 files.put(entry.path("key").asText(), file);
             }
@@ -70,6 +79,11 @@ final class Journal {
         return Optional.ofNullable(files.get(key));
     }
 
+    /** Whether a run chose this name, which was free then; what is there now may have ended before it was noted. */
+    boolean isBegun(Path file) {
+        return begun.contains(file);
+    }
+
     /** Names all that a delivered file depends on. */
     static String key(Delivery delivery, HandoverRequest request) {
         String all = String.join(
@@ -85,18 +99,26 @@ final class Journal {
 
     /** Adds a file; forced to disk with it, as it is only worth anything behind a crash. */
     static void add(Outcome.Written written, HandoverRequest request) throws IOException {
-        Path folder = request.folder();
-        ObjectNode entry = JSON.createObjectNode();
+        ObjectNode entry = entry(written.delivery(), request);
         entry.put("key", key(written.delivery(), request));
-        entry.put("file", folder.relativize(written.delivery().output()).toString());
         entry.put("bytes", written.bytes());
+        append(request.folder(), entry, StandardOpenOption.DSYNC);
+    }
+
+    /** Notes that a file is about to be written. */
+    static void begin(Delivery delivery, HandoverRequest request) throws IOException {
+        append(request.folder(), entry(delivery, request), StandardOpenOption.WRITE);
+    }
+
+    private static ObjectNode entry(Delivery delivery, HandoverRequest request) {
+        return JSON.createObjectNode()
+                .put("file", request.folder().relativize(delivery.output()).toString());
+    }
+
+    private static void append(Path folder, ObjectNode entry, OpenOption how) throws IOException {
         synchronized (Journal.class) {
             Files.writeString(
-                    folder.resolve(NAME),
-                    line(entry),
-                    StandardOpenOption.CREATE,
-                    StandardOpenOption.APPEND,
-                    StandardOpenOption.DSYNC);
+                    folder.resolve(NAME), line(entry), StandardOpenOption.CREATE, StandardOpenOption.APPEND, how);
         }
     }
 

@@ -27,12 +27,15 @@ final class Manifest {
     private Manifest() {}
 
     /** @throws IOException if it can't be written; the files are there nevertheless */
-    static void write(Path folder, List<Outcome> outcomes) throws IOException {
+    static void write(Path folder, List<Outcome> outcomes, List<Delivery> there) throws IOException {
         Map<String, ObjectNode> files = before(folder);
+        for (Delivery delivery : there) { // of a run that ended before its list was written
+            byte[] bytes = Files.readAllBytes(delivery.output());
+            put(files, folder, new Outcome.Written(delivery, bytes.length, ReadBack.sha256(bytes)));
+        }
         for (Outcome outcome : outcomes) {
             if (outcome instanceof Outcome.Written written) {
-                ObjectNode entry = entry(folder, written);
-                files.put(entry.path("file").asText(), entry);
+                put(files, folder, written);
             }
         }
         ObjectNode root = JSON.createObjectNode().put("nexaHandover", 1);
@@ -40,6 +43,11 @@ final class Manifest {
         files.values().forEach(list::add);
         AtomicFile.write(folder.resolve(JSON_NAME), JSON.writeValueAsBytes(root));
         AtomicFile.write(folder.resolve(CSV_NAME), csv(list).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static void put(Map<String, ObjectNode> files, Path folder, Outcome.Written written) {
+        ObjectNode entry = entry(folder, written);
+        files.put(entry.path("file").asText(), entry);
     }
 
     private static ObjectNode entry(Path folder, Outcome.Written written) {
