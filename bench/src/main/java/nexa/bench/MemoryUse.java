@@ -7,6 +7,7 @@ import java.util.Locale;
 import javafx.application.Platform;
 import javafx.scene.control.ScrollBar;
 import nexa.desktop.MainWindow;
+import nexa.desktop.session.Session;
 import nexa.desktop.view.WallView;
 import nexa.shoot.Locations;
 
@@ -29,6 +30,10 @@ final class MemoryUse {
         MainWindow window = Fx.window(new Locations(own.resolve("data"), own.resolve("cache")));
         Fx.on(() -> window.open(folder));
         Fx.until(0, () -> window.session().isPresent());
+        Session session = Fx.on(() -> window.session().orElseThrow());
+        while (Fx.on(() -> session.list().photos().size() < count)) {
+            Thread.onSpinWait();
+        }
         WallView wall = Fx.on(() -> (WallView) window.scene().lookup(".wall"));
         ScrollBar bar = Fx.on(() -> (ScrollBar) wall.lookup(".scroll-bar"));
         double step = Fx.on(() -> Math.max(1, wall.getHeight() * 0.8));

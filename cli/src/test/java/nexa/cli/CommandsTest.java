@@ -275,7 +275,8 @@ class CommandsTest {
         run("formats", shoot(), "--add", "Square=1:1");
         run("handover", shoot(), "--out", base.resolve("out").toString(), "--type", "png", "--colour", "wide");
         try (var files = Files.list(base.resolve("out"))) {
-            for (Path file : files.toList()) {
+            for (Path file :
+                    files.filter(file -> file.toString().endsWith(".png")).toList()) {
                 Probe.Readable probe = assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file));
                 assertEquals("Wide RGB (P3 primaries)", probe.facts().profile());
             }

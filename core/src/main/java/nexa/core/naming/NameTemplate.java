@@ -1,6 +1,5 @@
 package nexa.core.naming;
 
-import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -40,6 +39,7 @@ public record NameTemplate(String text) {
      * What is known of one file.
      *
      * @param photo the file's name with or without ending
+     * @param date of the capture, as <code>2026-09-21</code>; empty if the camera didn't say
      */
     public record Values(
             String shoot,
@@ -47,7 +47,7 @@ public record NameTemplate(String text) {
             String format,
             String shape,
             int number,
-            Optional<LocalDate> date,
+            Optional<String> date,
             PixelSize size) {}
 
     /** @throws IllegalArgumentException with words for the user if a token is unknown or nothing is left of it */
@@ -114,7 +114,7 @@ public record NameTemplate(String text) {
             case FORMAT -> values.format();
             case SHAPE -> values.shape();
             case NUMBER -> String.format(Locale.ROOT, "%0" + digits(inBraces) + "d", values.number());
-            case DATE -> values.date().map(LocalDate::toString).orElse("undated");
+            case DATE -> values.date().orElse("undated");
             case SIZE -> values.size().width() + "x" + values.size().height();
         };
     }

@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Random;
 import nexa.core.geometry.PixelSize;
@@ -19,13 +18,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class NameTemplateTest {
     private static NameTemplate.Values values(String any) {
         return new NameTemplate.Values(
-                "Fennick Kiln",
-                any,
-                "Print 8×10",
-                "4:5",
-                7,
-                Optional.of(LocalDate.of(2026, 9, 21)),
-                new PixelSize(2048, 1638));
+                "Fennick Kiln", any, "Print 8×10", "4:5", 7, Optional.of("2026-09-21"), new PixelSize(2048, 1638));
     }
 
     @ParameterizedTest

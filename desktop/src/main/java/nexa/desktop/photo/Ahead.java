@@ -1,20 +1,33 @@
 package nexa.desktop.photo;
 
 import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.Executor;
 import java.util.function.Function;
 import nexa.shoot.Photo;
 
-/** Pictures that will be wanted after the next step, loaded when nothing is more urgent. Used on the interface's thread. */
+/**
+ * Pictures that will be wanted after the next step, loaded when nothing is more urgent. Only a few at once: one that is
+ * begun can't be stopped, and would keep the cores from a photo that somebody jumps to. Used on the interface's thread.
+ */
 public final class Ahead {
     private final PhotoLoader loader;
     private final Function<Photo, Path> files;
+    private final Executor fx;
+    private final int atOnce;
+    private final Deque<Photo> waiting = new ArrayDeque<>();
     private List<Photo> wanted = List.of();
     private int edge;
+    private int round;
 
-    public Ahead(PhotoLoader loader, Function<Photo, Path> files) {
+    /** @param atOnce how many are loaded at the same time */
+    public Ahead(PhotoLoader loader, Function<Photo, Path> files, Executor fx, int atOnce) {
         this.loader = loader;
         this.files = files;
+        this.fx = fx;
+        this.atOnce = atOnce;
     }
 
     /** These are wanted next, in this order; the ones before are not, unless they are among them. */
@@ -23,12 +36,23 @@ public final class Ahead {
         if (readable.equals(wanted) && wantedEdge == edge) {
             return;
         }
-        List<Photo> before = wanted;
-        int edgeBefore = edge;
+        wanted.stream().filter(photo -> !waiting.contains(photo)).forEach(photo -> loader.leave(photo, edge));
         wanted = readable;
         edge = wantedEdge;
-        readable.forEach(photo -> loader.load(photo, files.apply(photo), wantedEdge, Urgency.NEXT));
-        before.forEach(photo -> loader.leave(photo, edgeBefore));
+        waiting.clear();
+        waiting.addAll(readable);
+        round++;
+        for (int i = 0; i < atOnce; i++) {
+            loadNext(round);
+        }
+    }
+
+    private void loadNext(int mine) {
+        Photo photo = mine == round ? waiting.poll() : null;
+        if (photo != null) {
+            loader.load(photo, files.apply(photo), edge, Urgency.NEXT)
+                    .whenCompleteAsync((loaded, failed) -> loadNext(mine), fx);
+        }
     }
 
     public void clear() {

@@ -43,6 +43,7 @@ final class BenchDrawing {
     /** Radius of the knob that removes a level line. */
     static final double KNOB = 8;
 
+    private static final double CAPTIONS_APART = 24;
     private static final Color WAITING = Color.gray(0.78);
     private static final double NEIGHBOUR_OPACITY = 0.42;
     private static final double HANDLE = 5.5;
@@ -320,14 +321,15 @@ final class BenchDrawing {
         String closer =
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
         boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
-        text.caption(
-                photo.name() + " · " + space.upright() + colours(photo) + closer,
-                fitting.originX() - half,
-                TextAlignment.LEFT,
-                overPhoto);
-        text.caption(right(mode), fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
+        String what = photo.name() + " · " + space.upright();
+        String right = right(mode);
+        boolean room = BenchText.measured(what + colours(photo) + closer + right) + CAPTIONS_APART < 2 * half;
+        String left = what + (room ? colours(photo) : "") + closer;
+        text.caption(left, fitting.originX() - half, TextAlignment.LEFT, overPhoto);
+        text.caption(right, fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
     }
 
+    /** How the file's colours are read; the Wall says it too. */
     private static String colours(Photo photo) {
         return photo.facts()
                 .map(Looks::words)

@@ -72,7 +72,7 @@ final class BenchText {
         canvas.fillText(words, x, y);
     }
 
-    private static double measured(String words) {
+    static double measured(String words) {
         Text text = new Text(words);
         text.setFont(FONT);
         return Math.ceil(text.getLayoutBounds().getWidth());

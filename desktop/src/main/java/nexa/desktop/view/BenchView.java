@@ -90,7 +90,7 @@ public final class BenchView extends Region {
         this.current = new FramePicture(session.shoot(), loader, fx, this::redraw).urgent();
         this.before = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.after = new FramePicture(session.shoot(), loader, fx, this::redraw);
-        this.ahead = new Ahead(loader, session.shoot()::fileOf);
+        this.ahead = new Ahead(loader, session.shoot()::fileOf, fx, 1);
         sceneProperty().subscribe((left, entered) -> {
             showNeighbours();
             requestLayout();

@@ -98,14 +98,19 @@ public final class HeaderView extends HBox {
         filter.setId("filter");
         settings = Buttons.command(MaterialDesignC.COG_OUTLINE, Command.SETTINGS, keys, shootActions::toggleSettings);
         settings.setId("settings");
-        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), filter);
-        getChildren().addAll(undo, redo, this.steps);
-        getChildren()
-                .addAll(
-                        surround,
-                        Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
-                        settings,
-                        sheet);
+        counts.setMinWidth(Region.USE_PREF_SIZE);
+        HBox icons = new HBox(
+                filter,
+                undo,
+                redo,
+                this.steps,
+                surround,
+                Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
+                settings,
+                sheet);
+        icons.setAlignment(Pos.CENTER);
+        icons.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), icons);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 session.photoProperty().subscribe(photo -> refresh()),

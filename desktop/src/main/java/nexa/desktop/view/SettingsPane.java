@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.IntConsumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -66,24 +67,25 @@ public final class SettingsPane implements PaneLayer.Content {
         message.getStyleClass().add("refusal");
         message.managedProperty().bind(message.textProperty().isNotEmpty());
         node = new VBox(
-                8,
-                Labels.field("settings.memory"),
-                row(memory, memoryUse),
-                explained("settings.memory.tip"),
-                Labels.field("settings.cache"),
-                row(cache, cacheUse, empty),
-                explained("settings.cache.tip"),
-                Labels.field("settings.screen"),
-                screen,
-                row(srgb, choose),
-                explained("settings.screen.tip"),
-                message,
-                Labels.field("settings.arrivals"),
-                box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
-                box("follow-arrivals", "settings.arrivals.follow", all.followArrivalsProperty()));
+                18,
+                part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
+                part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
+                part("settings.screen", screen, row(srgb, choose), explained("settings.screen.tip"), message),
+                part(
+                        "settings.arrivals",
+                        box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
+                        box("follow-arrivals", "settings.arrivals.follow", all.followArrivalsProperty())));
         node.setPrefWidth(430);
         subscription = settings.screenProperty().subscribe(file -> showScreen());
         showUse();
+    }
+
+    private static VBox part(String title, Node... content) {
+        Label label = new Label(Words.of(title));
+        label.getStyleClass().add("format-name");
+        VBox part = new VBox(6, label);
+        part.getChildren().addAll(content);
+        return part;
     }
 
     private static Label note() {

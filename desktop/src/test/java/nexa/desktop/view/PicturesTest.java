@@ -199,7 +199,7 @@ class PicturesTest extends WindowTest {
         assertEquals(
                 Optional.empty(),
                 session().settings().pictures().screenProperty().get());
-        assertTrue(pane.node().getChildrenUnmodifiable().stream()
+        assertTrue(pane.node().lookupAll(".label").stream()
                 .anyMatch(node -> node instanceof Label label && label.getText().contains("is not a colour profile")));
     }
 }

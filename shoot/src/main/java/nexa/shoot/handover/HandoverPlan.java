@@ -2,7 +2,6 @@ package nexa.shoot.handover;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -152,7 +151,8 @@ public record HandoverPlan(
                             .shape()
                             .text(),
                     number,
-                    Optional.ofNullable(facts.taken()).map(LocalDateTime::toLocalDate),
+                    Optional.ofNullable(facts.taken())
+                            .map(taken -> taken.toLocalDate().toString()),
                     size);
         }
     }
