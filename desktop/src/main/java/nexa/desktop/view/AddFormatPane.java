@@ -34,7 +34,7 @@ final class AddFormatPane extends VBox {
         getStyleClass().add("add-format");
         FlowPane common = new FlowPane(5, 5);
         COMMON.forEach(text -> common.getChildren().add(chip(text)));
-        HBox presets = new HBox(4);
+        FlowPane presets = new FlowPane(4, 4); // the rail is narrow, and half a word says nothing
         for (Preset.Kind kind : Preset.Kind.values()) {
             presets.getChildren().add(menu(kind));
         }
