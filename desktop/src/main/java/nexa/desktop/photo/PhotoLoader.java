@@ -151,9 +151,14 @@ public final class PhotoLoader implements AutoCloseable {
         leave(new Key(photo.fingerprint(), edge));
     }
 
-    /** The same for a first look. */
+    /** The same for a first look; that a photo has none need not be remembered, as thousands may have none. */
     public void leaveFirstLook(Photo photo) {
-        leave(new Key(photo.fingerprint(), FIRST_LOOK));
+        Key key = new Key(photo.fingerprint(), FIRST_LOOK);
+        leave(key);
+        Job job = jobs.get(key);
+        if (job != null && job.result().isCompletedExceptionally()) {
+            jobs.remove(key);
+        }
     }
 
     private void leave(Key key) {

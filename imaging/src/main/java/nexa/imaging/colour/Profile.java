@@ -17,7 +17,6 @@ import org.jspecify.annotations.Nullable;
 
 /** A colour profile (ICC.1:2022). Immutable; two are equal if their bytes are. */
 public final class Profile {
-    /** Before the profiles below, whose names are read with it. */
     private static final Pattern IN_LANGUAGES =
             Pattern.compile("(?:\\d+ )?\\w{4}\\((.*?)\\)(?: \\w{4}\\(.*)?", Pattern.DOTALL);
 
@@ -43,12 +42,10 @@ public final class Profile {
 
     private final byte[] bytes;
     private final ICC_Profile engine;
-    private final String name;
 
     private Profile(byte[] bytes) {
         this.bytes = bytes.clone();
         this.engine = ICC_Profile.getInstance(this.bytes);
-        this.name = name(this.bytes);
     }
 
     /** From embedded bytes; empty if there are none or they are no profile. */
@@ -100,7 +97,7 @@ public final class Profile {
 
     /** As its maker called it. */
     public String name() {
-        return name;
+        return name(bytes);
     }
 
     public Space space() {
@@ -136,6 +133,6 @@ public final class Profile {
 
     @Override
     public String toString() {
-        return name;
+        return name();
     }
 }

@@ -77,7 +77,7 @@ public final class Encoder {
 
     /** A plain JPEG without metadata. */
     public static byte[] plainJpeg(Picture picture, int quality) throws IOException {
-        return encode(picture, SourceMetadata.NONE, new FileSettings(FileType.JPEG, quality));
+        return plainJpeg(picture, quality, Optional.empty());
     }
 
     /** A JPEG with nothing but a colour profile, for previews. */

@@ -16,27 +16,23 @@ import nexa.core.geometry.PixelSize;
  * @param size as stored
  */
 public record EmbeddedJpeg(long at, long length, PixelSize size) {
-    /** Looks whether a JPEG that decoders read begins at a position. */
-    static Optional<EmbeddedJpeg> at(SeekableByteChannel channel, long at, long length) throws IOException {
+    /** Looks whether a JPEG that decoders read begins at a position; empty also if the file ends before. */
+    static Optional<EmbeddedJpeg> at(SeekableByteChannel channel, long at, long length) {
         ByteBuffer start = ByteBuffer.allocate(3);
-        boolean isJpeg = at >= 0
-                && length > 0
-                && JpegSegments.read(channel, start, at)
-                && (start.get(0) & 0xFF) == 0xFF
-                && (start.get(1) & 0xFF) == 0xD8
-                && (start.get(2) & 0xFF) == 0xFF;
-        return isJpeg
-                ? JpegSegments.walk(channel, at)
-                        .size(channel)
-                        .map(size -> new EmbeddedJpeg(at, Math.min(length, sizeOf(channel) - at), size))
-                : Optional.empty();
-    }
-
-    private static long sizeOf(SeekableByteChannel channel) {
         try {
-            return channel.size();
-        } catch (IOException unknown) { // then reading it will say so
-            return Long.MAX_VALUE;
+            boolean isJpeg = at >= 0
+                    && length > 0
+                    && JpegSegments.read(channel, start, at)
+                    && (start.get(0) & 0xFF) == 0xFF
+                    && (start.get(1) & 0xFF) == 0xD8
+                    && (start.get(2) & 0xFF) == 0xFF;
+            if (!isJpeg) {
+                return Optional.empty();
+            }
+            long most = Math.min(length, channel.size() - at);
+            return JpegSegments.walk(channel, at).size(channel).map(size -> new EmbeddedJpeg(at, most, size));
+        } catch (IOException cut) {
+            return Optional.empty();
         }
     }
 

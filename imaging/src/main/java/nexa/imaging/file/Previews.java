@@ -66,17 +66,9 @@ public final class Previews {
             Integer length = directory.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_LENGTH);
             if (offset != null && length != null) {
                 EmbeddedJpeg.at(channel, segment.at() + EXIF.length + offset, length)
-                        .or(() -> at(channel, segment.at() + offset, length))
+                        .or(() -> EmbeddedJpeg.at(channel, segment.at() + offset, length))
                         .ifPresent(found::add);
             }
-        }
-    }
-
-    private static java.util.Optional<EmbeddedJpeg> at(SeekableByteChannel channel, long at, long length) {
-        try {
-            return EmbeddedJpeg.at(channel, at, length);
-        } catch (IOException cut) {
-            return java.util.Optional.empty();
         }
     }
 

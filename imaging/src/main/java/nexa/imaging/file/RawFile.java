@@ -13,12 +13,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Camera raw files, seen through the largest JPEG that the camera put into them. Most say in their directories where it
@@ -82,8 +80,7 @@ public final class RawFile {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
             Optional<EmbeddedJpeg> named =
                     largest(StreamSupport.stream(metadata.getDirectories().spliterator(), false)
-                            .map(directory -> named(channel, directory))
-                            .filter(Objects::nonNull));
+                            .flatMap(directory -> named(channel, directory).stream()));
             return named.filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
                     .or(() -> largest(Stream.concat(named.stream(), searched(channel))));
         }
@@ -93,7 +90,7 @@ public final class RawFile {
         return previews.max(Comparator.comparing(preview -> preview.size().area()));
     }
 
-    private static @Nullable EmbeddedJpeg named(SeekableByteChannel channel, Directory directory) {
+    private static Optional<EmbeddedJpeg> named(SeekableByteChannel channel, Directory directory) {
         Integer offset = directory.getInteger(JPEG_OFFSET);
         Integer length = directory.getInteger(JPEG_LENGTH);
         Integer compression = directory.getInteger(ExifDirectoryBase.TAG_COMPRESSION);
@@ -103,15 +100,7 @@ public final class RawFile {
             offset = directory.getInteger(ExifDirectoryBase.TAG_STRIP_OFFSETS);
             length = directory.getInteger(ExifDirectoryBase.TAG_STRIP_BYTE_COUNTS);
         }
-        return offset == null || length == null ? null : at(channel, offset, length);
-    }
-
-    private static @Nullable EmbeddedJpeg at(SeekableByteChannel channel, long at, long length) {
-        try {
-            return EmbeddedJpeg.at(channel, at, length).orElse(null);
-        } catch (IOException cut) { // it points beyond the file's end
-            return null;
-        }
+        return offset == null || length == null ? Optional.empty() : EmbeddedJpeg.at(channel, offset, length);
     }
 
     /** Every place where a JPEG begins. */
@@ -125,10 +114,7 @@ public final class RawFile {
                     if (chunk.get(i) == (byte) 0xFF
                             && chunk.get(i + 1) == (byte) 0xD8
                             && chunk.get(i + 2) == (byte) 0xFF) {
-                        EmbeddedJpeg preview = at(channel, start + i, channel.size());
-                        if (preview != null) {
-                            found.add(preview);
-                        }
+                        EmbeddedJpeg.at(channel, start + i, channel.size()).ifPresent(found::add);
                     }
                 }
             }
