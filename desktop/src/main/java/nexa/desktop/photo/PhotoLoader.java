@@ -124,7 +124,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     private CompletableFuture<ScreenPhoto> wanted(Key key, Urgency urgency, Job.Loading loading) {
         Job known = jobs.get(key);
-        if (known == null) {
+        if (known == null || known.result().isCompletedExceptionally()) { // a card may have been put back
             known = new Job(loading, urgency);
             jobs.put(key, known);
             wanted.incrementAndGet();
@@ -155,10 +155,9 @@ public final class PhotoLoader implements AutoCloseable {
     public void leaveFirstLook(Photo photo) {
         Key key = new Key(photo.fingerprint(), FIRST_LOOK);
         leave(key);
-        Job job = jobs.get(key);
-        if (job != null && job.result().isCompletedExceptionally()) {
-            jobs.remove(key);
-        }
+        Optional.ofNullable(jobs.get(key))
+                .filter(job -> job.result().isCompletedExceptionally())
+                .ifPresent(job -> jobs.remove(key));
     }
 
     private void leave(Key key) {

@@ -11,17 +11,19 @@ import nexa.imaging.pixels.Raster;
  * A photo's pixels as shot, ready to be drawn.
  *
  * @param brightness mean of all pixels' luma, 0 = black, 1 = white
- * @param weight bytes held
+ * @param weight bytes held: the pixels, and the renderer's copy of them once they were drawn
  */
 public record ScreenPhoto(Image image, double brightness, long weight) {
     /** Every so many-th pixel is enough for a mean. */
     private static final int STRIDE = 61;
 
+    private static final int COPIES = 2;
+
     /** May be called on any thread. */
     public static ScreenPhoto of(Raster raster) {
         PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(
                 raster.width(), raster.height(), IntBuffer.wrap(raster.argb()), PixelFormat.getIntArgbPreInstance());
-        return new ScreenPhoto(new WritableImage(buffer), brightness(raster), raster.weight());
+        return new ScreenPhoto(new WritableImage(buffer), brightness(raster), COPIES * raster.weight());
     }
 
     /** Luma of ITU-R BT.709. */

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import nexa.shoot.Locations;
@@ -98,6 +99,24 @@ class PhotoLoaderTest {
 
     private static double longEdge(ScreenPhoto photo) {
         return Math.max(photo.image().getWidth(), photo.image().getHeight());
+    }
+
+    @Test
+    void failedLoad_isTriedAgainWhenTheFileIsBack() throws Exception {
+        try (Shoot shoot = shoot(1);
+                PhotoLoader loader = new PhotoLoader(cache())) {
+            Photo photo = shoot.photos().getFirst();
+            Path file = shoot.fileOf(photo);
+            Path pulled = base.resolve("pulled");
+            Files.move(file, pulled);
+            assertThrows(ExecutionException.class, () -> load(loader, photo, file));
+            Files.move(pulled, file);
+            assertEquals(PhotoLoader.SMALL, longEdge(load(loader, photo, file)));
+        }
+    }
+
+    private static ScreenPhoto load(PhotoLoader loader, Photo photo, Path file) throws Exception {
+        return loader.load(photo, file, PhotoLoader.SMALL, Urgency.VISIBLE).get(20, TimeUnit.SECONDS);
     }
 
     @Test
