@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import nexa.core.brief.Brief;
-import nexa.core.brief.FileSettings;
+import nexa.core.files.FileSettings;
 import nexa.core.brief.Format;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;

@@ -1,5 +1,6 @@
 package nexa.core.brief;
 
+import nexa.core.files.FileSettings;
 import nexa.core.geometry.Orientation;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;

@@ -18,6 +18,11 @@ public final class OutputSize {
         return ofLongEdge((int) Math.max(1, Math.round(longSide)), frame.aspect());
     }
 
+    /** Enlarged as far as it may be; as it is where it may not. */
+    static PixelSize enlarged(PixelSize natural, double aspect, double most) {
+        return most <= 1 ? natural : ofLongEdge((int) Math.round(natural.longEdge() * most), aspect);
+    }
+
     /** With the long edge at most the given pixels; never larger than {@link #natural}. */
     public static PixelSize atMost(Frame frame, PixelSize photo, int longEdge) {
         PixelSize natural = natural(frame, photo);

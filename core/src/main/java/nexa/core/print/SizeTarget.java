@@ -84,11 +84,31 @@ public sealed interface SizeTarget {
                 .isPresent();
     }
 
+    /** Pixels asked for to the frame's own along a side; below 1 if it has more than are asked for. */
+    default double enlargement(Frame frame, PixelSize photo) {
+        return asked(frame)
+                .map(size -> (double) size.longEdge()
+                        / OutputSize.natural(frame, photo).longEdge())
+                .orElse(1.0);
+    }
+
     /** The delivered size: what is asked for, or the frame's own pixels where it has fewer. Never enlarges. */
     default PixelSize output(Frame frame, PixelSize photo) {
+        return output(frame, photo, 1);
+    }
+
+    /**
+     * The delivered size: what is asked for, or as near to it as the frame's own pixels may be enlarged.
+     *
+     * @param most delivered pixels to the frame's own along a side; 1 = never enlarges
+     */
+    default PixelSize output(Frame frame, PixelSize photo, double most) {
+        PixelSize natural = OutputSize.natural(frame, photo);
         return asked(frame)
-                .filter(size -> !lacksPixels(frame, photo))
-                .orElseGet(() -> OutputSize.natural(frame, photo));
+                .map(size -> size.longEdge() <= Math.max(natural.longEdge(), most * natural.longEdge())
+                        ? size
+                        : OutputSize.enlarged(natural, frame.aspect(), most))
+                .orElse(natural);
     }
 
     // ---- as text ----

@@ -12,8 +12,8 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
-import nexa.core.brief.DeliveredColour;
-import nexa.core.brief.DeliveredColour.Kind;
+import nexa.core.files.DeliveredColour;
+import nexa.core.files.DeliveredColour.Kind;
 import nexa.desktop.words.Words;
 
 /** The choice of a delivered file's colours; one of them asks for a profile file. */

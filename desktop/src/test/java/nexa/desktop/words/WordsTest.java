@@ -54,7 +54,7 @@ class WordsTest {
             assertTrue(Words.of(refusal).length() > 3);
         }
         everyChoice_hasWords("reference", Reference.values());
-        everyChoice_hasWords("colour", nexa.core.brief.DeliveredColour.Kind.values());
+        everyChoice_hasWords("colour", nexa.core.files.DeliveredColour.Kind.values());
         everyChoice_hasWords("taken", nexa.shoot.handover.Collision.values());
         everyChoice_hasWords("remark", nexa.imaging.file.Remark.values());
         everyChoice_hasWords("part", nexa.core.carry.Part.values());

@@ -3,7 +3,7 @@ package nexa.imaging.deliver;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import nexa.core.brief.DeliveredColour;
+import nexa.core.files.DeliveredColour;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.pixels.Picture;

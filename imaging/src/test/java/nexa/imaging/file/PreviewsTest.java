@@ -13,7 +13,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import nexa.core.brief.FileSettings;
+import nexa.core.files.FileSettings;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;

@@ -15,7 +15,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import nexa.core.brief.FileSettings;
+import nexa.core.files.FileSettings;
 import nexa.core.brief.Format;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;

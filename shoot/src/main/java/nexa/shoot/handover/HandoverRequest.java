@@ -3,8 +3,8 @@ package nexa.shoot.handover;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import nexa.core.brief.DeliveredColour;
-import nexa.core.brief.FileSettings;
+import nexa.core.files.DeliveredColour;
+import nexa.core.files.FileSettings;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
 

@@ -8,7 +8,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.brief.Brief;
-import nexa.core.brief.FileSettings;
+import nexa.core.files.FileSettings;
 import nexa.core.brief.Format;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;

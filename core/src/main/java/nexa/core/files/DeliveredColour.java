@@ -1,4 +1,4 @@
-package nexa.core.brief;
+package nexa.core.files;
 
 import java.util.Locale;
 

@@ -1,0 +1,215 @@
+package nexa.core.files;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import nexa.core.files.Description.Keep;
+import nexa.core.files.Finish.Sharpening;
+import nexa.core.files.Packing.Chroma;
+import nexa.core.files.Packing.Compression;
+import nexa.core.files.Packing.Depth;
+
+/** File settings as text: first type, quality and colours, then a clause for each thing that is not as usual. */
+final class FileText {
+    /** What an earlier version wrote: a profile's path to the end, with whatever characters. */
+    private static final Pattern BARE_PROFILE = Pattern.compile("\\w+(?: \\d+)? profile (?!\").*");
+
+    /** Text up to the next semicolon outside quotes. */
+    private static final Pattern CLAUSE = Pattern.compile("(?:[^;\"]|\"[^\"]*\")+");
+
+    private static final Pattern AT_MOST = Pattern.compile("at most (\\d{1,9}) kb");
+    private static final Pattern PPI = Pattern.compile("(\\d{1,9}) ppi");
+    private static final Pattern ENLARGED = Pattern.compile("enlarged up to (\\d{1,9}) ?%");
+    private static final Pattern SHARPENED = Pattern.compile("sharpened for (\\w+)(?: (\\d{1,9}) ?%)?");
+    private static final Pattern CHROMA = Pattern.compile("(full|half|quarter) chroma");
+    private static final Pattern DEPTH = Pattern.compile("(8|16) bits");
+    private static final Pattern COMPRESSION = Pattern.compile("(lzw|no) compression");
+    private static final Pattern KEEP = Pattern.compile("keep (all|credit|none)");
+    private static final Pattern WORDS =
+            Pattern.compile("(creator|copyright|caption) \"((?:[^\"]|\"\")*)\"", Pattern.CASE_INSENSITIVE);
+
+    private FileText() {}
+
+    // ---- writing ----
+
+    static String of(FileSettings files) {
+        List<String> clauses = new ArrayList<>();
+        clauses.add(first(files));
+        packing(files.packing(), clauses);
+        finish(files.finish(), clauses);
+        description(files.description(), clauses);
+        return String.join("; ", clauses);
+    }
+
+    private static String first(FileSettings files) {
+        String file = lower(files.type()) + " " + files.quality();
+        DeliveredColour colour = files.colour();
+        if (colour.kind() == DeliveredColour.Kind.PROFILE) {
+            return file + " profile " + quoted(colour.file());
+        }
+        return colour.equals(DeliveredColour.KEEP) ? file : file + " " + colour.text();
+    }
+
+    private static void packing(Packing packing, List<String> clauses) {
+        add(packing.mostKilobytes() > 0, "at most " + packing.mostKilobytes() + " kB", clauses);
+        add(packing.chroma() != Chroma.BY_QUALITY, lower(packing.chroma()) + " chroma", clauses);
+        add(packing.progressive(), "progressive", clauses);
+        add(packing.depth() != Depth.PHOTO, (packing.depth() == Depth.EIGHT ? 8 : 16) + " bits", clauses);
+        add(packing.compression() == Compression.LZW, "lzw compression", clauses);
+        add(packing.compression() == Compression.NONE, "no compression", clauses);
+    }
+
+    private static void finish(Finish finish, List<String> clauses) {
+        String sharpened = "sharpened for " + lower(finish.sharpening()) + " " + finish.amount() + " %";
+        add(finish.sharpening() != Sharpening.OFF || finish.amount() != 100, sharpened, clauses);
+        add(finish.ppi() > 0, finish.ppi() + " ppi", clauses);
+        add(finish.enlarge() > 100, "enlarged up to " + finish.enlarge() + " %", clauses);
+    }
+
+    private static void description(Description said, List<String> clauses) {
+        add(said.keep() != Keep.ALL, "keep " + lower(said.keep()), clauses);
+        add(said.dropsPlace(), "no place", clauses);
+        add(!said.creator().isEmpty(), "creator " + quoted(said.creator()), clauses);
+        add(!said.copyright().isEmpty(), "copyright " + quoted(said.copyright()), clauses);
+        add(!said.caption().isEmpty(), "caption " + quoted(said.caption()), clauses);
+    }
+
+    private static void add(boolean unusual, String clause, List<String> clauses) {
+        if (unusual) {
+            clauses.add(clause);
+        }
+    }
+
+    private static String lower(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT);
+    }
+
+    private static String quoted(String text) {
+        return '"' + text.replace("\"", "\"\"") + '"';
+    }
+
+    private static String unquoted(String text) {
+        return text.replace("\"\"", "\"");
+    }
+
+    // ---- reading ----
+
+    static FileSettings parse(String text) {
+        String stripped = text.strip();
+        if (BARE_PROFILE.matcher(stripped).matches()) {
+            return first(stripped);
+        }
+        if (stripped.chars().filter(c -> c == '"').count() % 2 != 0) {
+            throw new IllegalArgumentException("A quote in “" + stripped + "” does not end");
+        }
+        List<String> clauses = CLAUSE.matcher(stripped)
+                .results()
+                .map(found -> found.group().strip())
+                .filter(clause -> !clause.isEmpty())
+                .toList();
+        FileSettings files = first(clauses.isEmpty() ? stripped : clauses.getFirst());
+        for (String clause : clauses.subList(Math.min(1, clauses.size()), clauses.size())) {
+            files = with(files, clause);
+        }
+        return files;
+    }
+
+    private static FileSettings first(String clause) {
+        String[] words = clause.split("\\s+", 2);
+        FileType type = FileType.named(words[0])
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "“" + clause + "” is not a file type: write jpeg, png, tiff or webp, or jpeg 92"));
+        int usual = FileSettings.DEFAULT.quality();
+        return words.length < 2 ? new FileSettings(type, usual) : first(type, words[1], usual);
+    }
+
+    private static FileSettings first(FileType type, String rest, int usual) {
+        String[] words = rest.split("\\s+", 2);
+        if (Character.isLetter(words[0].charAt(0))) {
+            return new FileSettings(type, usual, colour(rest));
+        }
+        DeliveredColour colour = words.length < 2 ? DeliveredColour.KEEP : colour(words[1]);
+        return new FileSettings(type, number(words[0]), colour);
+    }
+
+    private static DeliveredColour colour(String text) {
+        DeliveredColour colour = DeliveredColour.parse(text);
+        String file = colour.file();
+        boolean isQuoted = file.length() > 2 && file.startsWith("\"") && file.endsWith("\"");
+        return isQuoted ? DeliveredColour.profile(unquoted(file.substring(1, file.length() - 1))) : colour;
+    }
+
+    private static int number(String digits) {
+        try {
+            return Integer.parseInt(digits);
+        } catch (NumberFormatException notANumber) {
+            throw new IllegalArgumentException("“" + digits + "” is no quality from 1 to 100");
+        }
+    }
+
+    private static FileSettings with(FileSettings files, String clause) {
+        String plain = clause.toLowerCase(Locale.ROOT);
+        Packing packing = files.packing();
+        Finish finish = files.finish();
+        Description said = files.description();
+        if (plain.equals("progressive")) {
+            return files.packed(packing.progressive(true));
+        }
+        if (plain.equals("no place")) {
+            return files.described(said.keeping(said.keep(), true));
+        }
+        return when(AT_MOST, plain, m -> files.packed(packing.atMost(Integer.parseInt(m.group(1)))))
+                .or(() -> when(CHROMA, plain, m -> files.packed(packing.with(Chroma.valueOf(upper(m.group(1)))))))
+                .or(() -> when(DEPTH, plain, m -> files.packed(packing.with(depth(m.group(1))))))
+                .or(() -> when(COMPRESSION, plain, m -> files.packed(packing.with(compression(m.group(1))))))
+                .or(() -> when(SHARPENED, plain, m -> files.finished(sharpened(finish, m))))
+                .or(() -> when(PPI, plain, m -> files.finished(finish.tagged(Integer.parseInt(m.group(1))))))
+                .or(() -> when(ENLARGED, plain, m -> files.finished(finish.enlarged(Integer.parseInt(m.group(1))))))
+                .or(() -> when(
+                        KEEP,
+                        plain,
+                        m -> files.described(said.keeping(Keep.valueOf(upper(m.group(1))), said.dropsPlace()))))
+                .or(() -> when(WORDS, clause, m -> files.described(said(said, m))))
+                .orElseThrow(() -> new IllegalArgumentException("“" + clause + "” says nothing about a file"));
+    }
+
+    private static Optional<FileSettings> when(Pattern pattern, String clause, Function<Matcher, FileSettings> then) {
+        Matcher matcher = pattern.matcher(clause);
+        return matcher.matches() ? Optional.of(then.apply(matcher)) : Optional.empty();
+    }
+
+    private static String upper(String word) {
+        return word.toUpperCase(Locale.ROOT);
+    }
+
+    private static Depth depth(String bits) {
+        return bits.equals("8") ? Depth.EIGHT : Depth.SIXTEEN;
+    }
+
+    private static Compression compression(String word) {
+        return word.equals("lzw") ? Compression.LZW : Compression.NONE;
+    }
+
+    private static Finish sharpened(Finish finish, Matcher clause) {
+        int amount = clause.group(2) == null ? 100 : Integer.parseInt(clause.group(2));
+        for (Sharpening sharpening : Sharpening.values()) {
+            if (lower(sharpening).equals(clause.group(1))) {
+                return finish.sharpened(sharpening, amount);
+            }
+        }
+        throw new IllegalArgumentException("Sharpening is for screen, matt or gloss, not “" + clause.group(1) + "”");
+    }
+
+    private static Description said(Description said, Matcher clause) {
+        String text = unquoted(clause.group(2));
+        return switch (clause.group(1).toLowerCase(Locale.ROOT)) {
+            case "creator" -> said.saying(text, said.copyright(), said.caption());
+            case "copyright" -> said.saying(said.creator(), text, said.caption());
+            default -> said.saying(said.creator(), said.copyright(), text);
+        };
+    }
+}

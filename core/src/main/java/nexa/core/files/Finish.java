@@ -1,0 +1,51 @@
+package nexa.core.files;
+
+/**
+ * What happens to the pixels at the delivered size.
+ *
+ * @param amount of the sharpening in percent of the usual
+ * @param ppi that the file says it has; 0 = those of the print it is for, if it is for one
+ * @param enlarge in percent: a photo that lacks pixels is enlarged at most so much; 100 = never
+ */
+public record Finish(Sharpening sharpening, int amount, int ppi, int enlarge) {
+    public static final int MOST_AMOUNT = 300;
+    public static final int MOST_ENLARGED = 400;
+    private static final int MOST_PPI = 2400;
+
+    public static final Finish DEFAULT = new Finish(Sharpening.OFF, 100, 0, 100);
+
+    /** What the sharpening is for. */
+    public enum Sharpening {
+        OFF,
+        /** A screen shows each pixel as it is. */
+        SCREEN,
+        /** Ink spreads in uncoated paper. */
+        MATT,
+        /** Coated paper holds finer detail. */
+        GLOSS
+    }
+
+    public Finish {
+        require(amount, 1, MOST_AMOUNT, "Sharpening is", "%");
+        require(ppi, 0, MOST_PPI, "A file says it has", "ppi");
+        require(enlarge, 100, MOST_ENLARGED, "Enlarging is", "%");
+    }
+
+    private static void require(int value, int least, int most, String what, String unit) {
+        if (value < least || value > most) {
+            throw new IllegalArgumentException(what + " from " + least + " to " + most + " " + unit + ", not " + value);
+        }
+    }
+
+    public Finish sharpened(Sharpening other, int percent) {
+        return new Finish(other, percent, ppi, enlarge);
+    }
+
+    public Finish tagged(int other) {
+        return new Finish(sharpening, amount, other, enlarge);
+    }
+
+    public Finish enlarged(int percent) {
+        return new Finish(sharpening, amount, ppi, percent);
+    }
+}
