@@ -28,6 +28,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 
 /** A handover of 100 photos of 24 megapixels, tilted, 4:5, 2048 pixels, against libvips' command line. */
 final class HandoverTimes {
@@ -45,7 +46,7 @@ final class HandoverTimes {
         try (Shoot shoot = Shoot.open(folder, new Locations(own.resolve("data"), own.resolve("cache")))) {
             HandoverPlan plan = plan(shoot, Files.createDirectory(own.resolve("ours")));
             long begun = System.nanoTime();
-            List<Outcome> outcomes = new Handover(plan, outcome -> {}, () -> false).run(shoot);
+            List<Outcome> outcomes = new Handover(plan, outcome -> {}, new RunControl()).run(shoot);
             double ours = outcomes.size() / ((System.nanoTime() - begun) / 1e9);
             long written =
                     outcomes.stream().filter(Outcome.Written.class::isInstance).count();
@@ -82,9 +83,11 @@ final class HandoverTimes {
             shoot.apply(Edit.framing(
                     "edit.tilt", photo.id(), before, before.with(before.pose().withTilt(new Tilt(TILT)))));
         }
-        List<Format> formats = shoot.brief().formats();
-        FileSettings jpeg = new FileSettings(FileType.JPEG, QUALITY);
-        return HandoverPlan.of(shoot, new HandoverRequest(out, formats, LONG_EDGE, Optional.of(jpeg)));
+        List<Format> formats = shoot.brief().formats().stream()
+                .map(format -> format.sized(new SizeTarget.LongEdge(LONG_EDGE))
+                        .filed(new FileSettings(FileType.JPEG, QUALITY)))
+                .toList();
+        return HandoverPlan.of(shoot, new HandoverRequest(out, formats));
     }
 
     /** Turn, cut, reduce, each a command of its own, as there is none that does all. */

@@ -27,6 +27,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -113,8 +114,12 @@ public class PhotoBenchmark {
     @Benchmark
     public long handoverOfFour() throws IOException {
         Path out = Files.createTempDirectory(base, "out");
-        HandoverRequest request = new HandoverRequest(out, shoot.brief().formats(), 2048, Optional.empty());
-        List<Outcome> outcomes = new Handover(HandoverPlan.of(shoot, request), told -> {}, () -> false).run(shoot);
+        HandoverRequest request = new HandoverRequest(
+                out,
+                shoot.brief().formats().stream()
+                        .map(format -> format.sized(new SizeTarget.LongEdge(2048)))
+                        .toList());
+        List<Outcome> outcomes = new Handover(HandoverPlan.of(shoot, request), told -> {}, new RunControl()).run(shoot);
         return outcomes.stream().filter(Outcome.Written.class::isInstance).count();
     }
 }

@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import nexa.core.brief.Brief;
-import nexa.core.files.FileSettings;
 import nexa.core.brief.Format;
+import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 import nexa.shoot.Shoot;
@@ -47,7 +47,8 @@ final class FormatsCommand extends ShootCommand {
     @Option(
             names = "--files",
             paramLabel = "NAME=TYPE",
-            description = "How a format becomes files: jpeg 92, png, tiff.")
+            description = "How a format becomes files: jpeg 92, png, tiff, webp 80, and more behind semicolons: "
+                    + "jpeg 92 srgb; at most 500 kB; sharpened for matt; 300 ppi; keep credit; no place.")
     private List<String> filed = new ArrayList<>();
 
     @Option(names = "--import", paramLabel = "FILE", description = "Add the formats of a brief in a JSON file.")

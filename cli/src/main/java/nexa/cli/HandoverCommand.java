@@ -9,11 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import nexa.core.brief.Format;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
-import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
+import nexa.core.print.SizeTarget;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Collision;
@@ -22,6 +23,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -38,10 +40,13 @@ final class HandoverCommand extends ShootCommand {
     @Option(names = "--long-edge", paramLabel = "N", description = "At most N pixels on the long edge.")
     private @Nullable Integer longEdge;
 
-    @Option(names = "--type", paramLabel = "jpeg|png|tiff", description = "File type; else as each format says.")
+    @Option(names = "--type", paramLabel = "jpeg|png|tiff|webp", description = "File type; else as each format says.")
     private @Nullable String type;
 
-    @Option(names = "--quality", paramLabel = "Q", description = "JPEG quality, 1 to 100; else as each format says.")
+    @Option(
+            names = "--quality",
+            paramLabel = "Q",
+            description = "JPEG or WebP quality, 1 to 100; else as each format says.")
     private @Nullable Integer quality;
 
     @Option(
@@ -78,7 +83,7 @@ final class HandoverCommand extends ShootCommand {
         HandoverRequest request = request(shoot);
         HandoverPlan plan = resume ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
         Map<Delivery, Outcome> outcomes = new HashMap<>();
-        Handover handover = new Handover(plan, told -> {}, () -> false);
+        Handover handover = new Handover(plan, told -> {}, new RunControl());
         for (Outcome outcome : handover.run(shoot)) {
             outcomes.put(outcome.delivery(), outcome);
         }
@@ -101,10 +106,18 @@ final class HandoverCommand extends ShootCommand {
         if (longEdge != null && longEdge < 1) {
             throw wrong("--long-edge is at least 1 pixel, not " + longEdge);
         }
-        return new HandoverRequest(
-                        out.toAbsolutePath().normalize(), formats, longEdge == null ? 0 : longEdge, settings())
-                .coloured(colour())
-                .named(names(), taken());
+        requireQuality();
+        List<Format> asked = formats.stream().map(this::asked).toList();
+        return new HandoverRequest(out, asked).named(names(), taken());
+    }
+
+    /** As the format says, but for what the command line says of all. */
+    private Format asked(Format format) {
+        FileSettings files = format.files()
+                .typed(type(format), quality == null ? format.files().quality() : quality);
+        boolean sized = longEdge != null && format.target().equals(SizeTarget.NONE);
+        return (sized ? format.sized(new SizeTarget.LongEdge(longEdge)) : format)
+                .filed(colour().map(files::coloured).orElse(files));
     }
 
     private NameTemplate names() {
@@ -137,19 +150,17 @@ final class HandoverCommand extends ShootCommand {
         }
     }
 
-    /** Empty if nothing is said of them. */
-    private Optional<FileSettings> settings() {
-        if (type == null && quality == null) {
-            return Optional.empty();
+    private FileType type(Format format) {
+        return type == null
+                ? format.files().type()
+                : FileType.named(type)
+                        .orElseThrow(() -> wrong("--type is jpeg, png, tiff or webp, not “" + type + "”"));
+    }
+
+    private void requireQuality() {
+        if (quality != null && (quality < 1 || quality > 100)) {
+            throw wrong("--quality is from 1 to 100, not " + quality);
         }
-        FileType fileType = type == null
-                ? FileType.JPEG
-                : FileType.named(type).orElseThrow(() -> wrong("--type is jpeg, png or tiff, not “" + type + "”"));
-        int asked = quality == null ? FileSettings.DEFAULT.quality() : quality;
-        if (asked < 1 || asked > 100) {
-            throw wrong("--quality is from 1 to 100, not " + asked);
-        }
-        return Optional.of(new FileSettings(fileType, asked));
     }
 
     private static void add(Rows rows, Delivery delivery, @Nullable Outcome outcome) {

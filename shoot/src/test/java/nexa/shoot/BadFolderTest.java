@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import javax.imageio.ImageIO;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.Trouble;
@@ -16,6 +15,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -81,8 +81,8 @@ class BadFolderTest {
         Path out = base.resolve("out");
         try (Shoot shoot = test.open()) {
             var square = TestShoot.addFormat(shoot, "Square", "1:1");
-            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(square), 0, Optional.empty()));
-            List<Outcome> outcomes = new Handover(plan, told -> {}, () -> false).run(shoot);
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(square)));
+            List<Outcome> outcomes = new Handover(plan, told -> {}, new RunControl()).run(shoot);
             assertEquals(
                     6,
                     outcomes.stream().filter(Outcome.Written.class::isInstance).count(),

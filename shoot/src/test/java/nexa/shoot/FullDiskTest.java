@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
@@ -20,6 +19,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -50,7 +50,11 @@ class FullDiskTest {
     }
 
     private static HandoverRequest request(Path out, Shoot shoot) {
-        return new HandoverRequest(out, shoot.brief().formats(), 0, Optional.of(new FileSettings(FileType.PNG, 90)));
+        return new HandoverRequest(
+                out,
+                shoot.brief().formats().stream()
+                        .map(format -> format.filed(new FileSettings(FileType.PNG, 90)))
+                        .toList());
     }
 
     @Test
@@ -66,7 +70,7 @@ class FullDiskTest {
         try (Shoot shoot = test.open()) {
             TestShoot.addFormat(shoot, "Print", "4:5");
             List<Outcome> outcomes =
-                    new Handover(HandoverPlan.of(shoot, request(out, shoot)), told -> {}, () -> false).run(shoot);
+                    new Handover(HandoverPlan.of(shoot, request(out, shoot)), told -> {}, new RunControl()).run(shoot);
             long written =
                     outcomes.stream().filter(Outcome.Written.class::isInstance).count();
             assertTrue(written > 0 && written < PHOTOS, "some found room: " + written);
@@ -78,7 +82,7 @@ class FullDiskTest {
             assertTrue(ran("mount", "-o", "remount,size=20m", out.toString()));
             HandoverPlan rest = HandoverPlan.resumed(shoot, request(out, shoot));
             assertTrue(rest.there().size() >= 1);
-            new Handover(rest, told -> {}, () -> false).run(shoot);
+            new Handover(rest, told -> {}, new RunControl()).run(shoot);
         }
         assertEquals(PHOTOS, allWhole(out));
         assertTrue(Files.exists(out.resolve("handover.json")));

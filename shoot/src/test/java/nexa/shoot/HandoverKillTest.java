@@ -12,18 +12,16 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
-import nexa.core.files.FileSettings;
-import nexa.core.files.FileType;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Reduction;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -36,8 +34,7 @@ class HandoverKillTest {
     Path base;
 
     private static HandoverRequest request(Path base, Shoot shoot) {
-        return new HandoverRequest(
-                base.resolve("out"), shoot.brief().formats(), 0, Optional.of(new FileSettings(FileType.JPEG, 90)));
+        return new HandoverRequest(base.resolve("out"), shoot.brief().formats());
     }
 
     /** Goes on with the run, and tells of each file. */
@@ -47,7 +44,7 @@ class HandoverKillTest {
             try (Shoot shoot = new TestShoot(base).open()) {
                 System.out.println("begun");
                 HandoverPlan plan = HandoverPlan.resumed(shoot, request(base, shoot));
-                new Handover(plan, outcome -> System.out.println("file"), () -> false).run(shoot);
+                new Handover(plan, outcome -> System.out.println("file"), new RunControl()).run(shoot);
             }
         }
     }
@@ -76,7 +73,7 @@ class HandoverKillTest {
             assertTrue(HandoverPlan.isUnfinished(base.resolve("out")));
             HandoverPlan rest = HandoverPlan.resumed(shoot, request(base, shoot));
             assertTrue(rest.there().size() >= KILLS, "what was delivered is not done again");
-            List<Outcome> outcomes = new Handover(rest, told -> {}, () -> false).run(shoot);
+            List<Outcome> outcomes = new Handover(rest, told -> {}, new RunControl()).run(shoot);
             assertTrue(outcomes.stream().allMatch(Outcome.Written.class::isInstance));
         }
         assertFalse(HandoverPlan.isUnfinished(base.resolve("out")));

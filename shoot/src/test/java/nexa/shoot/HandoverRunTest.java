@@ -13,18 +13,18 @@ import java.security.MessageDigest;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
-import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
 import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -51,11 +51,24 @@ class HandoverRunTest {
     private HandoverRequest request(Shoot shoot) {
         Format format = shoot.brief().find("Print").orElseGet(() -> TestShoot.addFormat(shoot, "Print", "4:5"));
         FileSettings files = new FileSettings(FileType.JPEG, 90);
-        return new HandoverRequest(out, List.of(format), 0, Optional.of(files));
+        return new HandoverRequest(out, List.of(format.filed(files)));
+    }
+
+    private static Handover cancelledAfter(int files, HandoverPlan plan) {
+        RunControl control = new RunControl();
+        AtomicInteger done = new AtomicInteger();
+        return new Handover(
+                plan,
+                told -> {
+                    if (done.incrementAndGet() >= files) {
+                        control.cancel();
+                    }
+                },
+                control);
     }
 
     private static List<Outcome> run(Shoot shoot, HandoverPlan plan) throws IOException {
-        return new Handover(plan, told -> {}, () -> false).run(shoot);
+        return new Handover(plan, told -> {}, new RunControl()).run(shoot);
     }
 
     private List<String> files() throws IOException {
@@ -129,10 +142,7 @@ class HandoverRunTest {
         Map<String, String> before = TestShoot.hashes(test.folder());
         try (Shoot shoot = test.open()) {
             HandoverRequest own = new HandoverRequest(
-                            test.folder(),
-                            List.of(TestShoot.addFormat(shoot, "Print", "4:5")),
-                            0,
-                            Optional.of(new FileSettings(FileType.JPEG, 90)))
+                            test.folder(), List.of(TestShoot.addFormat(shoot, "Print", "4:5")))
                     .named(new NameTemplate("{photo}"), Collision.REPLACE);
             run(shoot, HandoverPlan.of(shoot, own));
         }
@@ -144,9 +154,8 @@ class HandoverRunTest {
     @Test
     void cancelledRun_isGoneOnWith() throws IOException {
         try (Shoot shoot = test.open()) {
-            AtomicInteger done = new AtomicInteger();
             HandoverPlan plan = HandoverPlan.of(shoot, request(shoot));
-            List<Outcome> first = new Handover(plan, told -> done.incrementAndGet(), () -> done.get() >= 2).run(shoot);
+            List<Outcome> first = cancelledAfter(2, plan).run(shoot);
             assertTrue(first.size() >= 2 && first.size() < PHOTOS);
             assertTrue(HandoverPlan.isUnfinished(out));
             HandoverPlan rest = HandoverPlan.resumed(shoot, request(shoot));
@@ -164,9 +173,7 @@ class HandoverRunTest {
     @Test
     void resumedRun_doesAgainWhatChangedMeanwhile() throws IOException {
         try (Shoot shoot = test.open()) {
-            AtomicInteger done = new AtomicInteger();
-            new Handover(HandoverPlan.of(shoot, request(shoot)), told -> done.incrementAndGet(), () -> done.get() >= 3)
-                    .run(shoot);
+            cancelledAfter(3, HandoverPlan.of(shoot, request(shoot))).run(shoot);
             Photo first = shoot.photos().getFirst();
             TestShoot.place(shoot, first, shoot.brief().formats().getFirst(), TestShoot.WISH);
             HandoverPlan rest = HandoverPlan.resumed(shoot, request(shoot));

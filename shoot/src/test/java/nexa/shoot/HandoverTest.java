@@ -13,11 +13,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
 import nexa.core.brief.Crop;
-import nexa.core.files.FileSettings;
-import nexa.core.files.FileType;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.files.FileSettings;
+import nexa.core.files.FileType;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
@@ -34,6 +35,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 import nexa.shoot.preview.PreviewCache;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -53,8 +55,8 @@ class HandoverTest {
     }
 
     private List<Outcome> deliver(Shoot shoot, Format format, FileType type) throws IOException {
-        HandoverRequest request = new HandoverRequest(out, List.of(format), 0, Optional.of(new FileSettings(type, 95)));
-        return new Handover(HandoverPlan.of(shoot, request), told -> {}, () -> false).run(shoot);
+        HandoverRequest request = new HandoverRequest(out, List.of(format.filed(new FileSettings(type, 95))));
+        return new Handover(HandoverPlan.of(shoot, request), told -> {}, new RunControl()).run(shoot);
     }
 
     private static Path written(Outcome outcome) {
@@ -172,10 +174,15 @@ class HandoverTest {
         }
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
-            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(print), 0, Optional.empty()));
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(print)));
+            RunControl control = new RunControl();
             AtomicInteger done = new AtomicInteger();
-            List<Outcome> outcomes =
-                    new Handover(plan, told -> done.incrementAndGet(), () -> done.get() >= 3).run(shoot);
+            Consumer<Outcome> cancels = told -> {
+                if (done.incrementAndGet() >= 3) {
+                    control.cancel();
+                }
+            };
+            List<Outcome> outcomes = new Handover(plan, cancels, control).run(shoot);
             assertTrue(outcomes.size() >= 3 && outcomes.size() < 12, "" + outcomes.size());
             try (var files = Files.list(out)) {
                 assertFalse(files.anyMatch(file -> file.getFileName().toString().contains("part")));

@@ -11,9 +11,13 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.List;
+import java.util.Optional;
+import nexa.core.files.Description;
+import nexa.core.files.Description.Keep;
 import nexa.core.geometry.PixelSize;
 import org.apache.commons.imaging.ImagingException;
 import org.apache.commons.imaging.bytesource.ByteSource;
+import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.tiff.JpegImageData;
 import org.apache.commons.imaging.formats.tiff.TiffImageMetadata;
 import org.apache.commons.imaging.formats.tiff.TiffImageParser;
@@ -45,15 +49,30 @@ final class ExifBlock {
      * The structure to write.
      *
      * @param source the source's EXIF; null or damaged ones count as empty
+     * @param ppi 0 = what the source says
      */
-    static TiffOutputSet forDelivery(byte @Nullable [] source, PixelSize delivered) throws IOException {
-        TiffOutputSet kept = descriptive(source);
+    static TiffOutputSet forDelivery(byte @Nullable [] source, Description said, PixelSize delivered, double ppi)
+            throws IOException {
+        TiffOutputSet kept = descriptive(said.keep() == Keep.NONE ? null : source);
+        ExifWords.choose(kept, said);
         TiffOutputDirectory root = kept.getOrCreateRootDirectory();
         root.add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) 1);
+        if (ppi > 0) {
+            resolution(root, ppi);
+        }
         TiffOutputDirectory exif = kept.getOrCreateExifDirectory();
         exif.add(number(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_WIDTH, delivered.width(), kept.byteOrder));
         exif.add(number(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_LENGTH, delivered.height(), kept.byteOrder));
         return kept;
+    }
+
+    private static void resolution(TiffOutputDirectory root, double ppi) throws ImagingException {
+        root.removeField(TiffTagConstants.TIFF_TAG_XRESOLUTION);
+        root.removeField(TiffTagConstants.TIFF_TAG_YRESOLUTION);
+        root.removeField(TiffTagConstants.TIFF_TAG_RESOLUTION_UNIT);
+        root.add(TiffTagConstants.TIFF_TAG_XRESOLUTION, RationalNumber.valueOf(ppi));
+        root.add(TiffTagConstants.TIFF_TAG_YRESOLUTION, RationalNumber.valueOf(ppi));
+        root.add(TiffTagConstants.TIFF_TAG_RESOLUTION_UNIT, (short) TiffTagConstants.RESOLUTION_UNIT_VALUE_INCHES);
     }
 
     private static TiffOutputField number(TagInfo tag, int value, ByteOrder order) {
@@ -63,10 +82,12 @@ final class ExifBlock {
     }
 
     /** As bytes for a JPEG or PNG, with a thumbnail; without the maker's notes if it would be too large otherwise. */
-    static byte[] bytes(TiffOutputSet set, byte[] thumbnail) throws IOException {
-        TiffOutputDirectory second = new TiffOutputDirectory(DIRECTORY_TYPE_SUB, set.byteOrder);
-        second.setJpegImageData(new JpegImageData(0, thumbnail.length, thumbnail));
-        set.addDirectory(second);
+    static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail) throws IOException {
+        if (thumbnail.isPresent()) {
+            TiffOutputDirectory second = new TiffOutputDirectory(DIRECTORY_TYPE_SUB, set.byteOrder);
+            second.setJpegImageData(new JpegImageData(0, thumbnail.get().length, thumbnail.get()));
+            set.addDirectory(second);
+        }
         byte[] written = write(set);
         if (written.length > LARGEST_IN_JPEG) {
             set.getOrCreateExifDirectory().removeField(ExifTags.MAKER_NOTE);

@@ -8,6 +8,8 @@ import java.nio.ByteOrder;
 import java.nio.ShortBuffer;
 import java.util.Arrays;
 import java.util.zip.DeflaterOutputStream;
+import nexa.core.files.Packing;
+import nexa.core.files.Packing.Compression;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.formats.tiff.AbstractTiffElement.DataElement;
@@ -19,12 +21,12 @@ import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
+import org.apache.commons.imaging.mylzw.MyLzwCompressor;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.jspecify.annotations.Nullable;
 
-/** A TIFF with deflated strips (TIFF 6.0; compression 8 as in its Technical Note 2), 8 or 16 bits. */
+/** A TIFF in strips (TIFF 6.0; compression 8 as in its Technical Note 2), 8 or 16 bits. */
 final class TiffFile {
-    private static final int DEFLATE = 8;
     private static final int MIN_IS_BLACK = 1;
     private static final int RGB = 2;
     private static final int UNASSOCIATED_ALPHA = 2;
@@ -33,15 +35,17 @@ final class TiffFile {
     private TiffFile() {}
 
     /** @param set descriptive tags; the picture's own are added */
-    static byte[] bytes(Picture picture, TiffOutputSet set, SourceMetadata metadata) throws IOException {
+    static byte[] bytes(Picture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing)
+            throws IOException {
         int rowBytes = picture.size().width() * picture.channels() * picture.bits() / 8;
         int rowsPerStrip = Math.clamp(STRIP_BYTES / rowBytes, 1, picture.size().height());
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
         describe(root, picture, rowsPerStrip);
+        root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, code(packing.compression()));
         attach(root, TiffEpTagConstants.EXIF_TAG_INTER_COLOR_PROFILE, AbstractFieldType.UNDEFINED, metadata.icc());
         attach(root, TiffTagConstants.TIFF_TAG_XMP, AbstractFieldType.BYTE, metadata.xmp());
-        root.setTiffImageData(
-                new AbstractTiffImageData.Strips(strips(picture, rowsPerStrip, set.byteOrder), rowsPerStrip));
+        root.setTiffImageData(new AbstractTiffImageData.Strips(
+                strips(picture, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));
         return ExifBlock.write(set);
     }
 
@@ -52,7 +56,6 @@ final class TiffFile {
         root.add(TiffTagConstants.TIFF_TAG_IMAGE_WIDTH, picture.size().width());
         root.add(TiffTagConstants.TIFF_TAG_IMAGE_LENGTH, picture.size().height());
         root.add(TiffTagConstants.TIFF_TAG_BITS_PER_SAMPLE, bits);
-        root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, (short) DEFLATE);
         root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short) (channels == 1 ? MIN_IS_BLACK : RGB));
         root.add(TiffTagConstants.TIFF_TAG_SAMPLES_PER_PIXEL, (short) channels);
         root.add(TiffTagConstants.TIFF_TAG_ROWS_PER_STRIP, rowsPerStrip);
@@ -67,18 +70,35 @@ final class TiffFile {
         }
     }
 
-    private static DataElement[] strips(Picture picture, int rowsPerStrip, ByteOrder order) throws IOException {
+    private static DataElement[] strips(Picture picture, int rowsPerStrip, ByteOrder order, Compression compression)
+            throws IOException {
         int height = picture.size().height();
         DataElement[] strips = new DataElement[Math.ceilDiv(height, rowsPerStrip)];
         for (int i = 0; i < strips.length; i++) {
             int top = i * rowsPerStrip;
             try (Mat rows = picture.mat().rowRange(top, Math.min(top + rowsPerStrip, height));
                     Mat packed = rows.clone()) {
-                byte[] deflated = deflated(samples(packed, order));
-                strips[i] = new AbstractTiffImageData.Data(0, deflated.length, deflated);
+                byte[] strip = packed(samples(packed, order), compression);
+                strips[i] = new AbstractTiffImageData.Data(0, strip.length, strip);
             }
         }
         return strips;
+    }
+
+    private static short code(Compression compression) {
+        return switch (compression) {
+            case NONE -> 1;
+            case LZW -> 5;
+            case DEFLATE -> 8;
+        };
+    }
+
+    private static byte[] packed(byte[] raw, Compression compression) throws IOException {
+        return switch (compression) {
+            case NONE -> raw;
+            case LZW -> new MyLzwCompressor(8, ByteOrder.BIG_ENDIAN, true).compress(raw);
+            case DEFLATE -> deflated(raw);
+        };
     }
 
     private static byte[] deflated(byte[] raw) throws IOException {

@@ -103,6 +103,13 @@ public final class Picture implements AutoCloseable {
         return new Picture(eight);
     }
 
+    /** A new picture with 16 bits a channel. */
+    public Picture to16Bits() {
+        Mat sixteen = new Mat();
+        mat.convertTo(sixteen, CV_16U, bits() == 8 ? 65535.0 / 255 : 1, 0);
+        return new Picture(sixteen);
+    }
+
     /** A new picture without alpha: what was transparent shows white. Grey stays grey. */
     public Picture onWhite() {
         return new Picture(Flattening.onWhite(mat));

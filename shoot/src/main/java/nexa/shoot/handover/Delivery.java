@@ -5,6 +5,8 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
+import nexa.core.print.Sense;
+import nexa.core.print.SizeTarget;
 import nexa.shoot.Photo;
 
 /**
@@ -16,6 +18,16 @@ import nexa.shoot.Photo;
  */
 public record Delivery(
         Photo photo, Path source, Framing framing, Format format, Frame frame, PixelSize size, Path output) {
+
+    /** Pixels an inch that the file says it has; 0 = what the photo says. */
+    double ppi() {
+        int said = format.files().finish().ppi();
+        if (said > 0 || !(format.target() instanceof SizeTarget.Print print)) {
+            return said;
+        }
+        boolean whole = format.target().asked(frame).filter(size::equals).isPresent();
+        return whole ? print.ppi() : Math.rint(Sense.ppi(size, print));
+    }
 
     /** The same, to another file. */
     Delivery to(Path other) {

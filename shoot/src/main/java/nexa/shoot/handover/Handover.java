@@ -14,18 +14,9 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
-import nexa.core.geometry.Affine;
-import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.imaging.deliver.AtomicFile;
-import nexa.imaging.deliver.Encoder;
-import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.imaging.render.Blank;
-import nexa.imaging.render.SinglePass;
 import nexa.imaging.source.Source;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
@@ -42,17 +33,17 @@ public final class Handover {
 
     private final HandoverPlan plan;
     private final Consumer<Outcome> progress;
-    private final BooleanSupplier cancelled;
+    private final RunControl control;
     private Optional<String> listTrouble = Optional.empty();
 
     /**
      * @param progress told of every file as it is done, on the worker's thread
-     * @param cancelled asked before every file
+     * @param control asked before every file
      */
-    public Handover(HandoverPlan plan, Consumer<Outcome> progress, BooleanSupplier cancelled) {
+    public Handover(HandoverPlan plan, Consumer<Outcome> progress, RunControl control) {
         this.plan = plan;
         this.progress = progress;
-        this.cancelled = cancelled;
+        this.control = control;
     }
 
     /**
@@ -126,16 +117,15 @@ public final class Handover {
     }
 
     private List<Outcome> deliver(List<Delivery> ofOnePhoto) {
-        if (cancelled.getAsBoolean()) {
+        if (!control.mayGoOn()) {
             return List.of();
         }
         Delivery first = ofOnePhoto.getFirst();
-        PhotoFacts facts = first.photo().facts().orElseThrow();
         List<Outcome> outcomes = new ArrayList<>();
-        try (Source source = Source.open(first.source(), facts)) {
+        try (Source source = Source.open(first.source(), Rendering.facts(first))) {
             for (Delivery delivery : ofOnePhoto) {
-                if (!cancelled.getAsBoolean()) {
-                    outcomes.add(told(deliver(delivery, source, facts)));
+                if (control.mayGoOn()) {
+                    outcomes.add(told(deliver(delivery, source)));
                 }
             }
         } catch (UnreadablePhotoException unreadable) {
@@ -150,14 +140,9 @@ public final class Handover {
         return outcome;
     }
 
-    private Outcome deliver(Delivery delivery, Source source, PhotoFacts facts) {
-        PhotoSpace space = new PhotoSpace(facts.asShot(), delivery.framing().pose());
-        Affine map = space.outputToStored(facts.decodedToAsShot(), delivery.frame(), delivery.size());
-        try (Picture rendered = SinglePass.render(source.picture(), map, delivery.size())) {
-            if (!space.outline().contains(delivery.frame(), Outline.PARALLEL)) {
-                Blank.fill(rendered, space.toOutput(delivery.frame(), delivery.size()));
-            }
-            byte[] encoded = Encoder.encode(rendered, source, plan.request().settings(delivery.format()));
+    private Outcome deliver(Delivery delivery, Source source) {
+        try {
+            byte[] encoded = Rendering.bytes(delivery, source);
             Files.createDirectories(delivery.output().getParent());
             Journal.begin(delivery, plan.request());
             AtomicFile.write(delivery.output(), encoded);

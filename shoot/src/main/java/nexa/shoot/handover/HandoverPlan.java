@@ -14,8 +14,6 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.naming.NameTemplate;
 import nexa.core.naming.OutputName;
-import nexa.core.print.OutputSize;
-import nexa.core.print.SizeTarget;
 import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
@@ -45,8 +43,8 @@ public record HandoverPlan(
         Planning planning = new Planning(shoot, request, Journal.EMPTY);
         Frame frame = shoot.frame(photo, format).orElseThrow();
         PhotoFacts facts = photo.facts().orElseThrow();
-        PixelSize size = planning.size(format, frame, facts.asShot());
-        String extension = request.settings(format).type().extension();
+        PixelSize size = Planning.size(format, frame, facts.asShot());
+        String extension = format.files().type().extension();
         return request.names().name(planning.values(photo, format, facts, size)) + "." + extension;
     }
 
@@ -100,12 +98,12 @@ public record HandoverPlan(
             String wanted = request.names().name(values(photo, format, facts, size));
             Delivery first = new Delivery(
                     photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, request.folder());
-            Optional<Path> delivered = before.file(Journal.key(first, request));
+            Optional<Path> delivered = before.file(Journal.key(first));
             if (delivered.isPresent()) {
                 there.add(first.to(delivered.get()));
                 return;
             }
-            place(first, wanted, request.settings(format).type().extension());
+            place(first, wanted, format.files().type().extension());
         }
 
         private void place(Delivery delivery, String wanted, String extension) {
@@ -131,11 +129,8 @@ public record HandoverPlan(
             return output;
         }
 
-        private PixelSize size(Format format, Frame frame, PixelSize asShot) {
-            boolean sized = request.longEdge() > 0 && format.target().equals(SizeTarget.NONE);
-            return sized
-                    ? OutputSize.atMost(frame, asShot, request.longEdge())
-                    : format.target().output(frame, asShot);
+        private static PixelSize size(Format format, Frame frame, PixelSize asShot) {
+            return format.target().output(frame, asShot, format.files().finish().enlarge() / 100.0);
         }
 
         private NameTemplate.Values values(Photo photo, Format format, PhotoFacts facts, PixelSize size) {

@@ -85,7 +85,7 @@ final class Journal {
     }
 
     /** Names all that a delivered file depends on. */
-    static String key(Delivery delivery, HandoverRequest request) {
+    static String key(Delivery delivery) {
         String all = String.join(
                 "|",
                 delivery.photo().id() + " " + delivery.photo().fingerprint(),
@@ -93,14 +93,14 @@ final class Journal {
                 delivery.framing().pose().toString(),
                 delivery.frame().toString(),
                 delivery.size().toString(),
-                request.settings(delivery.format()).text());
+                delivery.format().files().text());
         return ReadBack.sha256(all.getBytes(StandardCharsets.UTF_8));
     }
 
     /** Adds a file; forced to disk with it, as it is only worth anything behind a crash. */
     static void add(Outcome.Written written, HandoverRequest request) throws IOException {
         ObjectNode entry = entry(written.delivery(), request);
-        entry.put("key", key(written.delivery(), request));
+        entry.put("key", key(written.delivery()));
         entry.put("bytes", written.bytes());
         append(request.folder(), entry, StandardOpenOption.DSYNC);
     }

@@ -8,6 +8,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Objects;
+import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
@@ -20,7 +21,7 @@ final class ReadBack {
     private ReadBack() {}
 
     /**
-     * Checks bytes, size, orientation and that every pixel decodes.
+     * Checks bytes, size, orientation, that there is a profile if one was asked for, and that every pixel decodes.
      *
      * @throws IOException with the reason if anything is not as it was meant
      */
@@ -34,6 +35,10 @@ final class ReadBack {
                 || facts.exifOrientation() != 1
                 || !Objects.equals(facts.asShot(), delivery.size())) {
             throw new IOException("the file reads back with other headers");
+        }
+        boolean converted = delivery.format().files().colour().kind() != DeliveredColour.Kind.KEEP;
+        if (converted && facts.profile() == null) {
+            throw new IOException("the file reads back without its colour profile");
         }
         try (Picture picture = Decoder.decode(file, read, Reduction.NONE)) {
             PixelSize size = picture.size();

@@ -1,0 +1,77 @@
+package nexa.shoot.handover;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.source.Source;
+
+/**
+ * How much a run will write, from a few of its files made in memory, and how much room there is.
+ *
+ * @param bytes of all files, about
+ * @param free on the disk that they go to
+ */
+public record Estimate(long bytes, long free) {
+    /** Of each format. */
+    private static final int SAMPLES = 2;
+
+    /** Whether it will hardly fit. */
+    public boolean isTight() {
+        return bytes > free;
+    }
+
+    /**
+     * Blocks while it makes samples.
+     *
+     * @param outdated asked before each; what comes back then means nothing
+     * @throws IOException if the disk can't be asked or no sample can be made
+     */
+    public static Estimate of(HandoverPlan plan, BooleanSupplier outdated) throws IOException {
+        Map<Integer, List<Delivery>> byFormat = new HashMap<>();
+        for (Delivery delivery : plan.deliveries()) {
+            byFormat.computeIfAbsent(delivery.format().id(), id -> new ArrayList<>())
+                    .add(delivery);
+        }
+        double bytes = 0;
+        for (List<Delivery> deliveries : byFormat.values()) {
+            double pixels =
+                    deliveries.stream().mapToDouble(each -> pixels(each.size())).sum();
+            bytes += pixels * bytesPerPixel(deliveries, outdated);
+        }
+        return new Estimate(Math.round(bytes), free(plan.request().folder()));
+    }
+
+    private static double pixels(PixelSize size) {
+        return (double) size.width() * size.height();
+    }
+
+    /** Of photos at equal distances, so that the first ones of a shoot don't stand for all. */
+    private static double bytesPerPixel(List<Delivery> deliveries, BooleanSupplier outdated) throws IOException {
+        double bytes = 0;
+        double pixels = 0;
+        int samples = Math.min(SAMPLES, deliveries.size());
+        for (int i = 0; i < samples && !outdated.getAsBoolean(); i++) {
+            Delivery delivery = deliveries.get((2 * i + 1) * deliveries.size() / (2 * samples));
+            try (Source source = Source.open(delivery.source(), Rendering.facts(delivery))) {
+                bytes += Rendering.bytes(delivery, source).length;
+                pixels += pixels(delivery.size());
+            }
+        }
+        return pixels == 0 ? 0 : bytes / pixels;
+    }
+
+    /** Of the disk on which the folder is or will be. */
+    private static long free(Path folder) throws IOException {
+        Path there = folder;
+        while (!Files.exists(there) && there.getParent() != null) {
+            there = there.getParent();
+        }
+        return Files.getFileStore(there).getUsableSpace();
+    }
+}
