@@ -74,14 +74,17 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         this.work = work;
         this.fx = fx;
         this.actions = actions;
-        panes = new Panes(models, loader, fx);
+        panes = new Panes(models, loader, work, fx);
         header = new HeaderView(models, keys, actions, this);
         rail = new RailView(models, loader, fx, new FromRail());
         wall = new WallView(models, keys, loader, fx);
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
         lineup = new LineupView(session, keys, loader, fx);
         desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
-        handover = new HandoverView(session, new HandoverModel(session.shoot(), work, fx));
+        handover = new HandoverView(
+                session,
+                new HandoverModel(session.shoot(), work, fx),
+                (format, beside) -> layer.toggle(panes.files(format, layer::close), beside));
         shootKeys = new ShootKeys(session, keys, this);
         notice.getStyleClass().add("notice");
         notice.setMaxWidth(Double.MAX_VALUE);

@@ -14,20 +14,25 @@ import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.event.ActionEvent;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
+import nexa.core.brief.Format;
 import nexa.core.carry.By;
 import nexa.core.carry.Change;
 import nexa.core.carry.Part;
+import nexa.core.files.FileSettings;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.print.SizeTarget;
 import nexa.desktop.session.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -117,7 +122,31 @@ final class Tour {
         onFx(() -> fireShortcut(KeyCode.COMMA));
         picture("settings");
         onFx(() -> fire(KeyCode.ESCAPE, false));
-        show("handover", s -> s.viewProperty().set(MainView.HANDOVER));
+        handOver();
+    }
+
+    private void handOver() throws IOException {
+        show("handover", s -> {
+            Format print = s.briefProperty().get().formats().getFirst();
+            s.briefEdits()
+                    .change(
+                            "edit.brief.edit",
+                            s.briefProperty()
+                                    .get()
+                                    .changed(print.sized(SizeTarget.parse("8 x 10 in at 300 ppi"))
+                                            .filed(FileSettings.parse("jpeg 95; sharpened for gloss"))));
+            s.viewProperty().set(MainView.HANDOVER);
+        });
+        onFx(() -> ((Button) window.scene().lookup("#files-1")).fire());
+        picture("handover-files");
+        onFx(() -> fire(KeyCode.ESCAPE, false));
+        onFx(() -> ((Button) window.scene().lookup("#handover-start")).fire());
+        snapAfter("handover-run", () -> bar() > 0.3);
+        picture("handover-result");
+    }
+
+    private double bar() {
+        return ((ProgressBar) window.scene().lookup("#handover-progress")).getProgress();
     }
 
     private void panes() throws IOException {
@@ -290,9 +319,22 @@ final class Tour {
                     : 0;
             pause();
         }
+        write(name);
+    }
+
+    private void write(String name) throws IOException {
         BufferedImage picture = ask(() -> pixels(window.scene()));
         Path file = out.resolve("%02d-%s.png".formatted(++pictures, name));
         ImageIO.write(picture, "png", file.toFile());
+    }
+
+    /** Takes the picture as soon as something is so, whatever else goes on. */
+    private void snapAfter(String name, Callable<Boolean> isSo) throws IOException {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
+        while (!ask(isSo) && System.nanoTime() < end) {
+            pause();
+        }
+        write(name);
     }
 
     private static void pause() {

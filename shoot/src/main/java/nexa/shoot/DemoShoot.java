@@ -7,6 +7,9 @@ import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
+import nexa.core.brief.Format;
+import nexa.core.files.FileSettings;
+import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 import nexa.shoot.edit.Edit;
 
@@ -42,9 +45,17 @@ public final class DemoShoot {
                     .with("Square", Shape.parse("1:1"))
                     .with("Banner", Shape.parse("16:9"))
                     .with("Card 5×7", Shape.parse("5:7"));
+            brief = asked(brief, "Square", "1080 x 1080 px", "jpeg 85 srgb; sharpened for screen; no place");
+            brief = asked(brief, "Banner", "long edge 1600", "webp 82 srgb; at most 300 kB");
+            brief = asked(brief, "Card 5×7", "5 x 7 in at 200 ppi", "tiff; lzw compression; sharpened for matt");
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), brief));
         }
         return copy;
+    }
+
+    private static Brief asked(Brief brief, String name, String size, String files) {
+        Format format = brief.find(name).orElseThrow();
+        return brief.changed(format.sized(SizeTarget.parse(size)).filed(FileSettings.parse(files)));
     }
 
     /**

@@ -6,27 +6,27 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
-import nexa.core.files.DeliveredColour;
-import nexa.core.files.FileSettings;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Collision;
+import nexa.shoot.handover.Estimate;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.RunControl;
 
-/** What is to be handed over, and how far a run is. */
+/** What is to be handed over, what would come of it, and how far a run is. */
 public final class HandoverModel {
     /** Where a run is. */
     public sealed interface State {
@@ -35,12 +35,20 @@ public final class HandoverModel {
         /** Files that are there would be replaced; {@link HandoverModel#replace} does so. */
         record Asking(long replaced) implements State {}
 
-        /** @param secondsLeft negative while it can't be told */
-        record Running(int done, int of, double secondsLeft) implements State {}
+        /**
+         * @param aSecond files a second so far; 0 = none is done yet
+         * @param paused whether no further file is begun for now
+         */
+        record Running(int done, int of, double aSecond, boolean paused) implements State {
+            /** Negative while it can't be told. */
+            public double secondsLeft() {
+                return aSecond == 0 ? -1 : (of - done) / aSecond;
+            }
+        }
 
         /** @param cancelled by the photographer before all were written */
         record Done(
-                long written,
+                List<Outcome.Written> written,
                 long there,
                 List<Outcome.Failed> failed,
                 boolean cancelled,
@@ -57,15 +65,14 @@ public final class HandoverModel {
     private final Shoot shoot;
     private final Executor work;
     private final Executor fx;
-    private final ObservableSet<Integer> formats = FXCollections.observableSet();
+    private final ObservableSet<Integer> leftOut = FXCollections.observableSet();
     private final ObjectProperty<Path> folder;
-    private final ObjectProperty<Integer> longEdge = new SimpleObjectProperty<>(0);
-    private final ObjectProperty<Optional<FileSettings>> settings = new SimpleObjectProperty<>(Optional.empty());
-    private final ObjectProperty<Optional<DeliveredColour>> colour = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<NameTemplate> names;
     private final ObjectProperty<Collision> collision = new SimpleObjectProperty<>(Collision.NUMBER);
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
-    private final AtomicBoolean cancelled = new AtomicBoolean();
+    private final ReadOnlyObjectWrapper<Outlook> outlook = new ReadOnlyObjectWrapper<>(Outlook.NOTHING);
+    private final AtomicLong looks = new AtomicLong();
+    private RunControl control = new RunControl();
 
     /**
      * @param work runs a whole handover, off the interface's thread
@@ -79,7 +86,6 @@ public final class HandoverModel {
                 shoot.setting(FOLDER).map(Path::of).orElse(shoot.folder().resolve("delivered")));
         this.names = new SimpleObjectProperty<>(
                 shoot.setting(NAMES).flatMap(HandoverModel::template).orElse(NameTemplate.DEFAULT));
-        shoot.brief().formats().forEach(format -> formats.add(format.id()));
     }
 
     private static Optional<NameTemplate> template(String text) {
@@ -90,28 +96,15 @@ public final class HandoverModel {
         }
     }
 
-    /** Ids of the formats to deliver. */
-    public ObservableSet<Integer> formats() {
-        return formats;
+    // ---- what is asked for ----
+
+    /** Ids of the formats that are not delivered. */
+    public ObservableSet<Integer> leftOut() {
+        return leftOut;
     }
 
     public ObjectProperty<Path> folderProperty() {
         return folder;
-    }
-
-    /** 0 = all the pixels there are. */
-    public ObjectProperty<Integer> longEdgeProperty() {
-        return longEdge;
-    }
-
-    /** How all formats become files; empty = as each format says. */
-    public ObjectProperty<Optional<FileSettings>> settingsProperty() {
-        return settings;
-    }
-
-    /** The colours of all formats' files; empty = as each format says. */
-    public ObjectProperty<Optional<DeliveredColour>> colourProperty() {
-        return colour;
     }
 
     public ObjectProperty<NameTemplate> namesProperty() {
@@ -123,14 +116,48 @@ public final class HandoverModel {
         return collision;
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
-        return state.getReadOnlyProperty();
-    }
-
     public List<Format> chosenFormats() {
         return shoot.brief().formats().stream()
-                .filter(format -> formats.contains(format.id()))
+                .filter(format -> !leftOut.contains(format.id()))
                 .toList();
+    }
+
+    private HandoverRequest request() {
+        return new HandoverRequest(folder.get(), chosenFormats()).named(names.get(), collision.get());
+    }
+
+    // ---- what would come of it ----
+
+    /** What a run would do, as far as that is known. */
+    public ReadOnlyObjectProperty<Outlook> outlookProperty() {
+        return outlook.getReadOnlyProperty();
+    }
+
+    /** Looks ahead anew, off the interface's thread; first what is known at once, then what takes samples. */
+    public void look() {
+        long mine = looks.incrementAndGet();
+        HandoverRequest request = request();
+        work.execute(() -> look(request, mine));
+    }
+
+    private void look(HandoverRequest request, long mine) {
+        HandoverPlan plan = HandoverPlan.of(shoot, request);
+        Outlook known = Outlook.of(plan);
+        showLook(known, mine);
+        try {
+            Estimate estimate = Estimate.of(plan, () -> mine != looks.get());
+            showLook(known.with(estimate), mine);
+        } catch (IOException unreadable) { // the run says why; until then there is no estimate
+            return;
+        }
+    }
+
+    private void showLook(Outlook next, long mine) {
+        fx.execute(() -> {
+            if (mine == looks.get()) {
+                outlook.set(next);
+            }
+        });
     }
 
     /** How many photos would be delivered. */
@@ -151,6 +178,19 @@ public final class HandoverModel {
                 .count();
     }
 
+    /** The first file's name with a template; empty if there would be none. */
+    public Optional<String> example(NameTemplate template) {
+        return shoot.photos().stream().filter(Photo::isReadable).findFirst().flatMap(photo -> chosenFormats().stream()
+                .findFirst()
+                .map(format -> HandoverPlan.example(shoot, request().named(template, collision.get()), photo, format)));
+    }
+
+    // ---- the run ----
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
     /** Begins a run; progress and end show in {@link #stateProperty}. */
     public void start() {
         start(false, false);
@@ -161,39 +201,23 @@ public final class HandoverModel {
         start(false, true);
     }
 
-    /** Goes on with a run that did not come to its end. */
+    /** Goes on with a run that did not come to its end: what failed or was not begun is done. */
     public void resume() {
         start(true, false);
     }
 
     private void start(boolean resuming, boolean allowed) {
+        looks.incrementAndGet();
         HandoverRequest request = request();
         shoot.remember(FOLDER, folder.get().toString());
-        cancelled.set(false);
         shoot.remember(NAMES, request.names().text());
-        state.set(new State.Running(0, (int) deliverable() * request.formats().size(), -1));
-        work.execute(() -> run(request, resuming, allowed));
+        control = new RunControl();
+        RunControl mine = control;
+        state.set(new State.Running(0, (int) deliverable() * request.formats().size(), 0, false));
+        work.execute(() -> run(request, resuming, allowed, mine));
     }
 
-    private HandoverRequest request() {
-        return new HandoverRequest(folder.get(), chosenFormats(), longEdge.get(), settings.get())
-                .coloured(colour.get())
-                .named(names.get(), collision.get());
-    }
-
-    /** Whether a run into the chosen folder did not come to its end. */
-    public boolean isUnfinished() {
-        return HandoverPlan.isUnfinished(folder.get());
-    }
-
-    /** The first file's name with a template; empty if there would be none. */
-    public Optional<String> example(NameTemplate template) {
-        return shoot.photos().stream().filter(Photo::isReadable).findFirst().flatMap(photo -> chosenFormats().stream()
-                .findFirst()
-                .map(format -> HandoverPlan.example(shoot, request().named(template, collision.get()), photo, format)));
-    }
-
-    private void run(HandoverRequest request, boolean resuming, boolean allowed) {
+    private void run(HandoverRequest request, boolean resuming, boolean allowed, RunControl mine) {
         try {
             HandoverPlan plan = resuming ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
             long replaced = plan.replaced();
@@ -201,11 +225,11 @@ public final class HandoverModel {
                 show(new State.Asking(replaced));
                 return;
             }
-            long begun = System.nanoTime();
+            Pace pace = new Pace();
             AtomicInteger done = new AtomicInteger();
             int all = plan.deliveries().size();
             Handover handover =
-                    new Handover(plan, outcome -> show(running(done.incrementAndGet(), all, begun)), cancelled::get);
+                    new Handover(plan, outcome -> progressed(done.incrementAndGet(), all, pace.next()), mine);
             List<Outcome> outcomes = handover.run(shoot);
             show(result(outcomes, plan, handover.listTrouble()));
         } catch (IOException | RuntimeException failed) {
@@ -213,23 +237,25 @@ public final class HandoverModel {
         }
     }
 
-    private static State running(int done, int of, long begun) {
-        double each = (System.nanoTime() - begun) / 1e9 / done;
-        return new State.Running(done, of, each * (of - done));
+    private void progressed(int done, int of, double aSecond) {
+        fx.execute(() -> {
+            boolean paused = state.get() instanceof State.Running running && running.paused();
+            state.set(new State.Running(done, of, aSecond, paused));
+        });
     }
 
     private static State.Done result(List<Outcome> outcomes, HandoverPlan plan, Optional<String> listTrouble) {
+        List<Outcome.Written> written = new ArrayList<>();
         List<Outcome.Failed> failed = new ArrayList<>();
-        long written = 0;
         for (Outcome outcome : outcomes) {
             switch (outcome) {
-                case Outcome.Written w -> written++;
+                case Outcome.Written w -> written.add(w);
                 case Outcome.Failed f -> failed.add(f);
             }
         }
         boolean cancelled = outcomes.size() < plan.deliveries().size();
         return new State.Done(
-                written,
+                List.copyOf(written),
                 plan.there().size(),
                 List.copyOf(failed),
                 cancelled,
@@ -238,11 +264,22 @@ public final class HandoverModel {
     }
 
     private void show(State next) {
-        fx.execute(() -> state.set(next));
+        fx.execute(() -> {
+            state.set(next);
+            look();
+        });
+    }
+
+    /** Files being written are finished; no further ones are begun until it goes on. */
+    public void pause(boolean on) {
+        if (state.get() instanceof State.Running(int done, int of, double aSecond, boolean paused) && paused != on) {
+            control.pause(on);
+            state.set(new State.Running(done, of, aSecond, on));
+        }
     }
 
     /** Files being written are finished; no further ones are begun. */
     public void cancel() {
-        cancelled.set(true);
+        control.cancel();
     }
 }

@@ -23,6 +23,8 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.print.OutputSize;
+import nexa.core.print.Sense;
+import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -72,6 +74,7 @@ public final class DeskView extends HBox {
     private final Button lock;
     private final Button pixels = new Button();
     private final Label print = new Label();
+    private final Tooltip sense = new Tooltip();
     private final Button overlays;
     private final Button look;
     private final Button alternates;
@@ -263,7 +266,9 @@ public final class DeskView extends HBox {
         pixels.setOnAction(event -> open(DeskPane.NUMBERS));
         Buttons.explain(pixels, Command.NUMBERS, keys);
         print.getStyleClass().add("desk-verdict");
-        print.setTooltip(new Tooltip(Words.of("desk.frame.print.tip")));
+        print.setTooltip(sense);
+        sense.setWrapText(true);
+        sense.setMaxWidth(380);
         VBox area = new VBox(3, shape, pixels, print);
         area.setAlignment(Pos.CENTER_LEFT);
         area.setMinWidth(168);
@@ -306,10 +311,8 @@ public final class DeskView extends HBox {
                 session.frame().flatMap(frame -> session.asShot().map(asShot -> OutputSize.natural(frame, asShot)));
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))
                 .orElse(""));
-        double ppi = session.settings().ppiProperty().get();
-        print.setText(size.map(s -> Words.of(
-                        "desk.frame.print", Looks.centimetres(s.width(), ppi), Looks.centimetres(s.height(), ppi)))
-                .orElse(""));
+        print.setText(size.map(this::printWords).orElse(""));
+        sense.setText(size.map(this::senseWords).orElse(""));
         boolean several = session.together().isOn();
         if (several) {
             showTogether();
@@ -324,6 +327,25 @@ public final class DeskView extends HBox {
                         && session.format()
                                 .flatMap(f -> session.framing().crop(f))
                                 .isEmpty());
+    }
+
+    /** How it does on the print that the format asks for, or else how large a print it is good for. */
+    private String printWords(PixelSize own) {
+        return session.format().map(Format::target).orElse(SizeTarget.NONE) instanceof SizeTarget.Print asked
+                ? SenseWords.verdict(Sense.ppi(own, asked))
+                : Words.of(
+                        "desk.frame.print",
+                        SenseWords.largest(own, session.settings().ppiProperty().get()));
+    }
+
+    private String senseWords(PixelSize own) {
+        return Words.of(
+                "desk.frame.sense",
+                SenseWords.largest(own, Sense.FINE_PPI),
+                SenseWords.largest(own, Sense.GOOD_PPI),
+                session.format()
+                        .map(format -> SenseWords.asked(format.target()))
+                        .orElse(""));
     }
 
     /** In place of the current photo's figures. */

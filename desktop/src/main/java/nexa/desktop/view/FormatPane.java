@@ -1,6 +1,5 @@
 package nexa.desktop.view;
 
-import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -12,10 +11,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import nexa.core.files.DeliveredColour;
-import nexa.core.files.FileSettings;
-import nexa.core.files.FileType;
 import nexa.core.brief.Format;
+import nexa.core.files.FileType;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
@@ -47,7 +44,7 @@ final class FormatPane implements PaneLayer.Content {
         this.format = format;
         this.done = done;
         quality = new Spinner<>(1, 100, format.files().quality());
-        colour = new ColourBox(Optional.of(format.files().colour()), "format-colour");
+        colour = new ColourBox(format.files().colour(), "format-colour");
         fill();
         GridPane grid = new GridPane(12, 9);
         ColumnConstraints fields = new ColumnConstraints();
@@ -85,12 +82,13 @@ final class FormatPane implements PaneLayer.Content {
         rule.setValue(format.rule());
         rule.setId("format-rule");
         type.getItems().setAll(FileType.values());
+        type.setConverter(new Shown<>(FileType::label));
         type.setValue(format.files().type());
         type.setId("format-type");
         quality.setEditable(true);
         quality.setPrefWidth(90);
         quality.getEditor().setAccessibleText(Words.of("handover.quality.tip"));
-        quality.disableProperty().bind(type.valueProperty().isNotEqualTo(FileType.JPEG));
+        quality.disableProperty().bind(type.valueProperty().map(chosen -> !chosen.hasQuality()));
     }
 
     private TextField named(TextField field, String id, String words) {
@@ -109,10 +107,9 @@ final class FormatPane implements PaneLayer.Content {
                 rule.getValue(),
                 SizeTarget.parse(target.getText()),
                 note.getText(),
-                new FileSettings(
-                        type.getValue(),
-                        quality.getValue(),
-                        colour.valueProperty().get().orElse(DeliveredColour.KEEP)));
+                format.files()
+                        .typed(type.getValue(), quality.getValue())
+                        .coloured(colour.valueProperty().get()));
     }
 
     private void keep() {

@@ -1,95 +1,83 @@
 package nexa.desktop.view;
 
 import java.io.File;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.function.BiConsumer;
 import javafx.collections.SetChangeListener;
-import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
-import javafx.scene.control.ProgressBar;
-import javafx.scene.control.Spinner;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
-import javafx.util.StringConverter;
 import javafx.util.Subscription;
-import nexa.core.brief.Brief;
-import nexa.core.files.FileSettings;
-import nexa.core.files.FileType;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
 import nexa.desktop.session.HandoverModel;
-import nexa.desktop.session.HandoverModel.State;
+import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 import nexa.shoot.handover.Collision;
-import nexa.shoot.handover.Outcome;
 
 /** Deliver formats as files: what, where, how large; then a run with progress. */
 public final class HandoverView extends StackPane {
-    private static final int USUAL_LONG_EDGE = 2048;
+    private static final double WIDTH = 1010;
 
     private final Session session;
     private final HandoverModel model;
-    private final VBox formats = new VBox(8);
+    private final HandoverTable table;
+    private final HandoverRun run;
     private final TextField folder = new TextField();
-    private final CheckBox limit = new CheckBox(Words.of("handover.size.limit"));
-    private final Spinner<Integer> longEdge = new Spinner<>(16, 65_000, USUAL_LONG_EDGE, 16);
-    private final ChoiceBox<Optional<FileType>> type = new ChoiceBox<>();
-    private final Spinner<Integer> quality = new Spinner<>(1, 100, FileSettings.DEFAULT.quality());
     private final TextField names = new TextField();
     private final Label example = new Label();
     private final Choices<Collision> taken;
-    private final Label plan = new Label();
-    private final Label exceptions = new Label();
-    private final Button start = new Button();
-    private final Button cancel;
-    private final Button resume;
-    private final Button replace;
-    private final ProgressBar progress = new ProgressBar(0);
-    private final Label status = new Label();
-    private final ListView<String> failures = new ListView<>();
     private final SetChangeListener<Integer> chosen = change -> refresh();
     private final Subscription subscriptions;
 
-    public HandoverView(Session session, HandoverModel model) {
+    /** @param files opens what a format's files are like, beside a button */
+    public HandoverView(Session session, HandoverModel model, BiConsumer<Format, Node> files) {
         this.session = session;
         this.model = model;
-        this.cancel = Buttons.text("handover.cancel", model::cancel);
-        this.resume = Buttons.text("handover.resume", model::resume);
-        resume.setId("handover-resume");
-        this.replace = Buttons.text("handover.replace", model::replace);
-        replace.setId("handover-replace");
-        Buttons.explain(resume, Words.of("handover.resume.tip"));
+        this.table = new HandoverTable(model, files);
+        this.run = new HandoverRun(session, model);
         this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
         getStyleClass().add("handover");
-        VBox sheet = new VBox(18, title(), fields(), summary(), run());
+        HBox below = new HBox(40, fields(), run);
+        HBox.setHgrow(run, Priority.ALWAYS);
+        VBox sheet = new VBox(18, title(), table, below);
         sheet.getStyleClass().add("sheet");
-        sheet.setMaxSize(640, USE_PREF_SIZE);
-        getChildren().add(sheet);
-        StackPane.setAlignment(sheet, Pos.TOP_CENTER);
-        model.formats().addListener(chosen);
+        sheet.setMaxWidth(WIDTH);
+        StackPane holder = new StackPane(sheet);
+        holder.getStyleClass().add("handover-holder");
+        ScrollPane scroll = new ScrollPane(holder);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("sheet-scroll");
+        getChildren().add(scroll);
+        model.leftOut().addListener(chosen);
         subscriptions = Subscription.combine(
-                session.briefProperty().subscribe(this::showFormats),
+                session.briefProperty().subscribe(brief -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()),
-                model.stateProperty().subscribe(this::showState));
+                session.viewProperty().subscribe(view -> refresh()),
+                model.folderProperty().subscribe(path -> refresh()),
+                model.namesProperty().subscribe(template -> refresh()),
+                model.collisionProperty().subscribe(choice -> refresh()),
+                model.outlookProperty().subscribe(outlook -> showTable()));
     }
 
     public void dispose() {
         subscriptions.unsubscribe();
         taken.dispose();
-        model.formats().removeListener(chosen);
+        run.dispose();
+        model.leftOut().removeListener(chosen);
     }
 
     private static Node title() {
@@ -100,21 +88,18 @@ public final class HandoverView extends StackPane {
 
     private Node fields() {
         GridPane grid = new GridPane(16, 14);
-        grid.addRow(0, label("handover.formats"), formats);
-        grid.addRow(1, label("handover.folder"), folderRow());
-        grid.addRow(2, label("handover.size"), sizeRow());
-        grid.addRow(3, label("handover.type"), typeRow());
-        grid.addRow(4, label("handover.colour"), colour());
-        grid.addRow(5, label("handover.names"), namesRow());
-        grid.addRow(6, label("handover.taken"), taken);
+        grid.addRow(0, label("handover.folder"), folderRow());
+        grid.addRow(1, label("handover.names"), namesRow());
+        grid.addRow(2, label("handover.taken"), taken);
+        grid.setPrefWidth(520);
+        grid.setMinWidth(460);
         return grid;
     }
 
     private static Label label(String words) {
-        Label label = new Label(Words.of(words));
-        label.getStyleClass().add("field-label");
-        label.setMinWidth(96);
-        GridPane.setValignment(label, words.equals("handover.formats") ? VPos.TOP : VPos.CENTER);
+        Label label = Labels.field(words);
+        GridPane.setValignment(label, VPos.TOP);
+        label.getStyleClass().add("field-top");
         return label;
     }
 
@@ -122,7 +107,6 @@ public final class HandoverView extends StackPane {
         folder.setId("handover-folder");
         folder.setText(model.folderProperty().get().toString());
         folder.setAccessibleText(Words.of("handover.folder.tip"));
-        folder.setPrefColumnCount(30);
         folder.textProperty().subscribe(text -> pathOf(text).ifPresent(model.folderProperty()::set));
         HBox.setHgrow(folder, Priority.ALWAYS);
         Button choose = Buttons.text("handover.folder.choose", this::chooseFolder);
@@ -138,7 +122,7 @@ public final class HandoverView extends StackPane {
             return text.isBlank()
                     ? Optional.empty()
                     : Optional.of(Path.of(text.strip()).toAbsolutePath());
-        } catch (java.nio.file.InvalidPathException notYet) {
+        } catch (InvalidPathException notYet) {
             return Optional.empty();
         }
     }
@@ -152,47 +136,11 @@ public final class HandoverView extends StackPane {
         }
     }
 
-    private Node sizeRow() {
-        limit.setId("handover-limit");
-        longEdge.setId("handover-long-edge");
-        longEdge.setEditable(true);
-        longEdge.setPrefWidth(110);
-        longEdge.disableProperty().bind(limit.selectedProperty().not());
-        longEdge.getEditor().setAccessibleText(Words.of("handover.size"));
-        limit.selectedProperty().subscribe(on -> model.longEdgeProperty().set(on ? longEdge.getValue() : 0));
-        longEdge.valueProperty().subscribe(pixels -> model.longEdgeProperty().set(limit.isSelected() ? pixels : 0));
-        longEdge.focusedProperty().subscribe(focused -> longEdge.commitValue());
-        HBox row = new HBox(8, limit, longEdge, new Label(Words.of("handover.size.px")));
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
-    }
-
-    private Node typeRow() {
-        type.setId("handover-type");
-        type.getItems().add(Optional.empty());
-        Stream.of(FileType.values()).map(Optional::of).forEach(type.getItems()::add);
-        type.setConverter(new TypeWords());
-        type.setValue(model.settingsProperty().get().map(FileSettings::type));
-        type.setAccessibleText(Words.of("handover.type"));
-        quality.setEditable(true);
-        quality.setPrefWidth(90);
-        quality.getEditor().setAccessibleText(Words.of("handover.quality.tip"));
-        quality.setTooltip(new javafx.scene.control.Tooltip(Words.of("handover.quality.tip")));
-        Label qualityLabel = new Label(Words.of("handover.quality"));
-        quality.disableProperty().bind(type.valueProperty().isNotEqualTo(Optional.of(FileType.JPEG)));
-        qualityLabel.disableProperty().bind(quality.disableProperty());
-        type.valueProperty().subscribe(t -> settingsChanged());
-        quality.valueProperty().subscribe(q -> settingsChanged());
-        HBox row = new HBox(10, type, qualityLabel, quality);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
-    }
-
     private Node namesRow() {
         names.setId("handover-names");
         names.setText(model.namesProperty().get().text());
         names.setAccessibleText(Words.of("handover.names"));
-        names.setTooltip(new javafx.scene.control.Tooltip(Words.of("handover.names.tip")));
+        names.setTooltip(new Tooltip(Words.of("handover.names.tip")));
         names.textProperty().subscribe(text -> showExample());
         example.setId("handover-example");
         example.setWrapText(true);
@@ -212,133 +160,17 @@ public final class HandoverView extends StackPane {
         }
     }
 
-    private Node colour() {
-        ColourBox box = new ColourBox(Optional.empty(), "handover-colour");
-        box.valueProperty().subscribe(model.colourProperty()::set);
-        return box;
-    }
-
-    private void settingsChanged() {
-        model.settingsProperty().set(type.getValue().map(chosen -> new FileSettings(chosen, quality.getValue())));
-    }
-
-    private static final class TypeWords extends StringConverter<Optional<FileType>> {
-        @Override
-        public String toString(Optional<FileType> type) {
-            return type.map(FileType::name).orElseGet(() -> Words.of("handover.type.own"));
-        }
-
-        @Override
-        public Optional<FileType> fromString(String words) {
-            throw new UnsupportedOperationException("This list is not typed into");
-        }
-    }
-
-    private Node summary() {
-        plan.getStyleClass().add("plan");
-        exceptions.getStyleClass().add("note");
-        exceptions.setWrapText(true);
-        Label keeps = new Label(Words.of("handover.plan.keeps"));
-        keeps.getStyleClass().add("note");
-        keeps.setWrapText(true);
-        return new VBox(4, plan, exceptions, keeps);
-    }
-
-    private Node run() {
-        start.setId("handover-start");
-        start.getStyleClass().add("primary");
-        start.setOnAction(event -> model.start());
-        cancel.setId("handover-cancel");
-        status.setId("handover-status");
-        status.getStyleClass().add("plan");
-        status.setWrapText(true);
-        progress.setMaxWidth(Double.MAX_VALUE);
-        progress.setAccessibleText(Words.of("handover.title"));
-        for (Node node : new Node[] {cancel, resume, replace, progress, status, failures}) {
-            node.managedProperty().bind(node.visibleProperty());
-        }
-        failures.setPrefHeight(120);
-        failures.setAccessibleText(Words.of("handover.log"));
-        return new VBox(10, new HBox(10, start, replace, resume, cancel), progress, status, failures);
-    }
-
-    private void showFormats(Brief brief) {
-        formats.getChildren().setAll(brief.formats().stream().map(this::choice).toList());
-        refresh();
-    }
-
-    private CheckBox choice(Format format) {
-        CheckBox box = new CheckBox(format.name() + "   " + format.shape().text());
-        box.setSelected(model.formats().contains(format.id()));
-        box.selectedProperty().subscribe(on -> {
-            if (on) {
-                model.formats().add(format.id());
-            } else {
-                model.formats().remove(format.id());
-            }
-        });
-        return box;
-    }
-
+    /** Looking ahead takes samples, so it is done only for those who look. */
     private void refresh() {
-        int chosenCount = model.chosenFormats().size();
-        long photos = model.deliverable();
-        long files = photos * chosenCount;
-        boolean briefEmpty = session.briefProperty().get().formats().isEmpty();
-        plan.setText(
-                briefEmpty
-                        ? Words.of("handover.plan.brief")
-                        : chosenCount == 0
-                                ? Words.of("handover.plan.nothing")
-                                : Words.of("handover.plan", files, photos, chosenCount));
-        String left = (model.unreadable() > 0 ? Words.of("handover.plan.unreadable", model.unreadable()) + ". " : "")
-                + (model.setAside() > 0 ? Words.of("handover.plan.aside", model.setAside()) + "." : "");
-        exceptions.setText(left);
-        exceptions.setManaged(!left.isEmpty());
-        showExample();
-        resume.setVisible(!(model.stateProperty().get() instanceof State.Running) && files > 0 && model.isUnfinished());
-        start.setText(Words.of("handover.start", files));
-        start.setDisable(files == 0 || model.stateProperty().get() instanceof State.Running);
+        if (session.viewProperty().get() == MainView.HANDOVER) {
+            model.look();
+            showExample();
+            showTable();
+            run.refresh();
+        }
     }
 
-    private void showState(State state) {
-        boolean running = state instanceof State.Running;
-        cancel.setVisible(running);
-        replace.setVisible(state instanceof State.Asking);
-        progress.setVisible(!(state instanceof State.Planning || state instanceof State.Asking));
-        status.setVisible(!(state instanceof State.Planning));
-        failures.getItems().clear();
-        switch (state) {
-            case State.Planning() -> status.setText("");
-            case State.Asking(long replaced) -> status.setText(Words.of("handover.asking", replaced));
-            case State.Running(int done, int of, double left) -> {
-                progress.setProgress(of == 0 ? 0 : (double) done / of);
-                String rest = left < 0 ? "" : Words.of("handover.left", Math.round(left));
-                status.setText(Words.of("handover.running", done, of) + rest);
-            }
-            case State.Done done -> showDone(done);
-            case State.NotStarted(String reason) -> status.setText(Words.of("handover.failed", reason));
-        }
-        failures.setVisible(!failures.getItems().isEmpty());
-        refresh();
-    }
-
-    private void showDone(State.Done done) {
-        String key = done.cancelled() ? "handover.done.cancelled" : "handover.done";
-        String failed = done.failed().isEmpty()
-                ? ""
-                : " · " + Words.of("handover.done.failed", done.failed().size());
-        String there = done.there() == 0 ? "" : " · " + Words.of("handover.done.there", done.there());
-        status.setText(Words.of(key, done.written(), done.folder()) + there + failed);
-        progress.setProgress(1);
-        done.listTrouble().ifPresent(why -> failures.getItems().add(Words.of("handover.list.failed", why)));
-        for (Outcome.Failed each : done.failed()) {
-            failures.getItems()
-                    .add(Words.of(
-                            "handover.file.failed",
-                            each.delivery().photo().name(),
-                            each.delivery().format().name(),
-                            each.reason()));
-        }
+    private void showTable() {
+        table.show(session.briefProperty().get(), model.outlookProperty().get());
     }
 }

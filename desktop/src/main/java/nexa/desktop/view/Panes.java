@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.util.concurrent.Executor;
 import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.FinishExample;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
 
@@ -11,12 +12,14 @@ public final class Panes {
     private final ShootModels models;
     private final Session session;
     private final PhotoLoader loader;
+    private final Executor work;
     private final Executor fx;
 
-    public Panes(ShootModels models, PhotoLoader loader, Executor fx) {
+    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx) {
         this.models = models;
         this.session = models.session();
         this.loader = loader;
+        this.work = work;
         this.fx = fx;
     }
 
@@ -40,6 +43,11 @@ public final class Panes {
     /** @param format to be edited */
     public PaneLayer.Content format(Format format, Runnable done) {
         return new FormatPane(session, models.shelf(), format, done);
+    }
+
+    /** @param format whose files are to be edited */
+    public PaneLayer.Content files(Format format, Runnable done) {
+        return new FilesPane(session, new FinishExample(session.shoot(), work, fx, FinishForm.SIDE), format, done);
     }
 
     /** @param done closes the pane */

@@ -9,11 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.naming.NameTemplate;
 import nexa.core.naming.OutputName;
+import nexa.core.print.SetSense;
 import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
@@ -46,6 +48,30 @@ public record HandoverPlan(
         PixelSize size = Planning.size(format, frame, facts.asShot());
         String extension = format.files().type().extension();
         return request.names().name(planning.values(photo, format, facts, size)) + "." + extension;
+    }
+
+    /** One photo's delivery in a format, to show what comes of it; its output is no file. */
+    public static Delivery sample(Shoot shoot, Photo photo, Format format) {
+        Frame frame = shoot.frame(photo, format).orElseThrow();
+        PixelSize size =
+                Planning.size(format, frame, photo.facts().orElseThrow().asShot());
+        return new Delivery(photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, shoot.folder());
+    }
+
+    /** By a format's id, whether its photos have the pixels that it asks for. */
+    public Map<Integer, SetSense> senses() {
+        Map<Integer, SetSense> senses = new HashMap<>();
+        for (Format format : request.formats()) {
+            List<SetSense.Cut> cuts = Stream.concat(deliveries.stream(), there.stream())
+                    .filter(delivery -> delivery.format().id() == format.id())
+                    .map(delivery -> new SetSense.Cut(
+                            delivery.frame(),
+                            delivery.photo().facts().orElseThrow().asShot()))
+                    .toList();
+            double most = format.files().finish().enlarge() / 100.0;
+            SetSense.of(format.target(), most, cuts).ifPresent(sense -> senses.put(format.id(), sense));
+        }
+        return senses;
     }
 
     /** How many files that are there will be replaced. */

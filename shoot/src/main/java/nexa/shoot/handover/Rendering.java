@@ -7,8 +7,11 @@ import nexa.core.geometry.Affine;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
+import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.deliver.Sharpen;
+import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -37,7 +40,7 @@ public final class Rendering {
     }
 
     /**
-     * The middle of a delivered picture at its own pixels, finished in several ways to compare them.
+     * The place of a delivered picture that has most detail, at its own pixels in sRGB, finished in several ways to compare them.
      *
      * @param side of the square in pixels, cut to the picture
      * @return a picture for each finish
@@ -47,12 +50,18 @@ public final class Rendering {
             throws UnreadablePhotoException {
         PixelSize whole = delivery.size();
         PixelSize cut = new PixelSize(Math.min(side, whole.width()), Math.min(side, whole.height()));
-        Affine middle = Affine.translation((whole.width() - cut.width()) / 2, (whole.height() - cut.height()) / 2);
-        Affine toSource = middle.then(toSource(delivery, space(delivery)));
         try (Source source = Source.open(delivery.source(), facts(delivery));
-                Picture part = SinglePass.render(source.picture(), toSource, cut)) {
-            return finishes.stream().map(finish -> Sharpen.apply(part, finish)).toList();
+                Picture all = pixels(delivery, source);
+                Picture part = Detail.cut(all, cut);
+                Picture shown = onScreen(part, source)) {
+            return finishes.stream().map(finish -> Sharpen.apply(shown, finish)).toList();
         }
+    }
+
+    private static Picture onScreen(Picture part, Source source) {
+        return source.profile()
+                .map(profile -> ColourTransform.between(profile, Profile.SRGB).apply(part))
+                .orElseGet(part::shared);
     }
 
     static PhotoFacts facts(Delivery delivery) {

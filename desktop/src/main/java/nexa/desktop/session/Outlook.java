@@ -1,0 +1,41 @@
+package nexa.desktop.session;
+
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.print.SetSense;
+import nexa.shoot.handover.Estimate;
+import nexa.shoot.handover.HandoverPlan;
+
+/**
+ * What a run would do.
+ *
+ * @param files to be written
+ * @param there files that are there already and stay
+ * @param replaced files that are there and would be replaced
+ * @param unfinished whether a run into the folder did not come to its end
+ * @param senses by a format's id
+ * @param estimate empty until it is known
+ */
+public record Outlook(
+        int files,
+        int there,
+        long replaced,
+        boolean unfinished,
+        Map<Integer, SetSense> senses,
+        Optional<Estimate> estimate) {
+    static final Outlook NOTHING = new Outlook(0, 0, 0, false, Map.of(), Optional.empty());
+
+    static Outlook of(HandoverPlan plan) {
+        return new Outlook(
+                plan.deliveries().size(),
+                plan.there().size(),
+                plan.replaced(),
+                HandoverPlan.isUnfinished(plan.request().folder()),
+                plan.senses(),
+                Optional.empty());
+    }
+
+    Outlook with(Estimate known) {
+        return new Outlook(files, there, replaced, unfinished, senses, Optional.of(known));
+    }
+}
