@@ -24,6 +24,21 @@ public record Composition(List<Point> places, double size) {
         }
     }
 
+    /** The text that {@link #parse} reads back: the size, a colon, and the places as marks are written. */
+    public String text() {
+        return size + ":" + new Marks(places).text();
+    }
+
+    /** @throws IllegalArgumentException if the text is something else */
+    public static Composition parse(String text) {
+        int colon = text.indexOf(':');
+        if (colon < 0) {
+            throw new IllegalArgumentException("“" + text + "” is no composition: a size, a colon and places are");
+        }
+        return new Composition(
+                Marks.parse(text.substring(colon + 1)).points(), Double.parseDouble(text.substring(0, colon)));
+    }
+
     /**
      * The composition of a frame.
      *

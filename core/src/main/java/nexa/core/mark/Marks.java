@@ -1,6 +1,8 @@
 package nexa.core.mark;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 
@@ -39,6 +41,28 @@ public record Marks(List<Point> points) {
     /** In level space as the photo is held. */
     public List<Point> in(PhotoSpace space) {
         return points.stream().map(space::fromAsShot).toList();
+    }
+
+    /** The text that {@link #parse} reads back: {@code x,y;x,y}. */
+    public String text() {
+        return points.stream().map(p -> p.x() + "," + p.y()).collect(Collectors.joining(";"));
+    }
+
+    /**
+     * Reads {@code x,y;x,y} or nothing.
+     *
+     * @throws IllegalArgumentException if it is something else
+     */
+    public static Marks parse(String text) {
+        List<Point> points = new ArrayList<>();
+        for (String pair : text.isBlank() ? new String[0] : text.split(";")) {
+            String[] numbers = pair.split(",");
+            if (numbers.length != 2) {
+                throw new IllegalArgumentException("“" + pair + "” is no mark: two numbers with a comma are");
+            }
+            points.add(new Point(Double.parseDouble(numbers[0]), Double.parseDouble(numbers[1])));
+        }
+        return new Marks(points);
     }
 
     public boolean isEmpty() {

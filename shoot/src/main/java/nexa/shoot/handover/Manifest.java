@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import nexa.imaging.deliver.AtomicFile;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
 
 /**
  * The list of delivered files with their checksums, as {@code handover.json} and {@code handover.csv} beside them. Files
@@ -23,6 +25,9 @@ final class Manifest {
     static final String CSV_NAME = "handover.csv";
     private static final List<String> FIELDS = List.of("file", "photo", "format", "width", "height", "bytes", "sha256");
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    private static final CSVFormat CSV =
+            CSVFormat.RFC4180.builder().setHeader(FIELDS.toArray(String[]::new)).get();
 
     private Manifest() {}
 
@@ -81,21 +86,14 @@ final class Manifest {
         return files;
     }
 
-    /** RFC 4180. */
-    private static String csv(ArrayNode files) {
-        StringBuilder csv = new StringBuilder(String.join(",", FIELDS)).append("\r\n");
-        for (JsonNode file : files) {
-            csv.append(String.join(
-                            ",",
-                            FIELDS.stream()
-                                    .map(field -> cell(file.path(field).asText()))
-                                    .toList()))
-                    .append("\r\n");
+    private static String csv(ArrayNode files) throws IOException {
+        StringBuilder text = new StringBuilder();
+        try (CSVPrinter printer = new CSVPrinter(text, CSV)) {
+            for (JsonNode file : files) {
+                printer.printRecord(
+                        FIELDS.stream().map(field -> file.path(field).asText()));
+            }
         }
-        return csv.toString();
-    }
-
-    private static String cell(String text) {
-        return text.matches("[^,\"\r\n]*") ? text : '"' + text.replace("\"", "\"\"") + '"';
+        return text.toString();
     }
 }

@@ -16,10 +16,13 @@ import java.util.stream.Collectors;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
+import nexa.core.brief.Subject;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.mark.Composition;
+import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -65,12 +68,19 @@ final class PhotoTable {
                                 placed.getOrDefault(id, Map.of()),
                                 alternates.getOrDefault(id, Map.of()),
                                 row.getBoolean("set_aside"),
-                                SubjectText.subject(row),
+                                subject(row),
                                 level(row),
                                 Optional.ofNullable(row.getString("overlay")).map(OverlayChoice::parse))));
             }
         }
         return all;
+    }
+
+    private static Subject subject(ResultSet row) throws SQLException {
+        String marks = row.getString("marks");
+        return new Subject(
+                marks == null ? Marks.NONE : Marks.parse(marks),
+                Optional.ofNullable(row.getString("rule")).map(Composition::parse));
     }
 
     private static Pose pose(ResultSet row) throws SQLException {
@@ -200,8 +210,8 @@ final class PhotoTable {
         update.setBoolean(2, framing.pose().turn().mirrored());
         update.setDouble(3, framing.pose().tilt().degrees());
         update.setBoolean(4, framing.setAside());
-        update.setString(5, SubjectText.marks(framing.marks()));
-        update.setString(6, framing.subject().rule().map(SubjectText::rule).orElse(null));
+        update.setString(5, framing.marks().isEmpty() ? null : framing.marks().text());
+        update.setString(6, framing.subject().rule().map(Composition::text).orElse(null));
         update.setObject(7, framing.level().map(Tilt::degrees).orElse(null));
         update.setString(8, framing.overlay().map(OverlayChoice::text).orElse(null));
         update.setLong(9, photo);

@@ -1,0 +1,118 @@
+package nexa.shoot.exchange;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import nexa.core.brief.Framing;
+import nexa.imaging.deliver.AtomicFile;
+import nexa.shoot.Photo;
+import nexa.shoot.Shoot;
+import nexa.shoot.exchange.FramingTexts.Read;
+
+/** The sidecars of a shoot's photos: {@code kiln_0201.jpg.xmp} beside {@code kiln_0201.jpg}. */
+public final class Sidecars {
+    private static final String ENDING = ".xmp";
+
+    /** No sidecar comes near; a larger file is something else. */
+    private static final long LARGEST = 4 << 20;
+
+    private Sidecars() {}
+
+    /**
+     * Writes what is known of photos. One that nothing was asked of gets no sidecar, unless there is one. What others
+     * wrote into a sidecar stays.
+     */
+    public static Exchanged write(Shoot shoot, Predicate<Photo> which) {
+        int written = 0;
+        int same = 0;
+        List<String> troubles = new ArrayList<>();
+        for (Photo photo : shoot.photos()) {
+            Path file = Sidecar.of(shoot.fileOf(photo));
+            boolean untouched = shoot.framing(photo).equals(Framing.UNTOUCHED);
+            if (which.test(photo) && !(untouched && Files.notExists(file))) {
+                try {
+                    boolean changed = write(shoot, photo, file);
+                    written += changed ? 1 : 0;
+                    same += changed ? 0 : 1;
+                } catch (IOException failed) {
+                    troubles.add(file.getFileName() + ": " + words(failed));
+                }
+            }
+        }
+        return new Exchanged(written, same, troubles);
+    }
+
+    private static boolean write(Shoot shoot, Photo photo, Path file) throws IOException {
+        Sidecar now = new Sidecar(photo.fingerprint(), FramingTexts.of(shoot.framing(photo), shoot.brief()));
+        byte[] before = Files.exists(file) ? bytes(file) : null;
+        byte[] after = now.written(before);
+        if (before != null && Arrays.equals(before, after)) {
+            return false;
+        }
+        AtomicFile.write(file, after);
+        return true;
+    }
+
+    /** Reads all sidecars of a shoot as one step; what was known of their photos is replaced. */
+    public static Exchanged read(Shoot shoot) {
+        Changes changes = new Changes(shoot);
+        for (Map.Entry<String, Path> entry : there(shoot.folder(), changes).entrySet()) {
+            try {
+                Optional<Sidecar> sidecar = Sidecar.read(bytes(entry.getValue()));
+                if (sidecar.isPresent()) {
+                    read(entry.getKey(), sidecar.get(), changes);
+                }
+            } catch (IOException | IllegalArgumentException broken) {
+                changes.trouble(entry.getKey() + ENDING + ": " + words(broken));
+            }
+        }
+        return changes.apply("edit.read.sidecars");
+    }
+
+    private static void read(String file, Sidecar sidecar, Changes changes) {
+        Optional<Photo> photo = changes.photo(file).or(() -> changes.withContent(sidecar.fingerprint()));
+        if (photo.isEmpty()) {
+            changes.trouble(file + ENDING + ": its photo is not here");
+            return;
+        }
+        Read read = sidecar.texts().framing(changes.brief());
+        read.unknown().forEach(name -> changes.trouble(file + ENDING + ": the brief has no format “" + name + "”"));
+        changes.add(photo.get(), read.framing());
+    }
+
+    /** By the photo's path in the shoot, in order. */
+    private static Map<String, Path> there(Path folder, Changes changes) {
+        Map<String, Path> there = new TreeMap<>();
+        try (Stream<Path> files = Files.walk(folder)) {
+            files.filter(file -> file.toString().endsWith(ENDING) && Files.isRegularFile(file))
+                    .forEach(file -> there.put(photoOf(folder, file), file));
+        } catch (IOException | java.io.UncheckedIOException unreadable) {
+            changes.trouble(folder + ": " + unreadable.getMessage());
+        }
+        return there;
+    }
+
+    private static String photoOf(Path folder, Path file) {
+        String name = folder.relativize(file).toString().replace('\\', '/');
+        return name.substring(0, name.length() - ENDING.length());
+    }
+
+    private static byte[] bytes(Path file) throws IOException {
+        if (Files.size(file) > LARGEST) {
+            throw new IOException("it is far larger than a sidecar");
+        }
+        return Files.readAllBytes(file);
+    }
+
+    private static String words(Exception failed) {
+        return failed.getMessage() == null ? "it can't be read or written" : failed.getMessage();
+    }
+}

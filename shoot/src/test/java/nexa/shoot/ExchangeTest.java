@@ -1,0 +1,257 @@
+package nexa.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import nexa.core.brief.Alternate;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.brief.Subject;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.core.mark.Composition;
+import nexa.core.mark.Marks;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
+import nexa.core.shape.Shape;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.exchange.BriefFile;
+import nexa.shoot.exchange.CropsTable;
+import nexa.shoot.exchange.Exchanged;
+import nexa.shoot.exchange.Sidecars;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ExchangeTest {
+    private static final int PHOTOS = 12;
+
+    @TempDir
+    Path base;
+
+    private final Random random = new Random(20_261_125);
+    private TestShoot test;
+    private Path brief;
+
+    @BeforeEach
+    void photos() throws IOException {
+        test = new TestShoot(base);
+        brief = base.resolve("brief.json");
+        for (int i = 1; i <= PHOTOS; i++) {
+            test.photo("k" + i + ".jpg", 300 + i, i % 2 == 0 ? 200 : 450);
+        }
+    }
+
+    /** Whatever can be asked of a photo, on all photos; one stays untouched. */
+    private void frame(Shoot shoot) {
+        TestShoot.addFormat(shoot, "Gone", "1:1");
+        TestShoot.addFormat(shoot, "Print, large", "4:5");
+        TestShoot.addFormat(shoot, "\"Any\" é", "free");
+        shoot.apply(Edit.brief(
+                "edit.brief",
+                shoot.brief(),
+                shoot.brief().without(shoot.brief().find("Gone").orElseThrow())));
+        List<FramingChange> changes = new ArrayList<>();
+        for (Photo photo : shoot.photos().subList(1, PHOTOS)) {
+            changes.add(new FramingChange(photo.id(), shoot.framing(photo), any(shoot)));
+        }
+        shoot.apply(new Edit("edit.frame", changes, null));
+    }
+
+    private Framing any(Shoot shoot) {
+        Framing framing = Framing.UNTOUCHED
+                .with(new Pose(new Turn(random.nextInt(4), random.nextBoolean()), new Tilt(random.nextDouble(-45, 45))))
+                .withSetAside(random.nextInt(5) == 0);
+        for (Format format : shoot.brief().formats()) {
+            if (random.nextInt(3) > 0) {
+                framing = framing.with(format, crop());
+            }
+            if (random.nextBoolean()) {
+                framing = framing.keeping(format, new Alternate("wide; \"far\"", crop()));
+            }
+        }
+        if (random.nextBoolean()) {
+            Marks marks = new Marks(List.of(point(), point()));
+            framing = framing.with(new Subject(marks, Optional.of(new Composition(List.of(point()), 0.7))));
+        }
+        if (random.nextBoolean()) {
+            framing = framing.levelledAt(new Tilt(random.nextDouble(-10, 10)));
+        }
+        return random.nextBoolean() ? framing.with(new OverlayChoice(Optional.of(Overlay.GOLDEN_SPIRAL), 3)) : framing;
+    }
+
+    private Crop crop() {
+        Frame wish = new Frame(
+                random.nextDouble(-0.3, 0.3),
+                random.nextDouble(-0.3, 0.3),
+                random.nextDouble(0.1, 0.9),
+                random.nextDouble(0.1, 0.9));
+        Crop crop = new Crop(wish);
+        crop = random.nextBoolean() ? crop : crop.withOwnShape(Optional.of(Shape.parse("16:9")));
+        crop = random.nextBoolean() ? crop : crop.withOutside(true);
+        return random.nextBoolean() ? crop : crop.asChecked();
+    }
+
+    private Point point() {
+        return new Point(random.nextDouble(-0.5, 0.5), random.nextDouble(-0.5, 0.5));
+    }
+
+    /** All frames of all photos, and all that was asked for, with formats by name. */
+    private static List<Object> all(Shoot shoot) {
+        List<Object> all = new ArrayList<>();
+        for (Photo photo : shoot.photos()) {
+            Framing framing = shoot.framing(photo);
+            all.add(photo.file());
+            all.add(List.of(framing.pose(), framing.setAside(), framing.subject(), framing.level(), framing.overlay()));
+            for (Format format : shoot.brief().formats()) {
+                all.add(format.name());
+                all.add(framing.crop(format));
+                all.add(framing.alternates(format));
+                all.add(shoot.frame(photo, format));
+            }
+        }
+        return all;
+    }
+
+    private void emptyStore() throws IOException {
+        try (var files = Files.walk(test.folder().resolve(".nexa"))) {
+            for (Path file : files.sorted((a, b) -> b.compareTo(a)).toList()) {
+                Files.delete(file);
+            }
+        }
+    }
+
+    private void readBrief(Shoot shoot) throws IOException {
+        shoot.apply(Edit.brief(
+                "edit.brief",
+                shoot.brief(),
+                shoot.brief().withAll(BriefFile.read(brief).formats())));
+    }
+
+    @Test
+    void sidecarsAndBrief_restoreEveryFrameExactly() throws IOException {
+        List<Object> before;
+        try (Shoot shoot = test.open()) {
+            frame(shoot);
+            before = all(shoot);
+            new BriefFile("test", shoot.brief().formats()).write(brief);
+            assertEquals(new Exchanged(PHOTOS - 1, 0, List.of()), Sidecars.write(shoot, photo -> true));
+            assertEquals(new Exchanged(0, PHOTOS - 1, List.of()), Sidecars.write(shoot, photo -> true));
+            assertFalse(Files.exists(test.folder().resolve("k1.jpg.xmp")), "of a photo that nothing was asked of");
+        }
+        emptyStore();
+        try (Shoot shoot = test.open()) {
+            readBrief(shoot);
+            assertEquals(new Exchanged(PHOTOS - 1, 0, List.of()), Sidecars.read(shoot));
+            assertEquals(before, all(shoot));
+            assertEquals(new Exchanged(0, PHOTOS - 1, List.of()), Sidecars.read(shoot));
+            shoot.undo();
+            assertEquals(Framing.UNTOUCHED, shoot.framing(shoot.photos().getLast()), "all is one step");
+        }
+    }
+
+    @Test
+    void tableAndBrief_restoreEveryFrameExactly() throws IOException {
+        List<Object> before;
+        Path table = base.resolve("crops.csv");
+        try (Shoot shoot = test.open()) {
+            frame(shoot);
+            before = all(shoot);
+            new BriefFile("test", shoot.brief().formats()).write(brief);
+            assertTrue(CropsTable.write(shoot, table) >= 2 * PHOTOS);
+        }
+        emptyStore();
+        try (Shoot shoot = test.open()) {
+            readBrief(shoot);
+            assertEquals(List.of(), CropsTable.read(shoot, table).troubles());
+            assertEquals(before, all(shoot));
+        }
+    }
+
+    @Test
+    void whatOthersWroteIntoASidecar_stays() throws IOException {
+        Path sidecar = test.folder().resolve("k2.jpg.xmp");
+        Files.writeString(sidecar, """
+                <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
+                <rdf:Description rdf:about="" xmlns:xmp="http://ns.adobe.com/xap/1.0/" xmp:Rating="3"/>
+                </rdf:RDF></x:xmpmeta>""");
+        try (Shoot shoot = test.open()) {
+            frame(shoot);
+            assertEquals(0, Sidecars.read(shoot).photos(), "a sidecar that says nothing to Nexa");
+            Sidecars.write(shoot, photo -> true);
+        }
+        String text = Files.readString(sidecar);
+        assertTrue(text.contains("Rating") && text.contains("centreX"), text);
+    }
+
+    @Test
+    void brokenSidecars_areToldAndNotWrittenOver() throws IOException {
+        byte[] noise = "this is a shopping list".getBytes(StandardCharsets.UTF_8);
+        Path sidecar = test.folder().resolve("k2.jpg.xmp");
+        Files.write(sidecar, noise);
+        try (Shoot shoot = test.open()) {
+            frame(shoot);
+            Exchanged written = Sidecars.write(shoot, photo -> true);
+            assertEquals(PHOTOS - 2, written.photos());
+            assertEquals(List.of("k2.jpg.xmp: it holds something that is not XMP"), written.troubles());
+            assertArrayEquals(noise, Files.readAllBytes(sidecar));
+            Path other = test.folder().resolve("k3.jpg.xmp");
+            Files.writeString(other, Files.readString(other).replaceFirst("tilt>[^<]*<", "tilt>much<"));
+            Exchanged read = Sidecars.read(shoot);
+            assertEquals(
+                    List.of("k2.jpg.xmp: it is not XMP", "k3.jpg.xmp: “much” is no number for tilt"), read.troubles());
+        }
+    }
+
+    @Test
+    void renamedPhoto_isFoundByItsContent_andUnknownFormatsAreTold() throws IOException {
+        try (Shoot shoot = test.open()) {
+            frame(shoot);
+            Sidecars.write(shoot, photo -> true);
+        }
+        emptyStore();
+        Files.move(test.folder().resolve("k5.jpg"), test.folder().resolve("renamed.jpg"));
+        Files.delete(test.folder().resolve("k6.jpg"));
+        try (Shoot shoot = test.open()) {
+            Exchanged read = Sidecars.read(shoot);
+            assertTrue(read.troubles().contains("k6.jpg.xmp: its photo is not here"), read::toString);
+            assertTrue(
+                    read.troubles().stream().anyMatch(words -> words.contains("the brief has no format")),
+                    read::toString);
+            assertFalse(shoot.framing(TestShoot.photo(shoot, "renamed.jpg")).equals(Framing.UNTOUCHED));
+        }
+    }
+
+    @Test
+    void aTableThatIsNone_isRefusedWithWords() throws IOException {
+        try (Shoot shoot = test.open()) {
+            TestShoot.addFormat(shoot, "Print", "4:5");
+            for (String text : List.of("", "a,b\r\n1,2\r\n", "photo,format,centreX\r\n\"k1.jpg,Print,0.1")) {
+                Path file = Files.writeString(base.resolve("some.csv"), text);
+                assertThrows(IOException.class, () -> CropsTable.read(shoot, file), text);
+            }
+            Path file = Files.writeString(
+                    base.resolve("some.csv"),
+                    "photo,format,centreX,centreY,width,height\r\nk1.jpg,Print,0,0,0.5,wide\r\nk99.jpg,Print,0,0,1,1\r\n");
+            assertEquals(
+                    List.of("k1.jpg: “wide” is no number for height", "k99.jpg: there is no such photo"),
+                    CropsTable.read(shoot, file).troubles());
+        }
+    }
+}
