@@ -1,24 +1,56 @@
 package nexa.cli;
 
+import java.io.IOException;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.brief.Format;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.exchange.CropsTable;
+import nexa.shoot.exchange.Exchanged;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
-@Command(name = "crops", description = "List the frames of a shoot's photos.")
+@Command(name = "crops", description = "List the frames of a shoot's photos, or exchange them as a table.")
 final class CropsCommand extends ShootCommand {
     @Option(names = "--format", paramLabel = "NAME", description = "Only this format; may be given several times.")
     private List<String> names = new ArrayList<>();
 
+    @Option(names = "--export", paramLabel = "FILE.csv", description = "Write all crops to a table.")
+    private @Nullable Path exported;
+
+    @Option(
+            names = "--import",
+            paramLabel = "FILE.csv",
+            description = "Read crops from such a table, in place of what was known of its photos.")
+    private @Nullable Path imported;
+
     @Override
-    boolean run(Shoot shoot, Rows rows) {
+    boolean run(Shoot shoot, Rows rows) throws IOException {
+        if (imported != null) {
+            requireEditing(shoot);
+            return add(rows, read(shoot, imported));
+        }
+        if (exported != null) {
+            CropsTable.write(shoot, exported.toAbsolutePath());
+        }
         List<Format> formats = formats(shoot, names);
         for (Photo photo : shoot.photos()) {
             formats.forEach(format -> CropRow.add(rows, shoot, photo, format));
         }
         return sayUnreadable(shoot.photos());
+    }
+
+    private Exchanged read(Shoot shoot, Path file) throws IOException {
+        try {
+            return CropsTable.read(shoot, file).apply();
+        } catch (NoSuchFileException missing) {
+            throw wrong("There is no file " + file);
+        } catch (IOException refused) {
+            throw wrong(file + ": " + refused.getMessage());
+        }
     }
 }

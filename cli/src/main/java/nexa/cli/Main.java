@@ -22,12 +22,15 @@ import picocli.CommandLine.ParameterException;
             FormatsCommand.class,
             CropCommand.class,
             CropsCommand.class,
+            SidecarsCommand.class,
             LevelCommand.class,
             CarryCommand.class,
             CheckCommand.class,
             MarkCommand.class,
             LineupCommand.class,
-            HandoverCommand.class
+            HandoverCommand.class,
+            PaperCommands.Contact.class,
+            PaperCommands.Prints.class
         })
 public final class Main implements Runnable {
     @Override

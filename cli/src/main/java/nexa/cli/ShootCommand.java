@@ -15,6 +15,8 @@ import nexa.core.brief.Format;
 import nexa.shoot.Locations;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.exchange.Exchanged;
+import nexa.shoot.exchange.Sidecars;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -48,6 +50,9 @@ abstract class ShootCommand implements Callable<Integer> {
         try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser())) {
             Rows rows = new Rows();
             boolean allWell = run(shoot, rows);
+            if (Sidecars.areInStep(shoot)) {
+                Sidecars.write(shoot, photo -> true).troubles().forEach(this::say);
+            }
             rows.print(spec.commandLine().getOut(), json);
             return ExitCode.of(allWell);
         }
@@ -55,6 +60,13 @@ abstract class ShootCommand implements Callable<Integer> {
 
     /** Does the command's work; false if some photos failed. */
     abstract boolean run(Shoot shoot, Rows rows) throws IOException;
+
+    /** Tells what came of writing or reading crops; false if something was left out. */
+    final boolean add(Rows rows, Exchanged exchanged) {
+        rows.add().with("photos", exchanged.photos()).with("same", exchanged.same());
+        exchanged.troubles().forEach(this::say);
+        return exchanged.troubles().isEmpty();
+    }
 
     final ParameterException wrong(String message) {
         return new ParameterException(spec.commandLine(), message);

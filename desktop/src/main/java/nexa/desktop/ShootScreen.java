@@ -81,10 +81,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
         lineup = new LineupView(session, keys, loader, fx);
         desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
-        handover = new HandoverView(
-                session,
-                new HandoverModel(session.shoot(), work, fx),
-                (format, beside) -> layer.toggle(panes.files(format, layer::close), beside));
+        handover = new HandoverView(session, new HandoverModel(session.shoot(), work, fx), new FromHandover());
         shootKeys = new ShootKeys(session, keys, this);
         notice.getStyleClass().add("notice");
         notice.setMaxWidth(Double.MAX_VALUE);
@@ -113,6 +110,24 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
                 session.viewProperty().set(MainView.WALL); // where its ghosts show
             }
             layer.toggle(panes.of(pane), beside);
+        }
+    }
+
+    /** What the handover starts. */
+    private final class FromHandover implements HandoverView.Actions {
+        @Override
+        public void files(Format format, Node beside) {
+            layer.toggle(panes.files(format, layer::close), beside);
+        }
+
+        @Override
+        public void paper(HandoverModel model, Node beside) {
+            layer.toggle(panes.paper(model::chosenFormats), beside);
+        }
+
+        @Override
+        public void exchange(Node beside) {
+            layer.toggle(panes.exchange(), beside);
         }
     }
 

@@ -140,6 +140,11 @@ final class Tour {
         onFx(() -> ((Button) window.scene().lookup("#files-1")).fire());
         picture("handover-files");
         onFx(() -> fire(KeyCode.ESCAPE, false));
+        onFx(() -> ((Button) window.scene().lookup("#handover-paper")).fire());
+        picture("handover-paper");
+        onFx(() -> ((Button) window.scene().lookup("#handover-exchange")).fire());
+        picture("handover-exchange");
+        onFx(() -> fire(KeyCode.ESCAPE, false));
         onFx(() -> ((Button) window.scene().lookup("#handover-start")).fire());
         snapAfter("handover-run", () -> bar() > 0.3);
         picture("handover-result");

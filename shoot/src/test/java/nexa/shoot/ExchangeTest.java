@@ -158,9 +158,13 @@ class ExchangeTest {
         emptyStore();
         try (Shoot shoot = test.open()) {
             readBrief(shoot);
-            assertEquals(new Exchanged(PHOTOS - 1, 0, List.of()), Sidecars.read(shoot));
+            assertEquals(
+                    new Exchanged(PHOTOS - 1, 0, List.of()),
+                    Sidecars.read(shoot).apply());
             assertEquals(before, all(shoot));
-            assertEquals(new Exchanged(0, PHOTOS - 1, List.of()), Sidecars.read(shoot));
+            assertEquals(
+                    new Exchanged(0, PHOTOS - 1, List.of()),
+                    Sidecars.read(shoot).apply());
             shoot.undo();
             assertEquals(Framing.UNTOUCHED, shoot.framing(shoot.photos().getLast()), "all is one step");
         }
@@ -179,7 +183,7 @@ class ExchangeTest {
         emptyStore();
         try (Shoot shoot = test.open()) {
             readBrief(shoot);
-            assertEquals(List.of(), CropsTable.read(shoot, table).troubles());
+            assertEquals(List.of(), CropsTable.read(shoot, table).apply().troubles());
             assertEquals(before, all(shoot));
         }
     }
@@ -193,7 +197,7 @@ class ExchangeTest {
                 </rdf:RDF></x:xmpmeta>""");
         try (Shoot shoot = test.open()) {
             frame(shoot);
-            assertEquals(0, Sidecars.read(shoot).photos(), "a sidecar that says nothing to Nexa");
+            assertEquals(0, Sidecars.read(shoot).apply().photos(), "a sidecar that says nothing to Nexa");
             Sidecars.write(shoot, photo -> true);
         }
         String text = Files.readString(sidecar);
@@ -213,7 +217,7 @@ class ExchangeTest {
             assertArrayEquals(noise, Files.readAllBytes(sidecar));
             Path other = test.folder().resolve("k3.jpg.xmp");
             Files.writeString(other, Files.readString(other).replaceFirst("tilt>[^<]*<", "tilt>much<"));
-            Exchanged read = Sidecars.read(shoot);
+            Exchanged read = Sidecars.read(shoot).apply();
             assertEquals(
                     List.of("k2.jpg.xmp: it is not XMP", "k3.jpg.xmp: “much” is no number for tilt"), read.troubles());
         }
@@ -229,7 +233,7 @@ class ExchangeTest {
         Files.move(test.folder().resolve("k5.jpg"), test.folder().resolve("renamed.jpg"));
         Files.delete(test.folder().resolve("k6.jpg"));
         try (Shoot shoot = test.open()) {
-            Exchanged read = Sidecars.read(shoot);
+            Exchanged read = Sidecars.read(shoot).apply();
             assertTrue(read.troubles().contains("k6.jpg.xmp: its photo is not here"), read::toString);
             assertTrue(
                     read.troubles().stream().anyMatch(words -> words.contains("the brief has no format")),
@@ -251,7 +255,7 @@ class ExchangeTest {
                     "photo,format,centreX,centreY,width,height\r\nk1.jpg,Print,0,0,0.5,wide\r\nk99.jpg,Print,0,0,1,1\r\n");
             assertEquals(
                     List.of("k1.jpg: “wide” is no number for height", "k99.jpg: there is no such photo"),
-                    CropsTable.read(shoot, file).troubles());
+                    CropsTable.read(shoot, file).apply().troubles());
         }
     }
 }

@@ -5,7 +5,13 @@ import nexa.shoot.exchange.Shelf;
 
 /** The models of an open shoot. */
 public record ShootModels(
-        Session session, Levelling levelling, Marking marking, Counts counts, RepeatsModel repeats, Shelf shelf) {
+        Session session,
+        Levelling levelling,
+        Marking marking,
+        Counts counts,
+        RepeatsModel repeats,
+        InStep inStep,
+        Shelf shelf) {
 
     /**
      * @param work where photos are decoded and counted
@@ -18,11 +24,13 @@ public record ShootModels(
                 new Marking(session, work, fx),
                 new Counts(session, work, fx),
                 new RepeatsModel(session, work, fx),
+                new InStep(session, work, fx),
                 shelf);
     }
 
     public void dispose() {
         counts.dispose();
+        inStep.dispose();
         marking.decline();
     }
 }

@@ -20,6 +20,7 @@ import nexa.shoot.handover.Outcome;
 
 /** What a run would do, the run itself, and what came of it. */
 final class HandoverRun extends VBox {
+    private static final double ROW = 24;
     private static final double MEGABYTE = 1e6;
     private static final double GIGABYTE = 1e9;
 
@@ -64,6 +65,7 @@ final class HandoverRun extends VBox {
         progress.setAccessibleText(Words.of("handover.title"));
         results.setId("handover-results");
         results.setPrefHeight(150);
+        results.setFixedCellSize(ROW);
         results.setAccessibleText(Words.of("handover.log"));
         for (Node node :
                 new Node[] {pause, cancel, resume, replace, progress, status, results, start, room, exceptions}) {

@@ -4,7 +4,6 @@ import java.io.File;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -34,6 +33,7 @@ public final class HandoverView extends StackPane {
 
     private final Session session;
     private final HandoverModel model;
+    private final Actions actions;
     private final HandoverTable table;
     private final HandoverRun run;
     private final TextField folder = new TextField();
@@ -43,11 +43,21 @@ public final class HandoverView extends StackPane {
     private final SetChangeListener<Integer> chosen = change -> refresh();
     private final Subscription subscriptions;
 
-    /** @param files opens what a format's files are like, beside a button */
-    public HandoverView(Session session, HandoverModel model, BiConsumer<Format, Node> files) {
+    /** The small panes that belong to a handover, each opened beside a button. */
+    public interface Actions {
+        /** What a format's files are like. */
+        void files(Format format, Node beside);
+
+        void paper(HandoverModel model, Node beside);
+
+        void exchange(Node beside);
+    }
+
+    public HandoverView(Session session, HandoverModel model, Actions actions) {
         this.session = session;
         this.model = model;
-        this.table = new HandoverTable(model, files);
+        this.actions = actions;
+        this.table = new HandoverTable(model, actions::files);
         this.run = new HandoverRun(session, model);
         this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
         getStyleClass().add("handover");
@@ -91,9 +101,23 @@ public final class HandoverView extends StackPane {
         grid.addRow(0, label("handover.folder"), folderRow());
         grid.addRow(1, label("handover.names"), namesRow());
         grid.addRow(2, label("handover.taken"), taken);
+        grid.addRow(3, label("handover.also"), also());
         grid.setPrefWidth(520);
         grid.setMinWidth(460);
         return grid;
+    }
+
+    /** What else may leave the shoot. */
+    private Node also() {
+        Button paper = Buttons.text("handover.paper", () -> {});
+        paper.setId("handover-paper");
+        paper.setOnAction(event -> actions.paper(model, paper));
+        Buttons.explain(paper, Words.of("handover.paper.tip"));
+        Button exchange = Buttons.text("handover.exchange", () -> {});
+        exchange.setId("handover-exchange");
+        exchange.setOnAction(event -> actions.exchange(exchange));
+        Buttons.explain(exchange, Words.of("handover.exchange.tip"));
+        return new HBox(8, paper, exchange);
     }
 
     private static Label label(String words) {

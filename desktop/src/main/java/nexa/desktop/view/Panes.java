@@ -1,9 +1,13 @@
 package nexa.desktop.view;
 
+import java.util.List;
 import java.util.concurrent.Executor;
+import java.util.function.Supplier;
 import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.ExchangeModel;
 import nexa.desktop.session.FinishExample;
+import nexa.desktop.session.PaperModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
 
@@ -14,6 +18,7 @@ public final class Panes {
     private final PhotoLoader loader;
     private final Executor work;
     private final Executor fx;
+    private final PaperModel paper;
 
     public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx) {
         this.models = models;
@@ -21,6 +26,7 @@ public final class Panes {
         this.loader = loader;
         this.work = work;
         this.fx = fx;
+        this.paper = new PaperModel(session.shoot(), work, fx);
     }
 
     public PaneLayer.Content of(DeskView.DeskPane pane) {
@@ -48,6 +54,15 @@ public final class Panes {
     /** @param format whose files are to be edited */
     public PaneLayer.Content files(Format format, Runnable done) {
         return new FilesPane(session, new FinishExample(session.shoot(), work, fx, FinishForm.SIDE), format, done);
+    }
+
+    /** @param formats those to print */
+    public PaneLayer.Content paper(Supplier<List<Format>> formats) {
+        return new PaperPane(paper, formats);
+    }
+
+    public PaneLayer.Content exchange() {
+        return new ExchangePane(session.shoot(), new ExchangeModel(session.shoot(), work, fx), models.inStep());
     }
 
     /** @param done closes the pane */

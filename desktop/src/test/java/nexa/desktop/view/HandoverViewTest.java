@@ -17,6 +17,7 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
@@ -175,5 +176,43 @@ class HandoverViewTest extends WindowTest {
         until(() -> text(robot, "#handover-status").startsWith("3 files"));
         assertNotNull(Files.size(out.resolve("handover.json")));
         assertNotEquals(0, Files.size(out.resolve("kiln_0201_4-5.jpg")));
+    }
+
+    @Test
+    void contactSheet_isWritten(FxRobot robot) throws Exception {
+        Path file = folder.resolveSibling("sheet.pdf");
+        plan(robot);
+        robot.clickOn("#handover-paper").clickOn("#sheets-BY_PHOTO");
+        robot.interact(() -> robot.lookup("#paper-file").<TextField>query().setText(file.toString()));
+        robot.clickOn("#paper-write");
+        until(() -> text(robot, "#paper-message").startsWith("3 pictures on 1 pages"));
+        assertTrue(Files.size(file) > 10_000);
+        robot.clickOn("#sheets-PRINTS");
+        robot.interact(() -> robot.lookup("#paper-file").<TextField>query().setText(file.toString()));
+        robot.clickOn("#paper-write");
+        until(() -> text(robot, "#paper-message").startsWith("There was nothing to put on a page."));
+        assertTrue(text(robot, "#paper-message").contains("4:5: it asks for no print size"));
+    }
+
+    @Test
+    void sidecars_areWrittenKeptInStepAndReadAsOneStep(FxRobot robot) throws Exception {
+        plan(robot);
+        press(robot, KeyCode.W);
+        robot.interact(() -> session().tiltBy(2));
+        Path sidecar = folder.resolve("kiln_0201.jpg.xmp");
+        press(robot, KeyCode.V);
+        robot.clickOn("#handover-exchange").clickOn("#exchange-write");
+        until(() -> text(robot, "#exchange-message").startsWith("1 sidecars were written"));
+        String first = Files.readString(sidecar);
+        robot.clickOn("#exchange-in-step");
+        robot.interact(() -> session().tiltBy(-5));
+        until(() -> !Files.readString(sidecar).equals(first));
+        robot.clickOn("#exchange-in-step");
+        Files.writeString(sidecar, first);
+        robot.clickOn("#exchange-read");
+        until(() -> text(robot, "#exchange-message").startsWith("Crops of 1 photos were read"));
+        assertEquals(2, session().framing().pose().tilt().degrees(), 1e-9);
+        robot.clickOn("#undo");
+        assertEquals(-3, session().framing().pose().tilt().degrees(), 1e-9);
     }
 }

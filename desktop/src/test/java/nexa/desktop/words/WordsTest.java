@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 
 class WordsTest {
     private static final Pattern KEY = Pattern.compile(
-            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup|settings|colour|taken|files|sense)\\.[a-z.-]+)\"");
+            "\"((?:app|view|header|start|rail|state|wall|bench|desk|overlay|handover|trouble|edit|notice|keys|shape|numbers|look|alternate|steps|pane|review|carry|marks|filter|format|shelf|lineup|settings|colour|taken|files|sense|paper|exchange)\\.[a-z.-]+)\"");
 
     @Test
     void everyKeyInTheCode_hasWords() throws IOException {
@@ -56,6 +56,8 @@ class WordsTest {
         everyChoice_hasWords("reference", Reference.values());
         everyChoice_hasWords("colour", nexa.core.files.DeliveredColour.Kind.values());
         everyChoice_hasWords("taken", nexa.shoot.handover.Collision.values());
+        everyChoice_hasWords("sheet", nexa.core.paper.Paper.values());
+        everyChoice_hasWords("sheets", nexa.desktop.session.PaperModel.Kind.values());
         everyChoice_hasWords("sharpening", nexa.core.files.Finish.Sharpening.values());
         everyChoice_hasWords("keep", nexa.core.files.Description.Keep.values());
         everyChoice_hasWords("chroma", nexa.core.files.Packing.Chroma.values());

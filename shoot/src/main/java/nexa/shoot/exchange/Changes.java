@@ -13,17 +13,18 @@ import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 
-/** Framings that were read, gathered to become one step. */
-final class Changes {
+/** Framings that were read from files, to become one step. */
+public final class Changes {
     private final Shoot shoot;
+    private final String label;
     private final Map<String, Photo> byFile = new HashMap<>();
     private final Map<String, Photo> byContent = new HashMap<>();
-    private final Map<Long, FramingChange> changes = new LinkedHashMap<>();
+    private final Map<Photo, Framing> found = new LinkedHashMap<>();
     private final List<String> troubles = new ArrayList<>();
-    private int same;
 
-    Changes(Shoot shoot) {
+    Changes(Shoot shoot, String label) {
         this.shoot = shoot;
+        this.label = label;
         for (Photo photo : shoot.photos()) {
             byFile.put(photo.file(), photo);
             byContent.put(photo.fingerprint(), photo);
@@ -48,18 +49,21 @@ final class Changes {
     }
 
     void add(Photo photo, Framing framing) {
-        Framing before = shoot.framing(photo);
-        if (before.onlyOf(brief()).equals(framing)) {
-            same++;
-        } else {
-            changes.put(photo.id(), new FramingChange(photo.id(), before, framing));
-        }
+        found.put(photo, framing);
     }
 
-    Exchanged apply(String label) {
+    /** Does what was read, in place of what is known of the photos now. */
+    public Exchanged apply() {
+        List<FramingChange> changes = new ArrayList<>();
+        found.forEach((photo, framing) -> {
+            Framing before = shoot.framing(photo);
+            if (!before.onlyOf(brief()).equals(framing)) {
+                changes.add(new FramingChange(photo.id(), before, framing));
+            }
+        });
         if (!changes.isEmpty()) {
-            shoot.apply(new Edit(label, List.copyOf(changes.values()), null));
+            shoot.apply(new Edit(label, changes, null));
         }
-        return new Exchanged(changes.size(), same, troubles);
+        return new Exchanged(changes.size(), found.size() - changes.size(), troubles);
     }
 }

@@ -126,12 +126,12 @@ public final class CropsTable {
     // ---- reading ----
 
     /**
-     * Reads a table as one step; what was known of its photos is replaced.
+     * Reads a table; nothing changes before that is applied.
      *
      * @throws IOException with words for the user if the file can't be read or is not such a table
      */
-    public static Exchanged read(Shoot shoot, Path file) throws IOException {
-        Changes changes = new Changes(shoot);
+    public static Changes read(Shoot shoot, Path file) throws IOException {
+        Changes changes = new Changes(shoot, "edit.read.crops");
         for (Map.Entry<String, FramingTexts> entry : texts(file).entrySet()) {
             Optional<Photo> photo = changes.photo(entry.getKey());
             if (photo.isEmpty()) {
@@ -147,7 +147,7 @@ public final class CropsTable {
                 changes.trouble(entry.getKey() + ": " + wrong.getMessage());
             }
         }
-        return changes.apply("edit.read.crops");
+        return changes;
     }
 
     /** By photo, in the table's order. Rows of derived frames have no wish, and add nothing to their photo. */

@@ -24,7 +24,18 @@ public final class Sidecars {
     /** No sidecar comes near; a larger file is something else. */
     private static final long LARGEST = 4 << 20;
 
+    private static final String IN_STEP = "sidecars in step";
+
     private Sidecars() {}
+
+    /** Whether sidecars are written whenever crops change. */
+    public static boolean areInStep(Shoot shoot) {
+        return shoot.setting(IN_STEP).filter("true"::equals).isPresent();
+    }
+
+    public static void keepInStep(Shoot shoot, boolean on) {
+        shoot.remember(IN_STEP, Boolean.toString(on));
+    }
 
     /**
      * Writes what is known of photos. One that nothing was asked of gets no sidecar, unless there is one. What others
@@ -61,9 +72,9 @@ public final class Sidecars {
         return true;
     }
 
-    /** Reads all sidecars of a shoot as one step; what was known of their photos is replaced. */
-    public static Exchanged read(Shoot shoot) {
-        Changes changes = new Changes(shoot);
+    /** Reads all sidecars of a shoot; nothing changes before that is applied. */
+    public static Changes read(Shoot shoot) {
+        Changes changes = new Changes(shoot, "edit.read.sidecars");
         for (Map.Entry<String, Path> entry : there(shoot.folder(), changes).entrySet()) {
             try {
                 Optional<Sidecar> sidecar = Sidecar.read(bytes(entry.getValue()));
@@ -74,7 +85,7 @@ public final class Sidecars {
                 changes.trouble(entry.getKey() + ENDING + ": " + words(broken));
             }
         }
-        return changes.apply("edit.read.sidecars");
+        return changes;
     }
 
     private static void read(String file, Sidecar sidecar, Changes changes) {

@@ -29,6 +29,21 @@ public record Delivery(
         return whole ? print.ppi() : Math.rint(Sense.ppi(size, print));
     }
 
+    /** The same in other pixels. */
+    Delivery sized(PixelSize other) {
+        return new Delivery(photo, source, framing, format, frame, other, output);
+    }
+
+    /** With so many more pixels of picture on each side. */
+    Delivery bleeding(double pixels) {
+        int more = (int) Math.round(2 * pixels);
+        double scale = frame.width() / size.width();
+        Frame wider = new Frame(
+                frame.centreX(), frame.centreY(), frame.width() + more * scale, frame.height() + more * scale);
+        PixelSize larger = new PixelSize(size.width() + more, size.height() + more);
+        return new Delivery(photo, source, framing, format, wider, larger, output);
+    }
+
     /** The same, to another file. */
     Delivery to(Path other) {
         return new Delivery(photo, source, framing, format, frame, size, other);

@@ -1,12 +1,20 @@
 package nexa.shoot.handover;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
+import nexa.core.files.DeliveredColour;
+import nexa.core.files.Description;
+import nexa.core.files.FileSettings;
+import nexa.core.files.FileType;
 import nexa.core.files.Finish;
 import nexa.core.geometry.Affine;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
+import nexa.core.print.OutputSize;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
@@ -14,6 +22,7 @@ import nexa.imaging.deliver.Sharpen;
 import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.render.Blank;
 import nexa.imaging.render.SinglePass;
@@ -21,16 +30,24 @@ import nexa.imaging.source.Source;
 
 /** A delivery's pixels, and the bytes of its file. */
 public final class Rendering {
+    private static final int PLAIN_QUALITY = 92;
+
     private Rendering() {}
 
     /** What is beyond the photo is white. */
     static Picture pixels(Delivery delivery, Source source) {
         PhotoSpace space = space(delivery);
-        Picture rendered = SinglePass.render(source.picture(), toSource(delivery, space), delivery.size());
+        Picture rendered = unbounded(delivery, source);
         if (!space.outline().contains(delivery.frame(), Outline.PARALLEL)) {
             Blank.fill(rendered, space.toOutput(delivery.frame(), delivery.size()));
         }
         return rendered;
+    }
+
+    /** What is beyond the photo is as its edge. */
+    private static Picture unbounded(Delivery delivery, Source source) {
+        Affine toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
+        return SinglePass.render(source.picture(), toSource, delivery.size());
     }
 
     static byte[] bytes(Delivery delivery, Source source) throws IOException {
@@ -56,6 +73,73 @@ public final class Rendering {
                 Picture shown = onScreen(part, source)) {
             return finishes.stream().map(finish -> Sharpen.apply(shown, finish)).toList();
         }
+    }
+
+    /**
+     * One photo's deliveries as small JPEGs in sRGB without metadata, decoded no larger than needed.
+     *
+     * @param longEdge of each at most, in pixels
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static List<byte[]> small(List<Delivery> ofOnePhoto, int longEdge) throws IOException {
+        Delivery first = ofOnePhoto.getFirst();
+        double part = ofOnePhoto.stream()
+                .mapToDouble(each -> longSide(each.frame()))
+                .min()
+                .orElseThrow();
+        PixelSize asShot = facts(first).asShot();
+        Reduction reduction = Reduction.leaving((int) Math.ceil(longEdge / part), asShot.longEdge());
+        List<byte[]> pictures = new ArrayList<>();
+        try (Source source = Source.open(first.source(), facts(first), reduction)) {
+            for (Delivery delivery : ofOnePhoto) {
+                Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+                try (Picture rendered = pixels(small, source)) {
+                    pictures.add(plain(rendered, source, Finish.DEFAULT));
+                }
+            }
+        }
+        return pictures;
+    }
+
+    private static double longSide(Frame frame) {
+        return Math.min(1, Math.max(frame.width(), frame.height()));
+    }
+
+    /**
+     * One photo's deliveries with picture beyond the frame, as JPEGs in sRGB without metadata, sharpened as their
+     * formats say. Beyond the photo its edge goes on.
+     *
+     * @param bleed how many delivered pixels beyond the frame on each side
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static List<byte[]> bleeding(List<Delivery> ofOnePhoto, ToDoubleFunction<Delivery> bleed)
+            throws IOException {
+        Delivery first = ofOnePhoto.getFirst();
+        List<byte[]> pictures = new ArrayList<>();
+        try (Source source = Source.open(first.source(), facts(first))) {
+            for (Delivery delivery : ofOnePhoto) {
+                try (Picture rendered = unbounded(delivery.bleeding(bleed.applyAsDouble(delivery)), source)) {
+                    pictures.add(
+                            plain(rendered, source, delivery.format().files().finish()));
+                }
+            }
+        }
+        return pictures;
+    }
+
+    private static byte[] plain(Picture picture, Source source, Finish finish) throws IOException {
+        FileSettings plain = new FileSettings(FileType.JPEG, PLAIN_QUALITY, DeliveredColour.SRGB)
+                .finished(finish)
+                .described(Description.DEFAULT.keeping(Description.Keep.NONE, true));
+        return Encoder.encode(picture, source, plain);
+    }
+
+    /** From the photo's own pixels to those of a source that was decoded smaller. */
+    private static Affine reduced(Delivery delivery, Source source) {
+        PixelSize whole = facts(delivery).asShot();
+        PixelSize decoded = source.picture().size();
+        return Affine.scale(
+                (double) decoded.longEdge() / whole.longEdge(), (double) decoded.longEdge() / whole.longEdge());
     }
 
     private static Picture onScreen(Picture part, Source source) {

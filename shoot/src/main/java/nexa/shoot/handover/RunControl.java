@@ -16,7 +16,7 @@ public final class RunControl {
     }
 
     /** Waits while paused; whether the next file is to be begun. */
-    synchronized boolean mayGoOn() {
+    public synchronized boolean mayGoOn() {
         while (paused && !cancelled) {
             try {
                 wait();

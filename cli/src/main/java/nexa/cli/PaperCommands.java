@@ -1,0 +1,107 @@
+package nexa.cli;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import nexa.core.brief.Format;
+import nexa.core.paper.Page;
+import nexa.core.paper.Paper;
+import nexa.shoot.Shoot;
+import nexa.shoot.handover.RunControl;
+import nexa.shoot.paper.ContactSheet;
+import nexa.shoot.paper.PaperJob;
+import nexa.shoot.paper.PaperJob.Printed;
+import nexa.shoot.paper.PrintSheet;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** Crops on paper, as PDF. */
+final class PaperCommands {
+    private PaperCommands() {}
+
+    /** What contact sheets and print sheets share. */
+    private abstract static class OnPaper extends ShootCommand {
+        @Option(names = "--out", required = true, paramLabel = "FILE.pdf", description = "The file to write.")
+        @SuppressWarnings("NullAway.Init")
+        private Path out;
+
+        @Option(names = "--format", paramLabel = "NAME", description = "Only this format; may be given several times.")
+        private List<String> names = new ArrayList<>();
+
+        @Option(
+                names = "--paper",
+                defaultValue = "A4",
+                description = "One of: ${COMPLETION-CANDIDATES}; A4 if nothing is said.")
+        @SuppressWarnings("NullAway.Init")
+        private Paper paper;
+
+        @Option(names = "--lying", description = "The paper's long side across.")
+        private boolean lying;
+
+        @Option(names = "--margin", paramLabel = "MM", defaultValue = "10", description = "White on each side.")
+        private double margin;
+
+        @Override
+        final boolean run(Shoot shoot, Rows rows) throws IOException {
+            List<Format> formats = formats(shoot, names);
+            if (formats.isEmpty()) {
+                throw wrong("The brief is empty, so there is nothing to print; add a format with: "
+                        + "nexa formats FOLDER --add NAME=4:5");
+            }
+            Printed printed =
+                    job(out.toAbsolutePath(), formats, page()).write(shoot, (done, of) -> {}, new RunControl());
+            printed.troubles().forEach(this::say);
+            rows.add()
+                    .with("output", printed.file().toString())
+                    .with("pages", printed.pages())
+                    .with("pictures", printed.pictures());
+            return printed.troubles().isEmpty();
+        }
+
+        private Page page() {
+            try {
+                return paper.page(lying, margin);
+            } catch (IllegalArgumentException none) {
+                throw wrong(String.format(Locale.ROOT, "A margin of %s mm leaves nothing of the paper", margin));
+            }
+        }
+
+        abstract PaperJob job(Path file, List<Format> formats, Page page);
+    }
+
+    @Command(name = "contact", description = "Print the crops in rows, with names and states, to a PDF.")
+    static final class Contact extends OnPaper {
+        @Option(names = "--columns", paramLabel = "N", defaultValue = "5", description = "Pictures in a row.")
+        private int columns;
+
+        @Option(names = "--by-photo", description = "A row for each photo, with all formats.")
+        private boolean byPhoto;
+
+        @Override
+        PaperJob job(Path file, List<Format> formats, Page page) {
+            if (columns < 1 || columns > 20) {
+                throw wrong("--columns is from 1 to 20, not " + columns);
+            }
+            return new ContactSheet(file, formats, byPhoto, page, columns);
+        }
+    }
+
+    @Command(name = "prints", description = "Put prints in their sizes on sheets to be cut apart, in a PDF.")
+    static final class Prints extends OnPaper {
+        @Option(names = "--bleed", paramLabel = "MM", defaultValue = "3", description = "Picture beyond the cut.")
+        private double bleed;
+
+        @Option(names = "--no-marks", description = "Without the lines that say where to cut.")
+        private boolean unmarked;
+
+        @Override
+        PaperJob job(Path file, List<Format> formats, Page page) {
+            if (!(bleed >= 0 && bleed <= 50)) {
+                throw wrong("--bleed is from 0 to 50 mm, not " + bleed);
+            }
+            return new PrintSheet(file, formats, page, bleed, !unmarked);
+        }
+    }
+}

@@ -1,0 +1,127 @@
+package nexa.core.paper;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import nexa.core.Cases;
+import nexa.core.paper.ContactGrid.Cell;
+import nexa.core.paper.PrintLayout.Place;
+import nexa.core.paper.PrintLayout.Print;
+import nexa.core.paper.PrintLayout.Sheets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class PaperTest {
+    private static final double ROUNDING = 1e-6;
+
+    static Stream<Cases> cases() {
+        return Cases.some(200);
+    }
+
+    private static Page page(Cases cases) {
+        Paper paper = Paper.values()[cases.below(Paper.values().length)];
+        return paper.page(cases.below(2) == 0, cases.between(0, 20));
+    }
+
+    private static boolean holds(Box outer, Box inner) {
+        Box roomy = outer.grown(ROUNDING);
+        return inner.left() >= roomy.left()
+                && inner.top() >= roomy.top()
+                && inner.right() <= roomy.right()
+                && inner.bottom() <= roomy.bottom();
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void contactCells_lieInsideAndApart(Cases cases) {
+        Page page = page(cases);
+        List<Cell> cells = new ContactGrid(page, 1 + cases.below(8), 16, 10, cases.between(0, 8)).cells();
+        List<Box> boxes = new ArrayList<>();
+        for (Cell cell : cells) {
+            assertTrue(holds(page.inside(), cell.picture()) && holds(page.inside(), cell.caption()), cell::toString);
+            assertTrue(cell.picture().top() >= page.inside().top() + 16 - ROUNDING);
+            boxes.add(cell.picture());
+            boxes.add(cell.caption());
+        }
+        assertApart(boxes);
+    }
+
+    private static void assertApart(List<Box> boxes) {
+        for (int i = 0; i < boxes.size(); i++) {
+            for (int k = 0; k < i; k++) {
+                assertFalse(boxes.get(i).grown(-ROUNDING).overlaps(boxes.get(k).grown(-ROUNDING)), boxes::toString);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void prints_lieInsideAndApart_inTheirSizes_andNoneIsLost(Cases cases) {
+        PrintLayout layout = new PrintLayout(page(cases), cases.between(0, 5), cases.between(0, 8));
+        List<Print> prints = Stream.generate(() -> new Print(cases.between(30, 320), cases.between(30, 320)))
+                .limit(1 + cases.below(30))
+                .toList();
+        Sheets sheets = layout.place(prints);
+        assertEquals(prints.size(), sheets.places().size() + sheets.tooLarge().size());
+        for (int sheet = 0; sheet < sheets.count(); sheet++) {
+            int number = sheet;
+            List<Place> here = sheets.places().stream()
+                    .filter(place -> place.sheet() == number)
+                    .toList();
+            assertFalse(here.isEmpty() && !sheets.places().isEmpty(), "an empty sheet");
+            List<Box> taken = here.stream()
+                    .map(place -> place.cut().grown(layout.bleed() + layout.marks()))
+                    .toList();
+            taken.forEach(box -> assertTrue(holds(layout.page().inside(), box), box::toString));
+            assertApart(taken);
+        }
+        for (Place place : sheets.places()) {
+            Print print = prints.get(place.print());
+            Box cut = place.cut();
+            assertEquals(print.width(), place.turned() ? cut.height() : cut.width(), ROUNDING);
+            assertEquals(print.height(), place.turned() ? cut.width() : cut.height(), ROUNDING);
+        }
+    }
+
+    @Test
+    void prints_areTurnedWhereMoreGoOnASheetThatWay() {
+        PrintLayout layout = new PrintLayout(Paper.A4.page(false, 5), 0, 0);
+        List<Print> prints =
+                IntStream.range(0, 4).mapToObj(i -> new Print(100, 140)).toList();
+        assertEquals(1, layout.place(prints).count());
+        List<Print> lying =
+                IntStream.range(0, 4).mapToObj(i -> new Print(140, 100)).toList();
+        Sheets sheets = layout.place(lying);
+        assertEquals(1, sheets.count());
+        assertTrue(sheets.places().stream().allMatch(Place::turned));
+    }
+
+    @Test
+    void aPrintThatNoSheetHolds_isTold() {
+        Sheets sheets =
+                new PrintLayout(Paper.A4.page(false, 5), 3, 5).place(List.of(new Print(50, 50), new Print(300, 400)));
+        assertEquals(List.of(1), sheets.tooLarge());
+        assertEquals(1, sheets.count());
+        assertEquals(
+                0,
+                new PrintLayout(Paper.A4.page(false, 5), 3, 5).place(List.of()).count());
+    }
+
+    @Test
+    void fitting_isTheLargestInTheMiddle() {
+        assertEquals(new Box(10, 25, 60, 30), new Box(10, 10, 60, 60).fitting(2));
+        assertEquals(new Box(25, 10, 30, 60), new Box(10, 10, 60, 60).fitting(0.5));
+    }
+
+    @Test
+    void pageWithoutRoom_isRefused() {
+        assertThrows(IllegalArgumentException.class, () -> Paper.A4.page(false, 105));
+    }
+}

@@ -1,0 +1,36 @@
+package nexa.shoot.paper;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import nexa.shoot.Shoot;
+import nexa.shoot.handover.RunControl;
+
+/** Something that becomes a PDF. */
+public sealed interface PaperJob permits ContactSheet, PrintSheet {
+    /** Told how far it is, on any thread. */
+    @FunctionalInterface
+    interface Progress {
+        void done(int photos, int of);
+    }
+
+    /**
+     * What came of it.
+     *
+     * @param pictures on all pages
+     * @param troubles what was left out and why, in words for the user
+     * @param cancelled then nothing was written
+     */
+    record Printed(Path file, int pages, int pictures, List<String> troubles, boolean cancelled) {
+        public Printed {
+            troubles = List.copyOf(troubles);
+        }
+    }
+
+    /**
+     * Makes the PDF and puts it in its file whole, in place of what was there. Blocks until done.
+     *
+     * @throws IOException if the file can't be written
+     */
+    Printed write(Shoot shoot, Progress progress, RunControl control) throws IOException;
+}
