@@ -16,15 +16,18 @@ final class WindowCommands {
         Desktop.start();
     }
 
-    @Command(name = "open", description = "Open a shoot in the window.", mixinStandardHelpOptions = true)
+    @Command(
+            name = "open",
+            description = "Open a shoot in the window, or put a brief on the shelf.",
+            mixinStandardHelpOptions = true)
     static final class Open implements Runnable {
-        @Parameters(paramLabel = "FOLDER", description = "The shoot: a folder of photos.")
+        @Parameters(paramLabel = "FOLDER", description = "The shoot: a folder of photos; or a brief's file.")
         @SuppressWarnings("NullAway.Init")
-        private Path folder;
+        private Path place;
 
         @Override
         public void run() {
-            Desktop.open(folder.toAbsolutePath());
+            Desktop.open(place.toAbsolutePath());
         }
     }
 

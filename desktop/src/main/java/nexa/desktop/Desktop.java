@@ -1,10 +1,13 @@
 package nexa.desktop;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -30,8 +33,15 @@ public final class Desktop {
         run(window -> {});
     }
 
-    public static void open(Path folder) {
-        run(window -> window.open(folder));
+    /** @param place a shoot's folder, or a brief's file, whose formats then are on the shelf */
+    public static void open(Path place) {
+        run(window -> {
+            if (Files.isRegularFile(place)) {
+                window.takeBrief(place);
+            } else {
+                window.open(place);
+            }
+        });
     }
 
     /** With a fresh copy of the demo shoot. */
@@ -63,6 +73,20 @@ public final class Desktop {
         Tour.run(out, shoot);
     }
 
+    private static void logStart(MainWindow window) {
+        AtomicBoolean told = new AtomicBoolean();
+        window.scene().addPostLayoutPulseListener(() -> {
+            if (!told.getAndSet(true)) {
+                ProcessHandle.current()
+                        .info()
+                        .startInstant()
+                        .ifPresent(start -> LOG.info(
+                                "The window shows {} ms after the program was started",
+                                Duration.between(start, Instant.now()).toMillis()));
+            }
+        });
+    }
+
     private static void run(Consumer<MainWindow> then) {
         CountDownLatch closed = new CountDownLatch(1);
         Platform.startup(() -> {
@@ -76,6 +100,7 @@ public final class Desktop {
                 }
             });
             window.show();
+            logStart(window);
             then.accept(window);
         });
         try {

@@ -41,6 +41,7 @@ import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
+import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.incoming.FolderWatch;
 import nexa.shoot.preview.PreviewCache;
@@ -143,6 +144,29 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         return CompletableFuture.supplyAsync(() -> opened(folder), work)
                 .thenAcceptAsync(this::showShoot, fx)
                 .exceptionallyAsync(failed -> showFailure(folder, failed), fx);
+    }
+
+    /** Puts a brief's formats on the shelf, from where any shoot can have them. */
+    public CompletableFuture<Void> takeBrief(Path file) {
+        return CompletableFuture.supplyAsync(() -> brief(file), work)
+                .thenAcceptAsync(
+                        brief -> {
+                            new Shelf(preferences).keep(brief);
+                            firstStart.show(Words.of(
+                                    "start.brief", brief.name(), brief.formats().size()));
+                        },
+                        fx)
+                .exceptionallyAsync(failed -> showFailure(file, failed), fx);
+    }
+
+    private static BriefFile brief(Path file) {
+        try {
+            BriefFile read = BriefFile.read(file);
+            String name = read.name().isBlank() ? String.valueOf(file.getFileName()) : read.name();
+            return new BriefFile(name, read.formats());
+        } catch (IOException failed) {
+            throw new CompletionException(failed);
+        }
     }
 
     private Shoot opened(Path folder) {

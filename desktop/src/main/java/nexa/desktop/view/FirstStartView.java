@@ -85,6 +85,11 @@ public final class FirstStartView extends StackPane {
         setBusy(true);
     }
 
+    public void show(String words) {
+        message.setText(words);
+        setBusy(false);
+    }
+
     public void showFailure(String reason) {
         message.setText(Words.of("start.failed", reason));
         setBusy(false);
