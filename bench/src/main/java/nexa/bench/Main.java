@@ -9,7 +9,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
- * {@code sharpness}, {@code fuzz [COUNT]}.
+ * {@code sharpness}, {@code fuzz [COUNT]}, {@code start}.
  */
 public final class Main {
     private Main() {}
@@ -42,6 +42,7 @@ public final class Main {
             case "handover" -> HandoverTimes.run();
             case "sharpness" -> Sharpness.run();
             case "fuzz" -> Fuzz.run(count);
+            case "start" -> StartTimes.run();
             default -> {
                 return false;
             }

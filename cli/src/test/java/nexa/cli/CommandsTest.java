@@ -7,9 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,54 +16,11 @@ import java.util.List;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class CommandsTest {
-    @TempDir
-    Path base;
-
-    private Path folder;
-    private final ByteArrayOutputStream out = new ByteArrayOutputStream();
-    private final ByteArrayOutputStream err = new ByteArrayOutputStream();
-
-    @BeforeEach
-    void photos() throws IOException {
-        folder = Files.createDirectory(base.resolve("shoot"));
-        TestPhotos.jpeg(folder.resolve("h.jpg"), 300, 200, 1);
-        TestPhotos.jpeg(folder.resolve("v.jpg"), 200, 300, 6);
-    }
-
-    private int run(String... arguments) {
-        out.reset();
-        err.reset();
-        return Main.run(new PrintStream(out, true), new PrintStream(err, true), arguments);
-    }
-
-    private JsonNode json(String... arguments) throws IOException {
-        List<String> all = new ArrayList<>(List.of(arguments));
-        all.add("--json");
-        assertEquals(0, run(all.toArray(String[]::new)), this::said);
-        return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
-    }
-
-    private String said() {
-        return err.toString(StandardCharsets.UTF_8);
-    }
-
-    private String shoot() {
-        return folder.toString();
-    }
-
-    private static List<String> fields(JsonNode node) {
-        List<String> names = new ArrayList<>();
-        node.fieldNames().forEachRemaining(names::add);
-        return names;
-    }
-
+class CommandsTest extends CommandTest {
     @Test
     void photos_areListedUpright() throws IOException {
         JsonNode rows = json("photos", shoot());

@@ -59,6 +59,7 @@ final class FileText {
         add(packing.chroma() != Chroma.BY_QUALITY, lower(packing.chroma()) + " chroma", clauses);
         add(packing.progressive(), "progressive", clauses);
         add(packing.depth() != Depth.PHOTO, (packing.depth() == Depth.EIGHT ? 8 : 16) + " bits", clauses);
+        add(packing.untouched(), "untouched pixels", clauses);
         add(packing.compression() == Compression.LZW, "lzw compression", clauses);
         add(packing.compression() == Compression.NONE, "no compression", clauses);
     }
@@ -158,6 +159,9 @@ final class FileText {
         Description said = files.description();
         if (plain.equals("progressive")) {
             return files.packed(packing.progressive(true));
+        }
+        if (plain.equals("untouched pixels")) {
+            return files.packed(packing.untouched(true));
         }
         if (plain.equals("no place")) {
             return files.described(said.keeping(said.keep(), true));

@@ -8,9 +8,18 @@ package nexa.core.files;
  * @param progressive whether a JPEG shows coarse first while it loads
  * @param depth of a TIFF or PNG
  * @param compression of a TIFF; none loses anything
+ * @param untouched whether a JPEG is cut from the photo's on its own grid of blocks where that can be, with the frame moved to
+ *     the grid, in place of being compressed again
  */
-public record Packing(int mostKilobytes, Chroma chroma, boolean progressive, Depth depth, Compression compression) {
-    public static final Packing DEFAULT = new Packing(0, Chroma.BY_QUALITY, false, Depth.PHOTO, Compression.DEFLATE);
+public record Packing(
+        int mostKilobytes,
+        Chroma chroma,
+        boolean progressive,
+        Depth depth,
+        Compression compression,
+        boolean untouched) {
+    public static final Packing DEFAULT =
+            new Packing(0, Chroma.BY_QUALITY, false, Depth.PHOTO, Compression.DEFLATE, false);
 
     /** At how many places a JPEG keeps colour. */
     public enum Chroma {
@@ -46,22 +55,26 @@ public record Packing(int mostKilobytes, Chroma chroma, boolean progressive, Dep
     }
 
     public Packing atMost(int kilobytes) {
-        return new Packing(kilobytes, chroma, progressive, depth, compression);
+        return new Packing(kilobytes, chroma, progressive, depth, compression, untouched);
     }
 
     public Packing with(Chroma other) {
-        return new Packing(mostKilobytes, other, progressive, depth, compression);
+        return new Packing(mostKilobytes, other, progressive, depth, compression, untouched);
     }
 
     public Packing progressive(boolean other) {
-        return new Packing(mostKilobytes, chroma, other, depth, compression);
+        return new Packing(mostKilobytes, chroma, other, depth, compression, untouched);
     }
 
     public Packing with(Depth other) {
-        return new Packing(mostKilobytes, chroma, progressive, other, compression);
+        return new Packing(mostKilobytes, chroma, progressive, other, compression, untouched);
     }
 
     public Packing with(Compression other) {
-        return new Packing(mostKilobytes, chroma, progressive, depth, other);
+        return new Packing(mostKilobytes, chroma, progressive, depth, other, untouched);
+    }
+
+    public Packing untouched(boolean other) {
+        return new Packing(mostKilobytes, chroma, progressive, depth, compression, other);
     }
 }

@@ -38,7 +38,8 @@ class FileSettingsTest {
                         one(cases, Chroma.values()),
                         cases.below(2) == 0,
                         one(cases, Depth.values()),
-                        one(cases, Compression.values())),
+                        one(cases, Compression.values()),
+                        cases.below(2) == 0),
                 new Finish(
                         one(cases, Sharpening.values()),
                         1 + cases.below(300),

@@ -5,6 +5,7 @@ import java.util.Optional;
 import nexa.core.print.SetSense;
 import nexa.shoot.handover.Estimate;
 import nexa.shoot.handover.HandoverPlan;
+import nexa.shoot.handover.HandoverPlan.OnGrid;
 
 /**
  * What a run would do.
@@ -14,6 +15,7 @@ import nexa.shoot.handover.HandoverPlan;
  * @param replaced files that are there and would be replaced
  * @param unfinished whether a run into the folder did not come to its end
  * @param senses by a format's id
+ * @param onGrid by the id of a format that wants its pixels untouched
  * @param estimate empty until it is known
  */
 public record Outlook(
@@ -22,8 +24,9 @@ public record Outlook(
         long replaced,
         boolean unfinished,
         Map<Integer, SetSense> senses,
+        Map<Integer, OnGrid> onGrid,
         Optional<Estimate> estimate) {
-    static final Outlook NOTHING = new Outlook(0, 0, 0, false, Map.of(), Optional.empty());
+    static final Outlook NOTHING = new Outlook(0, 0, 0, false, Map.of(), Map.of(), Optional.empty());
 
     static Outlook of(HandoverPlan plan) {
         return new Outlook(
@@ -32,10 +35,11 @@ public record Outlook(
                 plan.replaced(),
                 HandoverPlan.isUnfinished(plan.request().folder()),
                 plan.senses(),
+                plan.onGrid(),
                 Optional.empty());
     }
 
     Outlook with(Estimate known) {
-        return new Outlook(files, there, replaced, unfinished, senses, Optional.of(known));
+        return new Outlook(files, there, replaced, unfinished, senses, onGrid, Optional.of(known));
     }
 }

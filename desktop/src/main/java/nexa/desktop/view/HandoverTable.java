@@ -20,6 +20,8 @@ import nexa.core.print.SetSense;
 import nexa.desktop.session.HandoverModel;
 import nexa.desktop.session.Outlook;
 import nexa.desktop.words.Words;
+import nexa.shoot.handover.HandoverPlan.OnGrid;
+import org.jspecify.annotations.Nullable;
 
 /** The brief's formats before a run: whether, as what and how large each is delivered, and what that is good for. */
 final class HandoverTable extends GridPane {
@@ -51,6 +53,7 @@ final class HandoverTable extends GridPane {
             fill(brief);
         }
         for (Row row : rows) {
+            row.show(outlook.onGrid().get(row.format.id()));
             row.show(Optional.ofNullable(outlook.senses().get(row.format.id()))
                     .filter(known -> !model.leftOut().contains(row.format.id())));
         }
@@ -68,18 +71,25 @@ final class HandoverTable extends GridPane {
         for (Format format : brief.formats()) {
             Row row = new Row(format);
             rows.add(row);
-            addRow(rows.size(), choice(format), delivered(format), row.largest, row.good, edit(format));
+            addRow(rows.size(), choice(format), row.delivered, row.largest, row.good, edit(format));
         }
     }
 
     /** What is known of one format's photos. */
     private static final class Row {
         private final Format format;
+        private final Lines delivered = new Lines("note");
         private final Lines largest = new Lines("note");
         private final Lines good = new Lines("warned");
 
         Row(Format format) {
             this.format = format;
+        }
+
+        void show(@Nullable OnGrid onGrid) {
+            delivered.show(
+                    format.shape().text() + " · " + SenseWords.asked(format.target()),
+                    FilesWords.of(format.files()) + (onGrid == null ? "" : " · " + SenseWords.onGrid(onGrid)));
         }
 
         void show(Optional<SetSense> sense) {
@@ -116,12 +126,6 @@ final class HandoverTable extends GridPane {
         });
         GridPane.setValignment(box, VPos.TOP);
         return box;
-    }
-
-    private static Node delivered(Format format) {
-        Lines lines = new Lines("note");
-        lines.show(format.shape().text() + " · " + SenseWords.asked(format.target()), FilesWords.of(format.files()));
-        return lines;
     }
 
     /** One line, and a quieter one below; an empty one takes no room. */

@@ -41,6 +41,7 @@ final class PixelsForm extends GridPane {
     private final Spinner<Integer> kilobytes;
     private final ChoiceBox<Chroma> chroma = choice("chroma", Chroma.values());
     private final CheckBox progressive = new CheckBox(Words.of("files.progressive"));
+    private final CheckBox untouched = new CheckBox(Words.of("files.untouched"));
     private final ChoiceBox<Depth> depth = choice("depth", Depth.values());
     private final ChoiceBox<Compression> compression = choice("compression", Compression.values());
     private final ColourBox colour;
@@ -70,6 +71,7 @@ final class PixelsForm extends GridPane {
         add("files.most", unit(limits, kilobytes, "files.kilobytes"), FileType::hasQuality);
         add("files.chroma", chroma, FileType.JPEG::equals);
         add("", progressive, FileType.JPEG::equals);
+        add("", untouched, FileType.JPEG::equals);
         add("files.depth", depth, chosen -> chosen.mostBits() == 16);
         add("files.compression", compression, FileType.TIFF::equals);
         add("handover.colour", colour, any -> true);
@@ -95,6 +97,9 @@ final class PixelsForm extends GridPane {
         switched(limits, kilobytes, "files-limits", packing.mostKilobytes() > 0);
         switched(tags, ppi, "files-tags", finish.ppi() > 0);
         chroma.setValue(packing.chroma());
+        untouched.setId("files-untouched");
+        untouched.setSelected(packing.untouched());
+        Buttons.explain(untouched, Words.of("files.untouched.tip"));
         progressive.setId("files-progressive");
         progressive.setSelected(packing.progressive());
         depth.setValue(packing.depth());
@@ -168,7 +173,8 @@ final class PixelsForm extends GridPane {
                 chroma.getValue(),
                 progressive.isSelected(),
                 depth.getValue(),
-                compression.getValue());
+                compression.getValue(),
+                untouched.isSelected());
         DeliveredColour colours = colour.valueProperty().get();
         return format.sized(SizeTarget.parse(target.getText()))
                 .filed(new FileSettings(type.getValue(), quality.getValue(), colours, packing, finish, said));

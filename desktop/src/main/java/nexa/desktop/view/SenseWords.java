@@ -6,6 +6,7 @@ import nexa.core.print.Sense;
 import nexa.core.print.SetSense;
 import nexa.core.print.SizeTarget;
 import nexa.desktop.words.Words;
+import nexa.shoot.handover.HandoverPlan.OnGrid;
 
 /** What pixels make on paper, in words. Lengths in centimetres. */
 final class SenseWords {
@@ -51,6 +52,11 @@ final class SenseWords {
             return verdict(sense.ppi().getAsDouble());
         }
         return sense.lacking() == 0 ? Words.of("sense.enough", sense.photos()) : "";
+    }
+
+    /** How many files are cut with their pixels as they are. */
+    static String onGrid(OnGrid onGrid) {
+        return Words.of("sense.grid", onGrid.files(), onGrid.of(), (long) Math.ceil(onGrid.farthest()));
     }
 
     /** What one should know before a run; empty if all is well. */

@@ -151,13 +151,14 @@ final class ShelfPane implements PaneLayer.Content {
     private static FileChooser chooser(String title) {
         FileChooser chooser = new FileChooser();
         chooser.setTitle(Words.of(title));
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(Words.of("shelf.file.kind"), "*.json"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(Words.of("shelf.file.kind"), "*.nexabrief", "*.json"));
         return chooser;
     }
 
     private void exportFile() {
         FileChooser chooser = chooser("shelf.export");
-        chooser.setInitialFileName(session.shoot().name() + ".json");
+        chooser.setInitialFileName(session.shoot().name() + ".nexabrief");
         File chosen = chooser.showSaveDialog(node.getScene().getWindow());
         if (chosen != null) {
             write(chosen.toPath());

@@ -40,7 +40,7 @@ public final class Encoder {
                 Picture deep = ofDepth(sharp, settings);
                 Picture ready = type.keepsAlpha() ? deep.shared() : deep.onWhite()) {
             Description said = settings.description();
-            TiffOutputSet exif = ExifBlock.forDelivery(source.metadata().exif(), said, ready.size(), ppi);
+            TiffOutputSet exif = ExifBlock.forDelivery(source.metadata().exif(), said, ready.size(), ppi, 1);
             byte[] xmp = XmpBlock.forDelivery(source.metadata().xmp(), said);
             if (type == FileType.TIFF) {
                 return TiffFile.bytes(ready, exif, new SourceMetadata(null, colours.icc(), xmp), settings.packing());

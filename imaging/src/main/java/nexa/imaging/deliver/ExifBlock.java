@@ -50,13 +50,15 @@ final class ExifBlock {
      *
      * @param source the source's EXIF; null or damaged ones count as empty
      * @param ppi 0 = what the source says
+     * @param orientation that the file says its pixels have
      */
-    static TiffOutputSet forDelivery(byte @Nullable [] source, Description said, PixelSize delivered, double ppi)
+    static TiffOutputSet forDelivery(
+            byte @Nullable [] source, Description said, PixelSize delivered, double ppi, int orientation)
             throws IOException {
         TiffOutputSet kept = descriptive(said.keep() == Keep.NONE ? null : source);
         ExifWords.choose(kept, said);
         TiffOutputDirectory root = kept.getOrCreateRootDirectory();
-        root.add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) 1);
+        root.add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) orientation);
         if (ppi > 0) {
             resolution(root, ppi);
         }

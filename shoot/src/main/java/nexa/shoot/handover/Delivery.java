@@ -1,6 +1,7 @@
 package nexa.shoot.handover;
 
 import java.nio.file.Path;
+import java.util.Optional;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -15,9 +16,22 @@ import nexa.shoot.Photo;
  * @param source the photo's file
  * @param frame in level space
  * @param output in the handover's folder
+ * @param untouched where the file is cut from the photo's own with its pixels as they are
  */
 public record Delivery(
-        Photo photo, Path source, Framing framing, Format format, Frame frame, PixelSize size, Path output) {
+        Photo photo,
+        Path source,
+        Framing framing,
+        Format format,
+        Frame frame,
+        PixelSize size,
+        Path output,
+        Optional<Untouched> untouched) {
+
+    /** Rendered anew. */
+    Delivery(Photo photo, Path source, Framing framing, Format format, Frame frame, PixelSize size, Path output) {
+        this(photo, source, framing, format, frame, size, output, Optional.empty());
+    }
 
     /** Pixels an inch that the file says it has; 0 = what the photo says. */
     double ppi() {
@@ -27,6 +41,14 @@ public record Delivery(
         }
         boolean whole = format.target().asked(frame).filter(size::equals).isPresent();
         return whole ? print.ppi() : Math.rint(Sense.ppi(size, print));
+    }
+
+    /** Cut on the grid if its format wants that and it can be. */
+    Delivery onGrid() {
+        return Untouched.of(this)
+                .map(cut -> new Delivery(
+                        photo, source, framing, format, frame.movedBy(cut.shift()), size, output, Optional.of(cut)))
+                .orElse(this);
     }
 
     /** The same in other pixels. */
@@ -46,6 +68,6 @@ public record Delivery(
 
     /** The same, to another file. */
     Delivery to(Path other) {
-        return new Delivery(photo, source, framing, format, frame, size, other);
+        return new Delivery(photo, source, framing, format, frame, size, other, untouched);
     }
 }

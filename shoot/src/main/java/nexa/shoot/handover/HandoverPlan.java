@@ -74,6 +74,34 @@ public record HandoverPlan(
         return senses;
     }
 
+    /**
+     * Of a format whose files are cut with their pixels as they are.
+     *
+     * @param files that are
+     * @param of all its files
+     * @param farthest pixels by which a frame moves to its photo's grid
+     */
+    public record OnGrid(long files, long of, double farthest) {}
+
+    /** By a format's id, for those that want it. */
+    public Map<Integer, OnGrid> onGrid() {
+        Map<Integer, OnGrid> byFormat = new HashMap<>();
+        for (Format format : request.formats()) {
+            if (format.files().packing().untouched()) {
+                List<Delivery> all = deliveries.stream()
+                        .filter(delivery -> delivery.format().id() == format.id())
+                        .toList();
+                List<Untouched> cut = all.stream()
+                        .flatMap(delivery -> delivery.untouched().stream())
+                        .toList();
+                double farthest =
+                        cut.stream().mapToDouble(Untouched::pixels).max().orElse(0);
+                byFormat.put(format.id(), new OnGrid(cut.size(), all.size(), farthest));
+            }
+        }
+        return byFormat;
+    }
+
     /** How many files that are there will be replaced. */
     public long replaced() {
         return deliveries.stream()
@@ -122,8 +150,9 @@ public record HandoverPlan(
             PhotoFacts facts = photo.facts().orElseThrow();
             PixelSize size = size(format, frame, facts.asShot());
             String wanted = request.names().name(values(photo, format, facts, size));
-            Delivery first = new Delivery(
+            Delivery asked = new Delivery(
                     photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, request.folder());
+            Delivery first = asked.onGrid();
             Optional<Path> delivered = before.file(Journal.key(first));
             if (delivered.isPresent()) {
                 there.add(first.to(delivered.get()));

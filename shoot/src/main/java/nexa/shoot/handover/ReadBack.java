@@ -32,7 +32,7 @@ final class ReadBack {
             throw new IOException("what is on the disk differs from what was written");
         }
         if (!(PhotoProbe.probe(file) instanceof Probe.Readable(var facts))
-                || facts.exifOrientation() != 1
+                || facts.exifOrientation() != orientation(delivery)
                 || !Objects.equals(facts.asShot(), delivery.size())) {
             throw new IOException("the file reads back with other headers");
         }
@@ -41,12 +41,19 @@ final class ReadBack {
             throw new IOException("the file reads back without its colour profile");
         }
         try (Picture picture = Decoder.decode(file, read, Reduction.NONE)) {
-            PixelSize size = picture.size();
+            PixelSize size = facts.decodedToAsShot().apply(picture.size());
             if (!size.equals(delivery.size())) {
                 throw new IOException("the file reads back with " + size + " pixels");
             }
         }
         return new Outcome.Written(delivery, read.length, sha256(read));
+    }
+
+    /** A file whose pixels are as they were says how they lie. */
+    private static int orientation(Delivery delivery) {
+        return delivery.untouched().isPresent()
+                ? delivery.photo().facts().orElseThrow().exifOrientation()
+                : 1;
     }
 
     static String sha256(byte[] bytes) {

@@ -1,6 +1,7 @@
 package nexa.shoot.handover;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -19,6 +20,7 @@ import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.deliver.Sharpen;
+import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
@@ -51,6 +53,9 @@ public final class Rendering {
     }
 
     static byte[] bytes(Delivery delivery, Source source) throws IOException {
+        if (delivery.untouched().isPresent()) {
+            return untouched(delivery, delivery.untouched().get(), source);
+        }
         try (Picture rendered = pixels(delivery, source)) {
             return Encoder.encode(rendered, source, delivery.format().files(), delivery.ppi());
         }
@@ -150,6 +155,16 @@ public final class Rendering {
 
     static PhotoFacts facts(Delivery delivery) {
         return delivery.photo().facts().orElseThrow();
+    }
+
+    private static byte[] untouched(Delivery delivery, Untouched cut, Source source) throws IOException {
+        return UntouchedJpeg.of(
+                Files.readAllBytes(delivery.source()),
+                cut.part(),
+                source.metadata(),
+                delivery.format().files().description(),
+                facts(delivery).exifOrientation(),
+                delivery.ppi());
     }
 
     private static PhotoSpace space(Delivery delivery) {

@@ -1,0 +1,8 @@
+/**
+ * JPEGs cut on their own grid of blocks, with every coefficient as it was: nothing is decoded to pixels or compressed
+ * again. Sections and figures are those of ITU T.81.
+ */
+@NullMarked
+package nexa.imaging.blocks;
+
+import org.jspecify.annotations.NullMarked;
