@@ -20,6 +20,7 @@ import java.util.Optional;
 import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -247,5 +248,36 @@ class ForeignToolsTest {
                 delivered("tiff; 16 bits; no compression", SizeTarget.NONE).get("wide");
         assertEquals(1, plain.path("EXIF:Compression").asInt(), plain::toPrettyString);
         assertTrue(plain.path("identify").asText().contains(" 16 "), plain::toPrettyString);
+    }
+
+    /** The demo's photos as they are, some of them vertical, in every type. */
+    @ParameterizedTest
+    @EnumSource
+    void demoPhotos_ofEachType(FileType type) throws IOException {
+        Path out = Files.createTempDirectory(base, "demo");
+        TestShoot demo = new TestShoot(out);
+        for (String name : List.of("kiln_0201.jpg", "kiln_0206.jpg", "kiln_0230.jpg")) {
+            Files.copy(
+                    Path.of("..", "demo", "fennick-kiln", name), demo.folder().resolve(name));
+        }
+        try (Shoot shoot = demo.open()) {
+            Format format = TestShoot.addFormat(shoot, "Web", "4:5")
+                    .filed(FileSettings.parse(type.name() + " srgb; 72 ppi; copyright \"Fennick Kiln\""))
+                    .sized(new SizeTarget.Pixels(640, 800));
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out.resolve("files"), List.of(format)));
+            for (Outcome outcome : new Handover(plan, told -> {}, new RunControl()).run(shoot)) {
+                assertTrue(outcome instanceof Outcome.Written, outcome::toString);
+                JsonNode told = told(outcome.delivery().output());
+                PixelSize upright =
+                        shoot.space(outcome.delivery().photo()).orElseThrow().upright();
+                boolean lying = upright.width() > upright.height();
+                assertTrue(
+                        told.path("identify").asText().contains(lying ? " 800 640 " : " 640 800 "),
+                        told::toPrettyString);
+                assertEquals(1, told.path("EXIF:Orientation").asInt(), told::toPrettyString);
+                assertEquals("Fennick Kiln", told.path("EXIF:Copyright").asText(), told::toPrettyString);
+                assertTrue(told.path("ICC_Profile:ProfileDescription").asText().contains("sRGB"), told::toPrettyString);
+            }
+        }
     }
 }

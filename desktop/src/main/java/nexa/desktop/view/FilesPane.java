@@ -40,6 +40,7 @@ final class FilesPane implements PaneLayer.Content {
         message.managedProperty().bind(message.textProperty().isNotEmpty());
         HBox both = new HBox(28, pixels, new VBox(14, finish, said));
         node = new VBox(14, both, message, buttons());
+        pixels.onEnter(() -> keep(List.of(format)));
         finish.valueProperty().subscribe(finished -> showExample());
         pixels.sizeProperty().subscribe(size -> showExample());
     }

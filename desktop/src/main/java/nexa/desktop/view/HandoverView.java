@@ -4,6 +4,7 @@ import java.io.File;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Optional;
+import javafx.animation.PauseTransition;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -18,6 +19,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
+import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
@@ -30,6 +32,9 @@ import nexa.shoot.handover.Collision;
 /** Deliver formats as files: what, where, how large; then a run with progress. */
 public final class HandoverView extends StackPane {
     private static final double WIDTH = 1010;
+
+    /** Somebody who types a folder's name is not done with every letter. */
+    private final PauseTransition soon = new PauseTransition(Duration.millis(150));
 
     private final Session session;
     private final HandoverModel model;
@@ -60,6 +65,7 @@ public final class HandoverView extends StackPane {
         this.table = new HandoverTable(model, actions::files);
         this.run = new HandoverRun(session, model);
         this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
+        soon.setOnFinished(event -> model.look());
         getStyleClass().add("handover");
         HBox below = new HBox(40, fields(), run);
         HBox.setHgrow(run, Priority.ALWAYS);
@@ -84,6 +90,7 @@ public final class HandoverView extends StackPane {
     }
 
     public void dispose() {
+        soon.stop();
         subscriptions.unsubscribe();
         taken.dispose();
         run.dispose();
@@ -187,7 +194,7 @@ public final class HandoverView extends StackPane {
     /** Looking ahead takes samples, so it is done only for those who look. */
     private void refresh() {
         if (session.viewProperty().get() == MainView.HANDOVER) {
-            model.look();
+            soon.playFromStart();
             showExample();
             showTable();
             run.refresh();

@@ -155,6 +155,11 @@ final class PixelsForm extends GridPane {
         addRow(rows++, label, field);
     }
 
+    /** @param keep what Enter in the size does */
+    void onEnter(Runnable keep) {
+        target.setOnAction(event -> keep.run());
+    }
+
     /** What is typed as the size. */
     ObservableValue<String> sizeProperty() {
         return target.textProperty();
