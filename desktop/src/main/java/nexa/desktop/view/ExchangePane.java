@@ -1,7 +1,6 @@
 package nexa.desktop.view;
 
 import java.io.File;
-import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -19,8 +18,6 @@ import nexa.shoot.exchange.Exchanged;
 
 /** Crops as files: a sidecar beside each photo, or one table. */
 final class ExchangePane implements PaneLayer.Content {
-    private static final int MOST_TROUBLES = 6;
-
     private final Shoot shoot;
     private final ExchangeModel model;
     private final InStep inStep;
@@ -116,13 +113,7 @@ final class ExchangePane implements PaneLayer.Content {
     }
 
     private static String words(String key, Exchanged done) {
-        List<String> troubles = done.troubles();
-        String words = Words.of(key, done.photos(), done.same());
-        if (troubles.size() > MOST_TROUBLES) {
-            return words + "\n" + String.join("\n", troubles.subList(0, MOST_TROUBLES)) + "\n"
-                    + Words.of("paper.more", troubles.size() - MOST_TROUBLES);
-        }
-        return troubles.isEmpty() ? words : words + "\n" + String.join("\n", troubles);
+        return TroubleWords.below(Words.of(key, done.photos(), done.same()), done.troubles());
     }
 
     @Override

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -56,9 +55,9 @@ final class PaperPane implements PaneLayer.Content {
         cancel = Buttons.text("handover.cancel", model::cancel);
         fill();
         GridPane grid = new GridPane(12, 10);
-        grid.addRow(0, Labels.field("paper.paper"), row(paper, lying));
+        grid.addRow(0, Labels.field("paper.paper"), Rows.of(paper, lying));
         grid.addRow(1, Labels.field("paper.columns"), columns);
-        grid.addRow(2, Labels.field("paper.bleed"), row(bleed, new Label(Words.of("paper.millimetres")), marks));
+        grid.addRow(2, Labels.field("paper.bleed"), Rows.of(bleed, new Label(Words.of("paper.millimetres")), marks));
         grid.addRow(3, Labels.field("paper.file"), fileRow());
         for (Node of : grid.getChildren()) {
             int line = GridPane.getRowIndex(of);
@@ -103,19 +102,13 @@ final class PaperPane implements PaneLayer.Content {
         }
     }
 
-    private static HBox row(Node... parts) {
-        HBox row = new HBox(8, parts);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
-    }
-
     private Node fileRow() {
         file.setId("paper-file");
         file.setAccessibleText(Words.of("paper.file"));
         HBox.setHgrow(file, Priority.ALWAYS);
         Button choose = Buttons.text("handover.folder.choose", this::choose);
         choose.setMinWidth(Region.USE_PREF_SIZE);
-        HBox row = row(file, choose);
+        HBox row = Rows.of(file, choose);
         GridPane.setHgrow(row, Priority.ALWAYS);
         return row;
     }
@@ -175,14 +168,7 @@ final class PaperPane implements PaneLayer.Content {
         String done = printed.pages() == 0
                 ? Words.of("paper.none")
                 : Words.of("paper.done", printed.pictures(), printed.pages(), printed.file());
-        return printed.troubles().isEmpty() ? done : done + "\n" + String.join("\n", shortened(printed.troubles()));
-    }
-
-    private static List<String> shortened(List<String> troubles) {
-        int most = 6;
-        return troubles.size() <= most
-                ? troubles
-                : List.of(String.join("\n", troubles.subList(0, most)), Words.of("paper.more", troubles.size() - most));
+        return TroubleWords.below(done, printed.troubles());
     }
 
     @Override

@@ -3,8 +3,6 @@ package nexa.desktop.view;
 import java.util.Arrays;
 import java.util.function.Predicate;
 import javafx.beans.value.ObservableValue;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -67,7 +65,7 @@ final class PixelsForm extends GridPane {
         fill(packing, finish);
         add("format.target", target, any -> true);
         add("files.enlarge", unit(enlarges, enlarge, "files.percent"), any -> true);
-        add("handover.type", row(type, quality), any -> true);
+        add("handover.type", Rows.of(type, quality), any -> true);
         add("files.most", unit(limits, kilobytes, "files.kilobytes"), FileType::hasQuality);
         add("files.chroma", chroma, FileType.JPEG::equals);
         add("", progressive, FileType.JPEG::equals);
@@ -133,17 +131,11 @@ final class PixelsForm extends GridPane {
         return box;
     }
 
-    private static HBox row(Node... parts) {
-        HBox row = new HBox(8, parts);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
-    }
-
     private static HBox unit(CheckBox box, Spinner<Integer> number, String words) {
         Label unit = new Label(Words.of(words));
         unit.setMinWidth(USE_PREF_SIZE);
         box.setMinWidth(USE_PREF_SIZE);
-        return row(box, number, unit);
+        return Rows.of(box, number, unit);
     }
 
     private void add(String words, Region field, Predicate<FileType> shows) {
