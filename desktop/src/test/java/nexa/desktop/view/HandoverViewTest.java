@@ -69,7 +69,7 @@ class HandoverViewTest extends WindowTest {
     void filesOfAFormat_areKept(FxRobot robot) throws Exception {
         plan(robot);
         files(robot);
-        type(robot, "#files-target", "8 x 10 in at 300 ppi");
+        robot.clickOn("#files-target").push(KeyCode.SHORTCUT, KeyCode.A).write("8 x 10 in at 300 ppi");
         choose(robot, FileType.TIFF);
         assertFalse(robot.lookup("#files-limits").query().getParent().isVisible());
         robot.clickOn("#sharpening-MATT").clickOn("#keep-CREDIT").clickOn("#files-no-place");
@@ -121,8 +121,7 @@ class HandoverViewTest extends WindowTest {
     void nonsense_isRefusedAndStaysAsTyped(FxRobot robot) throws Exception {
         plan(robot);
         files(robot);
-        type(robot, "#files-target", "as large as you can");
-        robot.clickOn("#files-keep");
+        type(robot, "#files-target", "as large as you can"); // with Enter, which keeps
         assertTrue(text(robot, "#files-message").contains("as large as you can"));
         assertEquals(SizeTarget.NONE, format().target());
     }
