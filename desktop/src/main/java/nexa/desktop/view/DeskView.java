@@ -332,7 +332,7 @@ public final class DeskView extends HBox {
     /** How it does on the print that the format asks for, or else how large a print it is good for. */
     private String printWords(PixelSize own) {
         return session.format().map(Format::target).orElse(SizeTarget.NONE) instanceof SizeTarget.Print asked
-                ? SenseWords.verdict(Sense.ppi(own, asked))
+                ? SenseWords.briefVerdict(Sense.ppi(own, asked))
                 : Words.of(
                         "desk.frame.print",
                         SenseWords.largest(own, session.settings().ppiProperty().get()));

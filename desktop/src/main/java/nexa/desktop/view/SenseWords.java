@@ -46,6 +46,11 @@ final class SenseWords {
                 Words.of("reach", Sense.reach(ppi)));
     }
 
+    /** The same where there is little room. */
+    static String briefVerdict(double ppi) {
+        return Words.of("sense.brief", Math.round(ppi), Math.round(Sense.sharpFrom(ppi) / MILLIMETRES_PER_CENTIMETRE));
+    }
+
     /** How well a format's photos do. */
     static String verdict(SetSense sense) {
         if (sense.ppi().isPresent()) {
