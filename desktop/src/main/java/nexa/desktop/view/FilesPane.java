@@ -1,12 +1,14 @@
 package nexa.desktop.view;
 
 import java.util.List;
+import javafx.animation.PauseTransition;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.files.Finish;
@@ -17,6 +19,9 @@ import nexa.shoot.Photo;
 
 /** What one format's files are like. Nothing changes before it is kept; what is refused is said and stays as typed. */
 final class FilesPane implements PaneLayer.Content {
+    /** An example takes a whole decode, so there is none for every letter that is typed. */
+    private final PauseTransition soon = new PauseTransition(Duration.millis(150));
+
     private final Session session;
     private final Format format;
     private final Runnable done;
@@ -41,8 +46,9 @@ final class FilesPane implements PaneLayer.Content {
         HBox both = new HBox(28, pixels, new VBox(14, finish, said));
         node = new VBox(14, both, message, buttons());
         pixels.onEnter(() -> keep(List.of(format)));
-        finish.valueProperty().subscribe(finished -> showExample());
-        pixels.sizeProperty().subscribe(size -> showExample());
+        soon.setOnFinished(event -> showExample());
+        finish.valueProperty().subscribe(finished -> soon.playFromStart());
+        pixels.sizeProperty().subscribe(size -> soon.playFromStart());
     }
 
     private Node buttons() {
@@ -107,6 +113,7 @@ final class FilesPane implements PaneLayer.Content {
 
     @Override
     public void dispose() {
+        soon.stop();
         finish.dispose();
     }
 }

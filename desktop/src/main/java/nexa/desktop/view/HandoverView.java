@@ -1,9 +1,6 @@
 package nexa.desktop.view;
 
 import java.io.File;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
-import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.VPos;
@@ -138,24 +135,13 @@ public final class HandoverView extends StackPane {
         folder.setId("handover-folder");
         folder.setText(model.folderProperty().get().toString());
         folder.setAccessibleText(Words.of("handover.folder.tip"));
-        folder.textProperty().subscribe(text -> pathOf(text).ifPresent(model.folderProperty()::set));
+        folder.textProperty().subscribe(text -> TypedPath.of(text).ifPresent(model.folderProperty()::set));
         HBox.setHgrow(folder, Priority.ALWAYS);
         Button choose = Buttons.text("handover.folder.choose", this::chooseFolder);
         choose.setMinWidth(USE_PREF_SIZE);
         HBox row = new HBox(8, folder, choose);
         GridPane.setHgrow(row, Priority.ALWAYS);
         return row;
-    }
-
-    /** Half-typed paths may not be paths. */
-    private static Optional<Path> pathOf(String text) {
-        try {
-            return text.isBlank()
-                    ? Optional.empty()
-                    : Optional.of(Path.of(text.strip()).toAbsolutePath());
-        } catch (InvalidPathException notYet) {
-            return Optional.empty();
-        }
     }
 
     private void chooseFolder() {

@@ -1,7 +1,6 @@
 package nexa.desktop.view;
 
 import java.io.File;
-import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -125,23 +124,13 @@ final class PaperPane implements PaneLayer.Content {
     }
 
     private void write() {
-        Optional<Path> target = target();
+        Optional<Path> target = TypedPath.of(file.getText());
         if (formats.get().isEmpty()) {
             message.setText(Words.of("handover.plan.nothing"));
         } else if (target.isEmpty()) {
             message.setText(Words.of("paper.no-file"));
         } else {
             model.write(target.get(), formats.get());
-        }
-    }
-
-    private Optional<Path> target() {
-        try {
-            return file.getText().isBlank()
-                    ? Optional.empty()
-                    : Optional.of(Path.of(file.getText().strip()));
-        } catch (InvalidPathException notOne) {
-            return Optional.empty();
         }
     }
 

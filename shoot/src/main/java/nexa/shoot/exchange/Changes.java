@@ -6,12 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import nexa.core.brief.Brief;
 import nexa.core.brief.Framing;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.exchange.FramingTexts.Read;
 
 /** Framings that were read from files, to become one step. */
 public final class Changes {
@@ -31,10 +31,6 @@ public final class Changes {
         }
     }
 
-    Brief brief() {
-        return shoot.brief();
-    }
-
     Optional<Photo> photo(String file) {
         return Optional.ofNullable(byFile.get(file));
     }
@@ -48,8 +44,16 @@ public final class Changes {
         troubles.add(words);
     }
 
-    void add(Photo photo, Framing framing) {
-        found.put(photo, framing);
+    /**
+     * Adds what was read of a photo; crops of formats that the brief does not have are told and left out.
+     *
+     * @param where they were read, for the user
+     * @throws IllegalArgumentException with words for the user if a text is not what its name says
+     */
+    void add(String where, Photo photo, FramingTexts texts) {
+        Read read = texts.framing(shoot.brief());
+        read.unknown().forEach(name -> trouble(where + ": the brief has no format “" + name + "”"));
+        found.put(photo, read.framing());
     }
 
     /** Does what was read, in place of what is known of the photos now. */
@@ -57,7 +61,7 @@ public final class Changes {
         List<FramingChange> changes = new ArrayList<>();
         found.forEach((photo, framing) -> {
             Framing before = shoot.framing(photo);
-            if (!before.onlyOf(brief()).equals(framing)) {
+            if (!before.onlyOf(shoot.brief()).equals(framing)) {
                 changes.add(new FramingChange(photo.id(), before, framing));
             }
         });

@@ -3,6 +3,7 @@ package nexa.shoot.exchange;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
+import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,7 +25,6 @@ import nexa.core.print.OutputSize;
 import nexa.imaging.deliver.AtomicFile;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
-import nexa.shoot.exchange.FramingTexts.Read;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -139,10 +139,7 @@ public final class CropsTable {
                 continue;
             }
             try {
-                Read read = entry.getValue().framing(changes.brief());
-                read.unknown()
-                        .forEach(name -> changes.trouble(entry.getKey() + ": the brief has no format “" + name + "”"));
-                changes.add(photo.get(), read.framing());
+                changes.add(entry.getKey(), photo.get(), entry.getValue());
             } catch (IllegalArgumentException wrong) {
                 changes.trouble(entry.getKey() + ": " + wrong.getMessage());
             }
@@ -172,7 +169,7 @@ public final class CropsTable {
             }
         } catch (UncheckedIOException | IllegalArgumentException broken) { // the parser's own
             throw new IOException("This is no table of crops: " + broken.getMessage(), broken);
-        } catch (java.nio.charset.CharacterCodingException binary) {
+        } catch (CharacterCodingException binary) {
             throw new IOException("This is no table of crops: it is not UTF-8 text", binary);
         }
         return byPhoto;

@@ -15,7 +15,6 @@ import nexa.core.brief.Framing;
 import nexa.imaging.deliver.AtomicFile;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
-import nexa.shoot.exchange.FramingTexts.Read;
 
 /** The sidecars of a shoot's photos: {@code kiln_0201.jpg.xmp} beside {@code kiln_0201.jpg}. */
 public final class Sidecars {
@@ -94,9 +93,7 @@ public final class Sidecars {
             changes.trouble(file + ENDING + ": its photo is not here");
             return;
         }
-        Read read = sidecar.texts().framing(changes.brief());
-        read.unknown().forEach(name -> changes.trouble(file + ENDING + ": the brief has no format “" + name + "”"));
-        changes.add(photo.get(), read.framing());
+        changes.add(file + ENDING, photo.get(), sidecar.texts());
     }
 
     /** By the photo's path in the shoot, in order. */

@@ -5,20 +5,12 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.function.Consumer;
 import nexa.imaging.deliver.AtomicFile;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.scan.FolderScan;
 import org.slf4j.Logger;
@@ -27,9 +19,6 @@ import org.slf4j.LoggerFactory;
 /** Runs a plan: one decode a photo, all cores. */
 public final class Handover {
     private static final Logger LOG = LoggerFactory.getLogger(Handover.class);
-
-    /** A full-size photo and its rendering are held per worker, so more workers than this only cost memory. */
-    private static final int MOST_WORKERS = 4;
 
     private final HandoverPlan plan;
     private final Consumer<Outcome> progress;
@@ -54,26 +43,11 @@ public final class Handover {
     public List<Outcome> run(Shoot shoot) throws IOException {
         Path folder = plan.request().folder();
         makeFolder(folder, shoot.folder());
-        Map<Photo, List<Delivery>> byPhoto = new LinkedHashMap<>();
-        plan.deliveries().forEach(d -> byPhoto.computeIfAbsent(d.photo(), photo -> new ArrayList<>())
-                .add(d));
-        int workers = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_WORKERS);
-        try (ExecutorService pool = Executors.newFixedThreadPool(workers)) {
-            List<Callable<List<Outcome>>> tasks = byPhoto.values().stream()
-                    .<Callable<List<Outcome>>>map(deliveries -> () -> deliver(deliveries))
-                    .toList();
-            List<Outcome> outcomes = new ArrayList<>();
-            for (Future<List<Outcome>> done : pool.invokeAll(tasks)) {
-                outcomes.addAll(done.get());
-            }
-            end(outcomes);
-            return outcomes;
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new IOException("The handover was stopped", stopped);
-        } catch (ExecutionException bug) { // what can go wrong with a file is an outcome
-            throw new IllegalStateException(bug.getCause());
-        }
+        List<Outcome> outcomes = ByPhoto.work(plan.deliveries(), this::deliver).stream()
+                .flatMap(List::stream)
+                .toList();
+        end(outcomes);
+        return outcomes;
     }
 
     /** A run that was cancelled or failed in part can be gone on with; the list tells what is there in either case. */

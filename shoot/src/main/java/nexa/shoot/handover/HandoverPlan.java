@@ -16,7 +16,6 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.naming.NameTemplate;
 import nexa.core.naming.OutputName;
 import nexa.core.print.SetSense;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 
@@ -43,11 +42,8 @@ public record HandoverPlan(
     /** What a file would be called, to show what a template makes. */
     public static String example(Shoot shoot, HandoverRequest request, Photo photo, Format format) {
         Planning planning = new Planning(shoot, request, Journal.EMPTY);
-        Frame frame = shoot.frame(photo, format).orElseThrow();
-        PhotoFacts facts = photo.facts().orElseThrow();
-        PixelSize size = Planning.size(format, frame, facts.asShot());
         String extension = format.files().type().extension();
-        return request.names().name(planning.values(photo, format, facts, size)) + "." + extension;
+        return request.names().name(planning.values(sample(shoot, photo, format))) + "." + extension;
     }
 
     /** One photo's delivery in a format, to show what comes of it; its output is no file. */
@@ -146,12 +142,8 @@ public record HandoverPlan(
         }
 
         private void add(Photo photo, Format format) {
-            Frame frame = shoot.frame(photo, format).orElseThrow();
-            PhotoFacts facts = photo.facts().orElseThrow();
-            PixelSize size = size(format, frame, facts.asShot());
-            String wanted = request.names().name(values(photo, format, facts, size));
-            Delivery asked = new Delivery(
-                    photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, request.folder());
+            Delivery asked = sample(shoot, photo, format);
+            String wanted = request.names().name(values(asked));
             Delivery first = asked.onGrid();
             Optional<Path> delivered = before.file(Journal.key(first));
             if (delivered.isPresent()) {
@@ -188,22 +180,23 @@ public record HandoverPlan(
             return format.target().output(frame, asShot, format.files().finish().enlarge() / 100.0);
         }
 
-        private NameTemplate.Values values(Photo photo, Format format, PhotoFacts facts, PixelSize size) {
+        private NameTemplate.Values values(Delivery delivery) {
+            Format format = delivery.format();
             int number = numbers.merge(format.id(), 1, Integer::sum);
             return new NameTemplate.Values(
                     shoot.name(),
-                    photo.name(),
+                    delivery.photo().name(),
                     format.name(),
-                    shoot.framing(photo)
+                    delivery.framing()
                             .crop(format)
                             .map(crop -> crop.held(format))
                             .orElse(format)
                             .shape()
                             .text(),
                     number,
-                    Optional.ofNullable(facts.taken())
+                    Optional.ofNullable(Rendering.facts(delivery).taken())
                             .map(taken -> taken.toLocalDate().toString()),
-                    size);
+                    delivery.size());
         }
     }
 }

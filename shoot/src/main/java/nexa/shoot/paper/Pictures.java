@@ -1,26 +1,18 @@
 package nexa.shoot.paper;
 
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Photo;
+import nexa.shoot.handover.ByPhoto;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.RunControl;
 
 /** Pictures of deliveries as JPEG in sRGB, on all cores, one decode a photo. */
 final class Pictures {
-    private static final int MOST_WORKERS = 4;
-
     /** Makes the pictures of one photo, in order. */
     interface Maker {
         List<byte[]> of(List<Delivery> ofOnePhoto) throws UnreadablePhotoException, IOException;
@@ -38,56 +30,36 @@ final class Pictures {
      */
     static Made make(List<Delivery> deliveries, Maker maker, PaperJob.Progress progress, RunControl control)
             throws IOException {
-        Map<Photo, List<Delivery>> byPhoto = new LinkedHashMap<>();
-        deliveries.forEach(each -> byPhoto.computeIfAbsent(each.photo(), photo -> new ArrayList<>())
-                .add(each));
+        int photos = (int) deliveries.stream().map(Delivery::photo).distinct().count();
         AtomicInteger done = new AtomicInteger();
-        Map<Delivery, byte[]> pictures = new HashMap<>();
-        Map<Photo, String> failed = new HashMap<>();
-        int workers = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_WORKERS);
-        try (ExecutorService pool = Executors.newFixedThreadPool(workers)) {
-            List<Callable<Void>> tasks = new ArrayList<>();
-            for (List<Delivery> ofPhoto : byPhoto.values()) {
-                tasks.add(() -> {
-                    if (control.mayGoOn()) {
-                        one(ofPhoto, maker, pictures, failed);
-                        progress.done(done.incrementAndGet(), byPhoto.size());
-                    }
-                    return null;
-                });
+        Made all = new Made(new HashMap<>(), new HashMap<>());
+        for (Made one : ByPhoto.work(deliveries, ofPhoto -> {
+            if (!control.mayGoOn()) {
+                return new Made(Map.of(), Map.of());
             }
-            for (Future<Void> task : pool.invokeAll(tasks)) {
-                task.get();
-            }
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new IOException("This was stopped", stopped);
-        } catch (ExecutionException bug) {
-            throw new IllegalStateException(bug.getCause());
+            Made made = made(ofPhoto, maker);
+            progress.done(done.incrementAndGet(), photos);
+            return made;
+        })) {
+            all.pictures.putAll(one.pictures);
+            all.failed.putAll(one.failed);
         }
-        return new Made(pictures, failed);
+        return all;
     }
 
-    private static void one(
-            List<Delivery> ofPhoto, Maker maker, Map<Delivery, byte[]> pictures, Map<Photo, String> failed) {
+    private static Made made(List<Delivery> ofPhoto, Maker maker) {
         Photo photo = ofPhoto.getFirst().photo();
         try {
             List<byte[]> made = maker.of(ofPhoto);
-            synchronized (pictures) {
-                for (int i = 0; i < made.size(); i++) {
-                    pictures.put(ofPhoto.get(i), made.get(i));
-                }
+            Map<Delivery, byte[]> pictures = new HashMap<>();
+            for (int i = 0; i < made.size(); i++) {
+                pictures.put(ofPhoto.get(i), made.get(i));
             }
+            return new Made(pictures, Map.of());
         } catch (UnreadablePhotoException unreadable) {
-            fail(photo, unreadable.trouble().text(), failed);
+            return new Made(Map.of(), Map.of(photo, unreadable.trouble().text()));
         } catch (IOException | RuntimeException | OutOfMemoryError refused) { // native code's own
-            fail(photo, "could not be rendered", failed);
-        }
-    }
-
-    private static void fail(Photo photo, String reason, Map<Photo, String> failed) {
-        synchronized (failed) {
-            failed.put(photo, reason);
+            return new Made(Map.of(), Map.of(photo, "could not be rendered"));
         }
     }
 }

@@ -1,0 +1,51 @@
+package nexa.shoot.handover;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.Function;
+import nexa.shoot.Photo;
+
+/** Work on deliveries on all cores, photo by photo, as those of one photo share a decode. */
+public final class ByPhoto {
+    /** A full-size photo and its rendering are held per worker, so more workers than this only cost memory. */
+    private static final int MOST_WORKERS = 4;
+
+    private ByPhoto() {}
+
+    /**
+     * Blocks until all photos are done.
+     *
+     * @param work given all deliveries of one photo, on a worker's thread; what it throws is a bug
+     * @return what came of each photo, in the order of their first deliveries
+     * @throws IOException if this thread was interrupted
+     */
+    public static <T> List<T> work(List<Delivery> deliveries, Function<List<Delivery>, T> work) throws IOException {
+        Map<Photo, List<Delivery>> byPhoto = new LinkedHashMap<>();
+        deliveries.forEach(each -> byPhoto.computeIfAbsent(each.photo(), photo -> new ArrayList<>())
+                .add(each));
+        int workers = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_WORKERS);
+        try (ExecutorService pool = Executors.newFixedThreadPool(workers)) {
+            List<Callable<T>> tasks = byPhoto.values().stream()
+                    .<Callable<T>>map(ofOne -> () -> work.apply(ofOne))
+                    .toList();
+            List<T> results = new ArrayList<>();
+            for (Future<T> done : pool.invokeAll(tasks)) {
+                results.add(done.get());
+            }
+            return results;
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("This was stopped", stopped);
+        } catch (ExecutionException bug) {
+            throw new IllegalStateException(bug.getCause());
+        }
+    }
+}
