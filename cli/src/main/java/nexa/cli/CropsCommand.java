@@ -28,6 +28,9 @@ final class CropsCommand extends ShootCommand {
             description = "Read crops from such a table, in place of what was known of its photos.")
     private @Nullable Path imported;
 
+    @Option(names = "--replace", description = "Put what is written in place of a file that has its name.")
+    private boolean replace;
+
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         if (imported != null) {
@@ -35,7 +38,8 @@ final class CropsCommand extends ShootCommand {
             return add(rows, read(shoot, imported));
         }
         if (exported != null) {
-            CropsTable.write(shoot, exported.toAbsolutePath());
+            Path file = exported.toAbsolutePath();
+            exported(() -> CropsTable.write(shoot, file, ifTaken(replace)));
         }
         List<Format> formats = formats(shoot, names);
         for (Photo photo : shoot.photos()) {

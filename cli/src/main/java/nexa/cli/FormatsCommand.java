@@ -54,11 +54,11 @@ final class FormatsCommand extends ShootCommand {
     @Option(names = "--import", paramLabel = "FILE", description = "Add the formats of a brief in a JSON file.")
     private @Nullable Path imported;
 
-    @Option(
-            names = "--export",
-            paramLabel = "FILE",
-            description = "Write the brief to a JSON file, in place of what is there.")
+    @Option(names = "--export", paramLabel = "FILE", description = "Write the brief to a JSON file.")
     private @Nullable Path exported;
+
+    @Option(names = "--replace", description = "Put what is written in place of a file that has its name.")
+    private boolean replace;
 
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
@@ -82,7 +82,7 @@ final class FormatsCommand extends ShootCommand {
             shoot.apply(Edit.brief("edit.brief", before, after));
         }
         if (exported != null) {
-            new BriefFile(shoot.name(), after.formats()).write(exported.toAbsolutePath());
+            write(new BriefFile(shoot.name(), after.formats()), exported.toAbsolutePath(), shoot);
         }
         for (Format format : after.formats()) {
             rows.add()
@@ -94,6 +94,13 @@ final class FormatsCommand extends ShootCommand {
                     .with("files", format.files().text());
         }
         return true;
+    }
+
+    private void write(BriefFile brief, Path file, Shoot shoot) throws IOException {
+        exported(() -> {
+            brief.write(file, shoot.guard(), ifTaken(replace));
+            return brief;
+        });
     }
 
     private BriefFile read(Path file) {

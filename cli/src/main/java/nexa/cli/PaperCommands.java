@@ -43,6 +43,9 @@ final class PaperCommands {
         @Option(names = "--margin", paramLabel = "MM", defaultValue = "10", description = "White on each side.")
         private double margin;
 
+        @Option(names = "--replace", description = "Put what is written in place of a file that has its name.")
+        private boolean replace;
+
         @Override
         final boolean run(Shoot shoot, Rows rows) throws IOException {
             List<Format> formats = formats(shoot, names);
@@ -50,8 +53,8 @@ final class PaperCommands {
                 throw wrong("The brief is empty, so there is nothing to print; add a format with: "
                         + "nexa formats FOLDER --add NAME=4:5");
             }
-            Printed printed =
-                    job(out.toAbsolutePath(), formats, page()).write(shoot, (done, of) -> {}, new RunControl());
+            PaperJob job = job(out.toAbsolutePath(), formats, page());
+            Printed printed = exported(() -> job.write(shoot, ifTaken(replace), (done, of) -> {}, new RunControl()));
             printed.troubles().forEach(this::say);
             rows.add()
                     .with("output", printed.file().toString())

@@ -17,6 +17,8 @@ import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;
+import nexa.shoot.guard.NameTakenException;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -66,6 +68,26 @@ abstract class ShootCommand implements Callable<Integer> {
         rows.add().with("photos", exchanged.photos()).with("same", exchanged.same());
         exchanged.troubles().forEach(this::say);
         return exchanged.troubles().isEmpty();
+    }
+
+    /** What an export does with a file that has its name. */
+    static IfTaken ifTaken(boolean replace) {
+        return replace ? IfTaken.REPLACE : IfTaken.REFUSE;
+    }
+
+    /** Does an export. A name that is taken is told with the way to take it. */
+    final <T> T exported(Export<T> export) throws IOException {
+        try {
+            return export.write();
+        } catch (NameTakenException taken) {
+            throw new IOException(taken.getMessage() + "; to put the new one in its place, add --replace", taken);
+        }
+    }
+
+    /** Writes a file. */
+    @FunctionalInterface
+    interface Export<T> {
+        T write() throws IOException;
     }
 
     final ParameterException wrong(String message) {

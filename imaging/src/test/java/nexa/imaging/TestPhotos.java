@@ -60,16 +60,23 @@ public final class TestPhotos {
         Turn toStored = Turn.ofExif(orientation).inverse();
         try (Picture upright = scene(width, height);
                 Picture stored = upright.turned(toStored)) {
-            return write(file, withExif(Encoder.plainJpeg(stored, 96), orientation));
+            return write(file, withExif(Encoder.plainJpeg(stored, 96), orientation, "2026:09:21 09:12:08"));
         }
     }
 
-    private static byte[] withExif(byte[] jpeg, int orientation) throws IOException {
+    /** One as the camera held it, taken at another moment, such as {@code 2026:10:01 08:00:00}. */
+    public static Path jpegTaken(Path file, int width, int height, String taken) throws IOException {
+        try (Picture scene = scene(width, height)) {
+            return write(file, withExif(Encoder.plainJpeg(scene, 96), 1, taken));
+        }
+    }
+
+    private static byte[] withExif(byte[] jpeg, int orientation, String taken) throws IOException {
         TiffOutputSet exif = new TiffOutputSet();
         exif.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_MAKE, "Aldermoor");
         exif.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_COPYRIGHT, "(c) 2026 Fennick Kiln");
         exif.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) orientation);
-        exif.getOrCreateExifDirectory().add(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL, "2026:09:21 09:12:08");
+        exif.getOrCreateExifDirectory().add(ExifTagConstants.EXIF_TAG_DATE_TIME_ORIGINAL, taken);
         exif.getOrCreateExifDirectory().add(ExifTagConstants.EXIF_TAG_ISO, (short) 200);
         exif.getOrCreateGpsDirectory();
         ByteArrayOutputStream out = new ByteArrayOutputStream();

@@ -1,6 +1,9 @@
 package nexa.shoot;
 
 import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Collection;
+import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -8,7 +11,8 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
-import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.History;
+import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.store.Store;
 import nexa.shoot.store.StoreException;
 import nexa.shoot.store.StoredPhoto;
@@ -16,13 +20,20 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** Writes edits to the store in order, on a thread of its own. */
+/**
+ * Writes edits to the store in order, on a thread of its own. What could not be written is tried again with the next edit,
+ * when asked, and at the end.
+ */
 final class Saver implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Saver.class);
 
     private final Store store;
     private final ExecutorService writer = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().name("nexa-saver").daemon(false).factory());
+
+    /** Touched on the writer's thread only. */
+    private final Deque<Write> unsaved = new ArrayDeque<>();
+
     private volatile @Nullable StoreException failure;
 
     Saver(Store store) {
@@ -34,12 +45,16 @@ final class Saver implements AutoCloseable {
         void run() throws StoreException;
     }
 
-    void save(Edit edit) {
-        submit(() -> store.save(edit));
+    void save(History.Change change) {
+        submit(() -> store.save(change.edit(), change.move()));
     }
 
     void saveSetting(String name, String value) {
         submit(() -> store.saveSetting(name, value));
+    }
+
+    void saveDeliveries(Collection<Delivered> delivered) {
+        submit(() -> store.saveDeliveries(delivered));
     }
 
     /**
@@ -70,25 +85,52 @@ final class Saver implements AutoCloseable {
         }
     }
 
+    /** Why something is not stored; empty if all is. */
     Optional<String> trouble() {
         return Optional.ofNullable(failure).map(StoreException::getMessage);
     }
 
     private void submit(Write write) {
         writer.submit(() -> {
-            try {
-                write.run();
-            } catch (StoreException failed) {
-                LOG.error("An edit was not stored", failed);
-                failure = failed;
-            }
+            unsaved.add(write);
+            writeAll();
         });
+    }
+
+    /** In order: a later edit builds upon the earlier ones. */
+    private void writeAll() {
+        try {
+            while (!unsaved.isEmpty()) {
+                unsaved.getFirst().run();
+                unsaved.removeFirst();
+            }
+            failure = null;
+        } catch (StoreException failed) {
+            LOG.error("{} edits are not stored", unsaved.size(), failed);
+            failure = failed;
+        }
+    }
+
+    /** Tries what is not stored once more; whether all is now. */
+    boolean tryAgain() throws InterruptedException {
+        try {
+            writer.submit(this::writeAll).get();
+        } catch (ExecutionException bug) {
+            throw new IllegalStateException(bug.getCause());
+        }
+        return failure == null;
     }
 
     @Override
     public void close() throws IOException {
+        writer.submit(this::writeAll);
         writer.close(); // waits for what is queued
-        store.close();
+        try {
+            store.close();
+        } catch (StoreException unclosed) {
+            LOG.warn("The store does not end well", unclosed);
+            failure = failure == null ? unclosed : failure;
+        }
         if (failure != null) {
             throw new IOException(failure.getMessage(), failure);
         }

@@ -4,9 +4,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +19,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Derivation;
@@ -28,9 +32,14 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.edit.History;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.scan.DeliveredFiles;
+import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.scan.FolderScan;
+import nexa.shoot.scan.FolderScan.Listing;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.scan.Recognition;
+import nexa.shoot.scan.RelativePath;
 import nexa.shoot.store.Store;
 import nexa.shoot.store.StoredPhoto;
 
@@ -52,6 +61,9 @@ public final class Shoot implements AutoCloseable {
         default void arrived(List<Photo> photos, boolean incoming) {}
     }
 
+    /** Nothing is ever there, and nothing may be written there. */
+    private static final String NOWHERE = ".nexa/no such name";
+
     private final Path folder;
     private final ShootFiles files;
     private final Saver saver;
@@ -61,15 +73,21 @@ public final class Shoot implements AutoCloseable {
     private final AtomicLong passingIds = new AtomicLong(-1);
     private final Map<Long, Framing> framings = new ConcurrentHashMap<>();
     private final Map<String, String> settings;
-    private final History history = new History();
+    private final History history;
+    private final DeliveredFiles delivered;
+    private final Locations locations;
+    private final List<String> told;
+    private volatile int others;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
     private final WarningMemo warnings = new WarningMemo();
     private volatile Brief brief;
 
     /** What opening found; whole if that is all there is. */
-    private record Scanned(List<StoredPhoto> photos, boolean whole) {}
+    private record Scanned(List<StoredPhoto> photos, boolean whole, int others) {}
 
-    private Shoot(Path folder, ShootFiles files, Store store, Scanned scanned) throws IOException {
+    private Shoot(
+            Path folder, ShootFiles files, Store store, DeliveredFiles delivered, Scanned scanned, Locations locations)
+            throws IOException {
         List<StoredPhoto> stored = scanned.photos();
         this.whole = scanned.whole();
         this.folder = folder;
@@ -81,6 +99,12 @@ public final class Shoot implements AutoCloseable {
         stored.forEach(each -> framings.put(each.photo().id(), each.framing()));
         this.passingIds.set(
                 Math.min(0, photos.stream().mapToLong(Photo::id).min().orElse(0)) - 1);
+        this.history = store.history();
+        this.delivered = delivered;
+        this.locations = locations;
+        this.others = scanned.others();
+        this.told =
+                Stream.concat(files.told().stream(), store.spoiled().stream()).toList();
         this.saver = new Saver(store);
     }
 
@@ -101,20 +125,33 @@ public final class Shoot implements AutoCloseable {
      * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
      */
     public static Shoot open(Path folder, Locations locations, int mostNew) throws IOException {
+        return open(folder, locations, mostNew, Duration.ZERO);
+    }
+
+    /**
+     * The same, and waits a while for another program that edits the shoot.
+     *
+     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
+     */
+    public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience) throws IOException {
         Path real = checked(folder);
-        ShootFiles files = ShootFiles.open(real, locations);
+        ShootFiles files = ShootFiles.open(real, locations, patience);
+        Store store = files.opened().store();
         try {
-            Store store = files.openStore();
-            try {
-                return new Shoot(real, files, store, scan(real, store, files.mayWrite(), mostNew));
-            } catch (IOException | RuntimeException failed) {
-                store.close();
-                throw failed;
-            }
+            List<StoredPhoto> known = store.photos();
+            DeliveredFiles delivered = new DeliveredFiles(real, store.deliveries(), names(known));
+            Scanned scanned = scan(real, store, known, delivered, files.mayWrite(), mostNew);
+            return new Shoot(real, files, store, delivered, scanned, locations);
         } catch (IOException | RuntimeException failed) {
-            files.close();
+            try (files) {
+                store.close();
+            }
             throw failed;
         }
+    }
+
+    private static Set<String> names(List<StoredPhoto> known) {
+        return known.stream().map(photo -> photo.photo().file()).collect(Collectors.toSet());
     }
 
     private static Map<String, FoundFile> byFile(List<FoundFile> found) {
@@ -144,8 +181,11 @@ public final class Shoot implements AutoCloseable {
      */
     public Arrivals look(Predicate<FoundFile> settled, int mostNew) throws IOException, InterruptedException {
         Map<String, FoundFile> before = looked;
-        Some some = Some.of(found(folder), before, settled, mostNew);
+        Listing listing = FolderScan.list(folder, delivered);
+        Some some = Some.of(found(folder, listing), before, settled, mostNew);
         List<FoundFile> found = some.files();
+        others = listing.others();
+        keepCompared();
         Map<String, FoundFile> now = byFile(found);
         if (some.news() == 0) {
             whole = true;
@@ -203,26 +243,48 @@ public final class Shoot implements AutoCloseable {
         }
     }
 
-    private static List<FoundFile> found(Path folder) throws IOException {
-        return FolderScan.list(folder).stream()
-                .map(file -> FoundFile.of(folder, file))
-                .toList();
+    /** Two names that the system's encoding says alike are told apart by a number. */
+    private static List<FoundFile> found(Path folder, Listing listing) {
+        Set<String> names = new HashSet<>();
+        List<FoundFile> found = new ArrayList<>();
+        for (Path file : listing.photos()) {
+            FoundFile each = FoundFile.of(folder, file);
+            FoundFile named = each;
+            for (int n = 2; !names.add(named.file()); n++) {
+                named = each.named(each.file() + " (" + n + ")");
+            }
+            found.add(named);
+        }
+        return found;
     }
 
-    private static Scanned scan(Path folder, Store store, boolean save, int mostNew) throws IOException {
-        List<StoredPhoto> known = store.photos();
+    private static Scanned scan(
+            Path folder, Store store, List<StoredPhoto> known, DeliveredFiles delivered, boolean save, int mostNew)
+            throws IOException {
         Map<String, FoundFile> before =
                 byFile(known.stream().map(StoredPhoto::found).toList());
-        Some some = Some.of(found(folder), before, file -> true, mostNew);
+        Listing listing = FolderScan.list(folder, delivered);
+        Some some = Some.of(found(folder, listing), before, file -> true, mostNew);
         List<FoundFile> found = some.files();
         try {
             Recognition.Result result = new Recognition(folder, known).recognise(found);
+            Collection<Delivered> compared = delivered.compared();
+            if (save && !compared.isEmpty()) {
+                store.saveDeliveries(compared);
+            }
             List<StoredPhoto> changed =
                     save ? store.save(result.changed()) : withPassingIds(result.changed(), new AtomicLong(-1));
-            return new Scanned(inOrder(found, result.unchanged(), changed), !some.more());
+            return new Scanned(inOrder(found, result.unchanged(), changed), !some.more(), listing.others());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
             throw new IOException("Opening " + folder + " was stopped", stopped);
+        }
+    }
+
+    private void keepCompared() {
+        Collection<Delivered> compared = delivered.compared();
+        if (mayEdit() && !compared.isEmpty()) {
+            saver.saveDeliveries(compared);
         }
     }
 
@@ -272,8 +334,44 @@ public final class Shoot implements AutoCloseable {
         return whole;
     }
 
+    /** A photo whose name the system's encoding can't say has a file that is not there. */
     public Path fileOf(Photo photo) {
-        return folder.resolve(photo.file());
+        return RelativePath.resolve(folder, photo.file()).orElseGet(() -> folder.resolve(NOWHERE));
+    }
+
+    /** How many pictures of the folder are of kinds that Nexa does not read. */
+    public int others() {
+        return others;
+    }
+
+    /** What the user should know of how the shoot was opened, such as what was mended; in words. */
+    public List<String> told() {
+        return told;
+    }
+
+    /** What may be written, as the shoot is now. */
+    public WriteGuard guard() {
+        return new WriteGuard(
+                folder,
+                photos.stream().map(this::fileOf).toList(),
+                delivered::contain,
+                List.of(locations.data(), locations.cache()));
+    }
+
+    /** Remembers a file that is about to be delivered, so that it is not taken for a photo. Any thread may. */
+    public void delivers(Path file, long bytes, String sha256) {
+        if (file.startsWith(folder)) {
+            Delivered one = delivered.add(file, bytes, sha256);
+            if (mayEdit()) {
+                saver.saveDeliveries(List.of(one));
+            }
+        }
+    }
+
+    /** Lets another program edit from now on; this one still shows what it has. */
+    public void letOthersEdit() throws IOException, InterruptedException {
+        saver.tryAgain();
+        files.letGo();
     }
 
     public Brief brief() {
@@ -316,8 +414,7 @@ public final class Shoot implements AutoCloseable {
             throw new IllegalStateException("Another program has this shoot open");
         }
         if (!edit.isEmpty()) {
-            history.did(edit);
-            perform(edit);
+            perform(new History.Change(edit, history.did(edit)));
         }
     }
 
@@ -334,7 +431,8 @@ public final class Shoot implements AutoCloseable {
         return history;
     }
 
-    private void perform(Edit edit) {
+    private void perform(History.Change made) {
+        Edit edit = made.edit();
         BriefChange change = edit.brief();
         if (change != null) {
             brief = change.after();
@@ -342,7 +440,7 @@ public final class Shoot implements AutoCloseable {
         for (FramingChange framing : edit.framings()) {
             framings.put(framing.photo(), framing.after());
         }
-        saver.save(edit);
+        saver.save(made);
         listeners.forEach(listener -> listener.changed(edit));
     }
 
@@ -360,6 +458,11 @@ public final class Shoot implements AutoCloseable {
     /** Why the last edits could not be stored; empty if all are. */
     public Optional<String> savingTrouble() {
         return saver.trouble();
+    }
+
+    /** Tries to store what is not stored; whether all is now. Waits for the store, so not for the interface's thread. */
+    public boolean tryToSave() throws InterruptedException {
+        return saver.tryAgain();
     }
 
     /**

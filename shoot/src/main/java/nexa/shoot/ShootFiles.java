@@ -5,10 +5,16 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.HexFormat;
-import nexa.shoot.store.Store;
+import java.time.Duration;
+import java.time.InstantSource;
+import java.util.ArrayList;
+import java.util.List;
+import nexa.shoot.store.StoreException;
+import nexa.shoot.store.StoreFile;
+import nexa.shoot.store.StoreFile.Opened;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -19,56 +25,139 @@ import org.slf4j.LoggerFactory;
  */
 final class ShootFiles implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(ShootFiles.class);
+    private static final String STORE = "shoot.db";
+    private static final long BETWEEN_TRIES = 50;
 
-    private final Path directory;
-    private final FileChannel lockFile;
-    private final @Nullable FileLock lock;
+    private final Opened opened;
+    private final @Nullable FileChannel lockFile;
+    private final List<String> told;
+    private boolean mayWrite;
 
-    private ShootFiles(Path directory, FileChannel lockFile, @Nullable FileLock lock) {
-        this.directory = directory;
+    private ShootFiles(Opened opened, @Nullable FileChannel lockFile, boolean mayWrite, List<String> told) {
+        this.opened = opened;
         this.lockFile = lockFile;
-        this.lock = lock;
+        this.mayWrite = mayWrite;
+        this.told = new ArrayList<>(told);
+        this.told.addAll(opened.told());
     }
 
-    /** @throws IOException if neither place can be written */
-    static ShootFiles open(Path folder, Locations locations) throws IOException {
+    /**
+     * Takes a shoot's files.
+     *
+     * @param patience how long to wait for another program that has them
+     * @throws IOException if what is known of the shoot can't be read
+     */
+    static ShootFiles open(Path folder, Locations locations, Duration patience) throws IOException {
+        Path inFolder = folder.resolve(".nexa");
         try {
-            return openIn(folder.resolve(".nexa"));
-        } catch (IOException readOnlyFolder) {
-            LOG.info("{} can't be written, its crops are kept in {}", folder, locations.data());
-            return openIn(locations.data().resolve("shoots").resolve(nameOf(folder)));
+            ShootFiles files = openIn(inFolder, patience, List.of());
+            return files.mayWrite ? Elsewhere.broughtBack(files, inFolder, locations, patience) : files;
+        } catch (StoreException damaged) {
+            throw damaged;
+        } catch (IOException cantWrite) {
+            LOG.info("{} can't be written, its crops are kept in {}", folder, locations.data(), cantWrite);
+            return elsewhere(folder, inFolder.resolve(STORE), locations, patience);
         }
     }
 
-    private static ShootFiles openIn(Path directory) throws IOException {
-        Files.createDirectories(directory);
-        FileChannel channel =
-                FileChannel.open(directory.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+    private static ShootFiles elsewhere(Path folder, Path store, Locations locations, Duration patience)
+            throws IOException {
         try {
-            return new ShootFiles(directory, channel, channel.tryLock());
-        } catch (OverlappingFileLockException heldHere) {
-            return new ShootFiles(directory, channel, null);
-        } catch (IOException failed) {
+            Elsewhere.Place place = Elsewhere.of(folder, store, locations);
+            return openIn(place.directory(), patience, place.told());
+        } catch (StoreException damaged) {
+            throw damaged;
+        } catch (IOException nowhere) {
+            LOG.warn("Nothing can be written for {}", folder, nowhere);
+            boolean there = Files.isRegularFile(store, LinkOption.NOFOLLOW_LINKS);
+            return new ShootFiles(
+                    StoreFile.lookInMemory(there ? store : null),
+                    null,
+                    false,
+                    List.of("Nothing can be written, neither in the folder nor in your own data ("
+                            + nowhere.getMessage() + "); the shoot is shown for looking only"));
+        }
+    }
+
+    /** @throws IOException that is no {@link StoreException} if the directory can't be written */
+    static ShootFiles openIn(Path directory, Duration patience, List<String> told) throws IOException {
+        if (Files.isSymbolicLink(directory)) {
+            throw new IOException(directory + " is a link");
+        }
+        Files.createDirectories(directory);
+        FileChannel channel = FileChannel.open(
+                directory.resolve("lock"),
+                StandardOpenOption.CREATE,
+                StandardOpenOption.WRITE,
+                LinkOption.NOFOLLOW_LINKS);
+        try {
+            boolean ours = lock(channel, patience) != null;
+            return new ShootFiles(store(directory.resolve(STORE), ours), channel, ours, told);
+        } catch (IOException | RuntimeException failed) {
             channel.close();
             throw failed;
         }
     }
 
-    private static String nameOf(Path folder) throws IOException {
-        return folder.getFileName() + "-"
-                + HexFormat.of().toHexDigits(folder.toRealPath().toString().hashCode());
+    /** On a full disk what is there can still be looked at. */
+    private static Opened store(Path store, boolean mayWrite) throws IOException {
+        try {
+            return mayWrite ? StoreFile.open(store, InstantSource.system()) : StoreFile.look(store);
+        } catch (StoreException failed) {
+            if (!failed.isForLackOfRoom()) {
+                throw failed;
+            }
+            throw new IOException(failed.getMessage(), failed);
+        }
+    }
+
+    private static @Nullable FileLock lock(FileChannel channel, Duration patience) throws IOException {
+        long end = System.nanoTime() + patience.toNanos();
+        while (true) {
+            FileLock lock = tryLock(channel);
+            if (lock != null || System.nanoTime() > end) {
+                return lock;
+            }
+            try {
+                Thread.sleep(BETWEEN_TRIES);
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+                return null;
+            }
+        }
+    }
+
+    private static @Nullable FileLock tryLock(FileChannel channel) throws IOException {
+        try {
+            return channel.tryLock();
+        } catch (OverlappingFileLockException heldHere) {
+            return null;
+        }
+    }
+
+    Opened opened() {
+        return opened;
     }
 
     boolean mayWrite() {
-        return lock != null;
+        return mayWrite;
     }
 
-    Store openStore() throws IOException {
-        return Store.open(directory.resolve("shoot.db"));
+    /** What the user should know of how the shoot was opened, in words. */
+    List<String> told() {
+        return List.copyOf(told);
+    }
+
+    /** From now on another program may edit. */
+    void letGo() throws IOException {
+        mayWrite = false;
+        close();
     }
 
     @Override
     public void close() throws IOException {
-        lockFile.close(); // releases the lock too
+        if (lockFile != null) {
+            lockFile.close(); // releases the lock too
+        }
     }
 }

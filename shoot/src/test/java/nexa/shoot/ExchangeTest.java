@@ -35,6 +35,7 @@ import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.exchange.CropsTable;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -150,7 +151,7 @@ class ExchangeTest {
         try (Shoot shoot = test.open()) {
             frame(shoot);
             before = all(shoot);
-            new BriefFile("test", shoot.brief().formats()).write(brief);
+            new BriefFile("test", shoot.brief().formats()).write(brief, shoot.guard(), IfTaken.REFUSE);
             assertEquals(new Exchanged(PHOTOS - 1, 0, List.of()), Sidecars.write(shoot, photo -> true));
             assertEquals(new Exchanged(0, PHOTOS - 1, List.of()), Sidecars.write(shoot, photo -> true));
             assertFalse(Files.exists(test.folder().resolve("k1.jpg.xmp")), "of a photo that nothing was asked of");
@@ -177,8 +178,8 @@ class ExchangeTest {
         try (Shoot shoot = test.open()) {
             frame(shoot);
             before = all(shoot);
-            new BriefFile("test", shoot.brief().formats()).write(brief);
-            assertTrue(CropsTable.write(shoot, table) >= 2 * PHOTOS);
+            new BriefFile("test", shoot.brief().formats()).write(brief, shoot.guard(), IfTaken.REFUSE);
+            assertTrue(CropsTable.write(shoot, table, IfTaken.REFUSE) >= 2 * PHOTOS);
         }
         emptyStore();
         try (Shoot shoot = test.open()) {

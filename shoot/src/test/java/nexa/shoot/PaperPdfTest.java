@@ -14,6 +14,7 @@ import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.paper.Paper;
 import nexa.core.print.SizeTarget;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.paper.ContactSheet;
 import nexa.shoot.paper.PaperJob.Printed;
@@ -61,7 +62,7 @@ class PaperPdfTest {
             Format square = TestShoot.addFormat(shoot, "Square Ω 猫", "1:1");
             TestShoot.place(shoot, TestShoot.photo(shoot, "kiln_01.jpg"), print, TestShoot.WISH);
             Printed printed = new ContactSheet(file, List.of(print, square), false, Paper.A4.page(false, 10), 4)
-                    .write(shoot, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
             assertEquals(2, printed.pages());
             assertEquals(14, printed.pictures());
             assertEquals(List.of(), printed.troubles());
@@ -85,7 +86,7 @@ class PaperPdfTest {
                     TestShoot.addFormat(shoot, "Square", "1:1"),
                     TestShoot.addFormat(shoot, "Banner", "16:9"));
             Printed printed = new ContactSheet(file, formats, true, Paper.LETTER.page(true, 8), 9)
-                    .write(shoot, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
             assertEquals(21, printed.pictures());
             assertEquals(1, printed.pages());
         }
@@ -103,7 +104,7 @@ class PaperPdfTest {
             Photo first = TestShoot.photo(shoot, "kiln_01.jpg");
             TestShoot.place(shoot, first, print, new Frame(0, 0, 0.9, 0.54));
             Printed printed = new PrintSheet(file, List.of(print), Paper.A4.page(false, 10), 2, true)
-                    .write(shoot, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
             assertEquals(7, printed.pictures());
             assertEquals(2, printed.pages());
         }
@@ -150,7 +151,7 @@ class PaperPdfTest {
             Format web = TestShoot.addFormat(shoot, "Web", "1:1");
             Format poster = TestShoot.addFormat(shoot, "Poster", "2:3").sized(SizeTarget.parse("60 x 90 cm"));
             Printed printed = new PrintSheet(file, List.of(web, poster), Paper.A4.page(false, 10), 3, true)
-                    .write(shoot, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
             assertEquals(0, printed.pages());
             assertEquals(8, printed.troubles().size(), printed.troubles()::toString);
             assertFalse(Files.exists(file));
@@ -163,7 +164,7 @@ class PaperPdfTest {
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
             Printed printed = new ContactSheet(file, List.of(print), false, Paper.A4.page(false, 10), 4)
-                    .write(shoot, (done, of) -> control.cancel(), control);
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> control.cancel(), control);
             assertTrue(printed.cancelled());
             assertFalse(Files.exists(file));
         }

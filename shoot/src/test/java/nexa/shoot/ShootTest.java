@@ -30,6 +30,7 @@ import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.scan.RelativePath;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -127,7 +128,9 @@ class ShootTest {
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
-            statement.executeUpdate("DROP TABLE alternate");
+            for (String table : List.of("alternate", "delivery", "step")) {
+                statement.executeUpdate("DROP TABLE " + table);
+            }
             for (String column : List.of("marks", "rule", "level", "overlay", "profile", "remarks")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
@@ -235,6 +238,105 @@ class ShootTest {
         }
     }
 
+    @Test
+    void anotherPhotoUnderADeletedOnesName_hasNoneOfItsCrops() throws IOException {
+        placeOnA();
+        Files.delete(test.folder().resolve("a.jpg"));
+        Files.move(test.folder().resolve("b.jpg"), test.folder().resolve("a.jpg"));
+        try (Shoot shoot = test.open()) {
+            assertEquals(List.of("a.jpg"), files(shoot));
+            assertEquals(Framing.UNTOUCHED, shoot.framing(shoot.photos().getFirst()));
+        }
+    }
+
+    @Test
+    void newPhotoUnderADeletedOnesName_isAnotherPhoto_andTheOldOneMayComeBack() throws IOException {
+        placeOnA();
+        Path aside = base.resolve("aside.jpg");
+        Files.move(test.folder().resolve("a.jpg"), aside);
+        TestPhotos.jpegTaken(test.folder().resolve("a.jpg"), 320, 200, "2026:10:01 08:00:00");
+        try (Shoot shoot = test.open()) {
+            assertEquals(Framing.UNTOUCHED, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
+        }
+        Files.move(aside, test.folder().resolve("z.jpg"));
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    1, shoot.framing(TestShoot.photo(shoot, "z.jpg")).crops().size());
+        }
+    }
+
+    @Test
+    void steps_canBeTakenBackAndDoneAgain_afterARestart() throws IOException {
+        List<Framing> framings = new java.util.ArrayList<>();
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            for (int i = 1; i <= 5; i++) {
+                Framing before = shoot.framing(a);
+                Crop own = new Crop(TestShoot.WISH.scaled(i / 7.0), Optional.of(Shape.parse("3:2")), true, i % 2 == 0);
+                shoot.apply(Edit.framing(
+                        "edit.frame",
+                        a.id(),
+                        before,
+                        before.with(print, own)
+                                .keeping(print, new Alternate("n" + i, own))
+                                .with(new Marks(List.of(new Point(i / 9.0, 0.1))))
+                                .levelledAt(new Tilt(i / 3.0))));
+                framings.add(shoot.framing(a));
+            }
+            shoot.undo();
+        }
+        try (Shoot shoot = test.open()) {
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            assertEquals(framings.get(3), shoot.framing(a));
+            shoot.redo();
+            assertEquals(framings.get(4), shoot.framing(a));
+            shoot.undo();
+            shoot.undo();
+            assertEquals(framings.get(2), shoot.framing(a));
+        }
+        try (Shoot shoot = test.open()) {
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            for (int i = 0; i < 3; i++) {
+                shoot.undo();
+            }
+            assertEquals(Framing.UNTOUCHED, shoot.framing(a));
+            shoot.undo();
+            assertTrue(shoot.brief().formats().isEmpty());
+            shoot.redo();
+            TestShoot.addFormat(shoot, "Square", "1:1");
+            assertTrue(shoot.history().undone().isEmpty(), "a new step forgets what was undone");
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(2, shoot.history().done().size());
+            assertTrue(shoot.history().undone().isEmpty());
+        }
+    }
+
+    @Test
+    void namesThatLookLikePaths_stayInTheFolder() throws IOException {
+        Path outside = TestPhotos.jpeg(base.resolve("x.jpg"), 300, 222, 1);
+        Path odd = TestPhotos.jpeg(test.folder().resolve("sub\\..\\..\\x.jpg"), 300, 210, 1);
+        try (Shoot shoot = test.open()) {
+            Photo photo = TestShoot.photo(shoot, "sub\\..\\..\\x.jpg");
+            assertEquals(odd.toRealPath(), shoot.fileOf(photo));
+            assertEquals(210, photo.facts().orElseThrow().asShot().height());
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            TestShoot.place(shoot, photo, print, TestShoot.WISH);
+            assertEquals(1, nexa.shoot.exchange.Sidecars.write(shoot, p -> true).photos());
+        }
+        assertTrue(Files.exists(outside));
+        assertFalse(Files.exists(base.resolve("x.jpg.xmp")));
+        assertTrue(Files.exists(test.folder().resolve("sub\\..\\..\\x.jpg.xmp")));
+    }
+
+    @Test
+    void pathsThatLeadOut_leadNowhere() {
+        for (String path : List.of("../x.jpg", "/etc/passwd", "a/../../x.jpg", "", ".", "a/..", "\0")) {
+            assertEquals(Optional.empty(), RelativePath.resolve(test.folder(), path), path);
+        }
+    }
+
     private void placeOnA() throws IOException {
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
@@ -265,14 +367,6 @@ class ShootTest {
                     1, shoot.framing(TestShoot.photo(shoot, "a.jpg")).crops().size());
         }
         assertTrue(Files.exists(test.locations().data()));
-    }
-
-    @Test
-    void damagedDatabase_isSaidInWords() throws IOException {
-        test.open().close();
-        Files.writeString(test.folder().resolve(".nexa/shoot.db"), "no database at all, just text");
-        String message = assertThrows(IOException.class, test::open).getMessage();
-        assertTrue(message.contains("database"), message);
     }
 
     @Test

@@ -12,8 +12,22 @@ import nexa.core.shape.Shape;
  * @param ownShape the shape this frame is held to in place of its format's; empty = the format's
  * @param outside whether the frame may leave the photo; the blank is filled at handover
  * @param checked looked at and accepted
+ * @throws IllegalArgumentException if the wish is so small or so far away that no photo has such a place
  */
 public record Crop(Frame wish, Optional<Shape> ownShape, boolean outside, boolean checked) {
+    /** In long edges of the photo: far below a pixel, and far beyond any blank that somebody fills. */
+    private static final double SMALLEST = 1e-6;
+
+    private static final double LARGEST = 1e3;
+
+    public Crop {
+        double reach = Math.max(Math.abs(wish.centreX()), Math.abs(wish.centreY()));
+        boolean tooSmall = Math.min(wish.width(), wish.height()) < SMALLEST;
+        if (tooSmall || Math.max(wish.width(), wish.height()) > LARGEST || reach > LARGEST) {
+            throw new IllegalArgumentException("No frame on a photo: " + wish);
+        }
+    }
+
     /** A frame in its format's shape, inside the photo, not checked yet. */
     public Crop(Frame wish) {
         this(wish, Optional.empty(), false, false);

@@ -19,6 +19,9 @@ public final class Derivation {
     /** A frame whose centre lies on the photo's edge would shrink to nothing. */
     private static final double SMALLEST_SHARE = 0.01;
 
+    /** A frame's shorter side in the photo's pixels; less is a slip of the hand. */
+    public static final int SMALLEST_PIXELS = 16;
+
     private Derivation() {}
 
     /** The frame of a photo in a format that is alone in its brief; see the other. */
@@ -28,6 +31,7 @@ public final class Derivation {
 
     /**
      * The frame in level space, inside the photo unless its crop may leave it: what fits of the wish. A frame nobody
+     * has at least {@value #SMALLEST_PIXELS} pixels on a side, if the photo has. One that nobody
      * placed follows the photo's marks; else the frame placed in the format of the brief whose shape is nearest; else
      * it is the largest centred.
      */
@@ -35,11 +39,18 @@ public final class Derivation {
         PhotoSpace space = new PhotoSpace(asShot, framing.pose());
         return framing.crop(format)
                 .map(crop -> placed(space, crop, format))
-                .orElseGet(() -> derived(space, framing, format, brief));
+                .orElseGet(() -> noSmaller(space, space.outline(), derived(space, framing, format, brief)));
+    }
+
+    /** Grown about its centre where it has too few pixels, as far as there is room. */
+    private static Frame noSmaller(PhotoSpace space, Outline room, Frame frame) {
+        double pixels = Math.min(frame.width(), frame.height()) * space.asShot().longEdge();
+        return pixels >= SMALLEST_PIXELS ? frame : Fit.within(room, frame.scaled(SMALLEST_PIXELS / pixels));
     }
 
     private static Frame placed(PhotoSpace space, Crop crop, Format format) {
-        return Fit.within(space.room(crop.outside()), asked(space, crop.wish(), crop.held(format)));
+        Outline room = space.room(crop.outside());
+        return noSmaller(space, room, Fit.within(room, asked(space, crop.wish(), crop.held(format))));
     }
 
     private static Frame derived(PhotoSpace space, Framing framing, Format format, Brief brief) {

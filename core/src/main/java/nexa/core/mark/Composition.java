@@ -18,15 +18,22 @@ import nexa.core.geometry.Tilt;
 public record Composition(List<Point> places, double size) {
     /** @throws IllegalArgumentException if there is no place, more than two, two that are the same, or no size */
     public Composition {
-        places = new Marks(places).points();
-        if (places.isEmpty() || !(size > 0)) {
+        places = List.copyOf(places);
+        boolean count = places.size() == 1 || places.size() == Marks.MOST;
+        boolean finite = places.stream().allMatch(place -> Double.isFinite(place.x() + place.y()));
+        if (!count || !finite || !(size > 0) || areOne(places)) {
             throw new IllegalArgumentException("A composition is where marks lie in a frame");
         }
     }
 
+    /** Marks that are two on the photo are so in every frame, however near in fractions of a large one. */
+    private static boolean areOne(List<Point> places) {
+        return places.size() > 1 && places.getFirst().equals(places.getLast());
+    }
+
     /** The text that {@link #parse} reads back: the size, a colon, and the places as marks are written. */
     public String text() {
-        return size + ":" + new Marks(places).text();
+        return size + ":" + Marks.text(places);
     }
 
     /** @throws IllegalArgumentException if the text is something else */
@@ -35,8 +42,7 @@ public record Composition(List<Point> places, double size) {
         if (colon < 0) {
             throw new IllegalArgumentException("“" + text + "” is no composition: a size, a colon and places are");
         }
-        return new Composition(
-                Marks.parse(text.substring(colon + 1)).points(), Double.parseDouble(text.substring(0, colon)));
+        return new Composition(Marks.points(text.substring(colon + 1)), Double.parseDouble(text.substring(0, colon)));
     }
 
     /**

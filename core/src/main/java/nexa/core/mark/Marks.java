@@ -45,6 +45,10 @@ public record Marks(List<Point> points) {
 
     /** The text that {@link #parse} reads back: {@code x,y;x,y}. */
     public String text() {
+        return text(points);
+    }
+
+    static String text(List<Point> points) {
         return points.stream().map(p -> p.x() + "," + p.y()).collect(Collectors.joining(";"));
     }
 
@@ -54,6 +58,10 @@ public record Marks(List<Point> points) {
      * @throws IllegalArgumentException if it is something else
      */
     public static Marks parse(String text) {
+        return new Marks(points(text));
+    }
+
+    static List<Point> points(String text) {
         List<Point> points = new ArrayList<>();
         for (String pair : text.isBlank() ? new String[0] : text.split(";")) {
             String[] numbers = pair.split(",");
@@ -62,7 +70,7 @@ public record Marks(List<Point> points) {
             }
             points.add(new Point(Double.parseDouble(numbers[0]), Double.parseDouble(numbers[1])));
         }
-        return new Marks(points);
+        return points;
     }
 
     public boolean isEmpty() {

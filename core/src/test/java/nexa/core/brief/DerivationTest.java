@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.Cases;
+import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
@@ -15,6 +16,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.mark.Marks;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import org.junit.jupiter.api.Test;
@@ -245,5 +247,39 @@ class DerivationTest {
         Framing framing = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(-0.1, 0, 0.25, 0.2));
         Frame square = Derivation.frame(WIDE, framing, SQUARE, BRIEF.without(PRINT));
         assertEquals(0, square.centreX(), ROUNDING);
+    }
+
+    @Test
+    void frame_hasSixteenPixelsOnASide_orAsManyAsFit() {
+        Cases.some(500).forEach(c -> {
+            PixelSize photo = c.photo();
+            double side = Math.pow(10, c.between(-6, 0));
+            Framing framing = placed(photo, c.pose(), PRINT, new Frame(0, 0, side, side * 1.25));
+            PhotoSpace space = new PhotoSpace(photo, framing.pose());
+            Frame frame = Derivation.frame(photo, framing, PRINT);
+            double pixels = Math.min(frame.width(), frame.height()) * photo.longEdge();
+            Frame largest = Fit.largest(space.outline(), frame.aspect());
+            double most = Math.min(largest.width(), largest.height()) * photo.longEdge();
+            assertTrue(pixels >= Math.min(Derivation.SMALLEST_PIXELS, most) * (1 - 1e-9), pixels + " of " + most);
+            assertTrue(space.outline().contains(frame, ROUNDING));
+        });
+    }
+
+    @Test
+    void crop_withoutAPlaceOnAnyPhoto_isRefused() {
+        for (Frame none : List.of(new Frame(0, 0, 1e-320, 1), new Frame(0, 0, 0.5, 1e6), new Frame(1e9, 0, 1, 1))) {
+            assertThrows(IllegalArgumentException.class, () -> new Crop(none), none::toString);
+        }
+    }
+
+    /** Two marks on a photo are two in every frame, however large. */
+    @Test
+    void marksNearEachOther_andAFrameBeyondThePhoto_giveAFrame() {
+        Crop beyond = new Crop(new Frame(0, 0, 1.6, 1.28), Optional.empty(), true, false);
+        Marks marks = new Marks(List.of(new Point(0.1, 0.1), new Point(0.1021, 0.1)));
+        Framing framing = Framing.UNTOUCHED.with(PRINT, beyond).with(marks);
+        Brief brief = new Brief(List.of(PRINT, WHOLE), 4);
+        Frame frame = Derivation.frame(WIDE, framing, WHOLE, brief);
+        assertTrue(new PhotoSpace(WIDE, Pose.AS_SHOT).outline().contains(frame, ROUNDING));
     }
 }

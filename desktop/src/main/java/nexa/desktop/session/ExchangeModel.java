@@ -11,6 +11,7 @@ import nexa.shoot.exchange.Changes;
 import nexa.shoot.exchange.CropsTable;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 
 /** Crops that leave the shoot's store or come into it, and what came of it. Reading is one step that can be undone. */
 public final class ExchangeModel {
@@ -61,9 +62,10 @@ public final class ExchangeModel {
         begin(() -> applied(Sidecars.read(shoot)));
     }
 
+    /** @param file a file of that name is replaced: whoever chose it was asked */
     public void writeTable(Path file) {
         begin(() -> {
-            int rows = CropsTable.write(shoot, file.toAbsolutePath());
+            int rows = CropsTable.write(shoot, file.toAbsolutePath(), IfTaken.REPLACE);
             return () -> new State.WroteTable(rows, file);
         });
     }

@@ -15,6 +15,8 @@ import nexa.core.brief.Format;
 import nexa.core.paper.Page;
 import nexa.core.paper.Paper;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.NameTakenException;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.paper.ContactSheet;
 import nexa.shoot.paper.PaperJob;
@@ -40,6 +42,9 @@ public final class PaperModel {
         record Running(int done, int of) implements State {}
 
         record Done(Printed printed) implements State {}
+
+        /** Another file has the name, and nothing was written yet. */
+        record Taken(Path file) implements State {}
 
         record Failed(String reason) implements State {}
     }
@@ -114,12 +119,21 @@ public final class PaperModel {
 
     /** Begins; progress and end show in {@link #stateProperty}. */
     public void write(Path file, List<Format> formats) {
+        write(file, formats, IfTaken.REFUSE);
+    }
+
+    /** The same, when it was asked whether the file that has the name goes. */
+    public void replace(Path file, List<Format> formats) {
+        write(file, formats, IfTaken.REPLACE);
+    }
+
+    private void write(Path file, List<Format> formats, IfTaken ifTaken) {
         PaperJob job = job(file.toAbsolutePath(), formats);
         shoot.remember(PAPER, paper.get().name());
         control = new RunControl();
         RunControl mine = control;
         state.set(new State.Running(0, 0));
-        work.execute(() -> show(written(job, mine)));
+        work.execute(() -> show(written(job, file, ifTaken, mine)));
     }
 
     private PaperJob job(Path file, List<Format> formats) {
@@ -131,9 +145,11 @@ public final class PaperModel {
         };
     }
 
-    private State written(PaperJob job, RunControl mine) {
+    private State written(PaperJob job, Path file, IfTaken ifTaken, RunControl mine) {
         try {
-            return new State.Done(job.write(shoot, (done, of) -> show(new State.Running(done, of)), mine));
+            return new State.Done(job.write(shoot, ifTaken, (done, of) -> show(new State.Running(done, of)), mine));
+        } catch (NameTakenException taken) {
+            return new State.Taken(file);
         } catch (IOException failed) {
             return new State.Failed(String.valueOf(failed.getMessage()));
         }

@@ -4,6 +4,7 @@ import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -40,6 +41,7 @@ final class PaperPane implements PaneLayer.Content {
     private final CheckBox marks = new CheckBox(Words.of("paper.marks"));
     private final TextField file = new TextField();
     private final Button write = Buttons.text("paper.write", this::write);
+    private final Button replace = Buttons.text("paper.replace", this::replace);
     private final Button cancel;
     private final ProgressBar progress = new ProgressBar(0);
     private final Label message = new Label();
@@ -66,7 +68,7 @@ final class PaperPane implements PaneLayer.Content {
                 of.managedProperty().bind(of.visibleProperty());
             }
         }
-        node = new VBox(14, kind, grid, new HBox(8, write, cancel), progress, message);
+        node = new VBox(14, kind, grid, new HBox(8, write, replace, cancel), progress, message);
         node.setPrefWidth(470);
         subscriptions = Subscription.combine(
                 model.kindProperty()
@@ -92,11 +94,12 @@ final class PaperPane implements PaneLayer.Content {
         bleed.getValueFactory().valueProperty().bindBidirectional(model.bleedProperty());
         write.setId("paper-write");
         write.getStyleClass().add("primary");
+        replace.setId("paper-replace");
         progress.setMaxWidth(Double.MAX_VALUE);
         message.setId("paper-message");
         message.setWrapText(true);
         message.getStyleClass().add("note");
-        for (Node each : new Node[] {cancel, progress, message}) {
+        for (Node each : new Node[] {replace, cancel, progress, message}) {
             each.managedProperty().bind(each.visibleProperty());
         }
     }
@@ -124,13 +127,21 @@ final class PaperPane implements PaneLayer.Content {
     }
 
     private void write() {
+        write(model::write);
+    }
+
+    private void replace() {
+        write(model::replace);
+    }
+
+    private void write(BiConsumer<Path, List<Format>> how) {
         Optional<Path> target = TypedPath.of(file.getText());
         if (formats.get().isEmpty()) {
             message.setText(Words.of("handover.plan.nothing"));
         } else if (target.isEmpty()) {
             message.setText(Words.of("paper.no-file"));
         } else {
-            model.write(target.get(), formats.get());
+            how.accept(target.get(), formats.get());
         }
     }
 
@@ -138,6 +149,7 @@ final class PaperPane implements PaneLayer.Content {
         boolean running = state instanceof State.Running;
         write.setDisable(running);
         cancel.setVisible(running);
+        replace.setVisible(state instanceof State.Taken);
         progress.setVisible(running);
         switch (state) {
             case State.Idle() -> message.setText(Words.of("paper.what"));
@@ -146,6 +158,7 @@ final class PaperPane implements PaneLayer.Content {
                 message.setText(Words.of("paper.running", done, of));
             }
             case State.Done(Printed printed) -> message.setText(words(printed));
+            case State.Taken(Path taken) -> message.setText(Words.of("paper.taken", taken));
             case State.Failed(String reason) -> message.setText(Words.of("paper.failed", reason));
         }
     }

@@ -17,8 +17,10 @@ import javafx.stage.FileChooser;
 import nexa.core.brief.Format;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
+import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.exchange.Shelf;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** Formats and whole briefs kept for other shoots, and briefs as files. */
@@ -174,7 +176,9 @@ final class ShelfPane implements PaneLayer.Content {
 
     private void write(Path file) {
         try {
-            new BriefFile(session.shoot().name(), session.briefProperty().get().formats()).write(file);
+            Shoot shoot = session.shoot();
+            new BriefFile(shoot.name(), session.briefProperty().get().formats())
+                    .write(file, shoot.guard(), IfTaken.REPLACE); // the system's dialog asked
             say(Words.of("shelf.written", file), "note");
         } catch (IOException failed) {
             say(Words.of("shelf.failed", file, String.valueOf(failed.getMessage())), "refusal");

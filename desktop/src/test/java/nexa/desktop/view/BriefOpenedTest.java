@@ -47,7 +47,7 @@ class BriefOpenedTest {
     void itsFormatsAreOnTheShelf(FxRobot robot) throws Exception {
         Path file = base.resolve("catalogue.nexabrief");
         Format plate = new Format(1, "Plate", Shape.parse("4:5"), OrientationRule.FOLLOW_PHOTO);
-        new BriefFile("Catalogue", List.of(plate)).write(file);
+        Files.writeString(file, new BriefFile("Catalogue", List.of(plate)).text());
         WindowTest.onFx(() -> window.takeBrief(file));
         WindowTest.until(() -> message(robot).startsWith("“Catalogue” with 1 formats is on the shelf"));
         WindowTest.until(() -> shelved().equals(List.of("Catalogue"))); // settings are saved a little later

@@ -8,6 +8,7 @@ package nexa.imaging.file;
 public record Trouble(Kind kind, int percent) {
     public enum Kind {
         MISSING("the file is gone"),
+        NAME("its name is not in the system's encoding; rename it"),
         NO_PERMISSION("no permission to read it"),
         EMPTY("the file is empty"),
         NOT_AN_IMAGE("not an image"),

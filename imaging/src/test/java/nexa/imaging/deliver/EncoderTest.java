@@ -20,7 +20,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import nexa.core.files.DeliveredColour;
@@ -265,17 +264,6 @@ class EncoderTest {
         try (Source source = source();
                 Picture wide = TestPhotos.scene(66_000, 1)) {
             assertThrows(IOException.class, () -> Encoder.encode(wide, source, FileSettings.DEFAULT));
-        }
-    }
-
-    @Test
-    void atomicFile_failing_leavesNothingBehind() throws IOException {
-        Path directory = Files.createDirectory(folder.resolve("out"));
-        Path taken =
-                Files.createDirectories(directory.resolve("name.jpg/child")).getParent();
-        assertThrows(IOException.class, () -> AtomicFile.write(taken, new byte[10]));
-        try (var files = Files.list(directory)) {
-            assertEquals(List.of(taken), files.toList());
         }
     }
 }

@@ -20,7 +20,8 @@ import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
-import nexa.imaging.deliver.AtomicFile;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 
 /**
  * Formats under a name, as JSON that people can read and write; docs/formats.md describes it. Crops are not part of it.
@@ -40,9 +41,13 @@ public record BriefFile(String name, List<Format> formats) {
         formats = List.copyOf(formats);
     }
 
-    /** Puts it in a file whole, in place of what was there. */
-    public void write(Path file) throws IOException {
-        AtomicFile.write(file, text().getBytes(StandardCharsets.UTF_8));
+    /**
+     * Puts it in a file whole.
+     *
+     * @throws IOException with words for the user if it can't be written or the name is taken
+     */
+    public void write(Path file, WriteGuard guard, IfTaken ifTaken) throws IOException {
+        guard.write(file, text().getBytes(StandardCharsets.UTF_8), ifTaken);
     }
 
     /** @throws IOException with words for the user if the file can't be read or is not a brief */

@@ -22,9 +22,9 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.print.OutputSize;
-import nexa.imaging.deliver.AtomicFile;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -53,8 +53,12 @@ public final class CropsTable {
 
     // ---- writing ----
 
-    /** Puts the table in a file whole, in place of what was there; the number of rows. */
-    public static int write(Shoot shoot, Path file) throws IOException {
+    /**
+     * Puts the table in a file whole; the number of rows.
+     *
+     * @throws IOException with words for the user if it can't be written or the name is taken
+     */
+    public static int write(Shoot shoot, Path file, IfTaken ifTaken) throws IOException {
         StringBuilder text = new StringBuilder();
         int rows = 0;
         try (CSVPrinter printer = new CSVPrinter(text, FORMAT)) {
@@ -65,7 +69,7 @@ public final class CropsTable {
                 }
             }
         }
-        AtomicFile.write(file, text.toString().getBytes(StandardCharsets.UTF_8));
+        shoot.guard().write(file, text.toString().getBytes(StandardCharsets.UTF_8), ifTaken);
         return rows;
     }
 

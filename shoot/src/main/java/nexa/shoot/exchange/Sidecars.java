@@ -12,9 +12,11 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
-import nexa.imaging.deliver.AtomicFile;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.scan.RelativePath;
 
 /** The sidecars of a shoot's photos: {@code kiln_0201.jpg.xmp} beside {@code kiln_0201.jpg}. */
 public final class Sidecars {
@@ -41,6 +43,7 @@ public final class Sidecars {
      * wrote into a sidecar stays.
      */
     public static Exchanged write(Shoot shoot, Predicate<Photo> which) {
+        WriteGuard guard = shoot.guard();
         int written = 0;
         int same = 0;
         List<String> troubles = new ArrayList<>();
@@ -49,7 +52,7 @@ public final class Sidecars {
             boolean untouched = shoot.framing(photo).equals(Framing.UNTOUCHED);
             if (which.test(photo) && !(untouched && Files.notExists(file))) {
                 try {
-                    boolean changed = write(shoot, photo, file);
+                    boolean changed = write(shoot, photo, file, guard);
                     written += changed ? 1 : 0;
                     same += changed ? 0 : 1;
                 } catch (IOException failed) {
@@ -60,14 +63,14 @@ public final class Sidecars {
         return new Exchanged(written, same, troubles);
     }
 
-    private static boolean write(Shoot shoot, Photo photo, Path file) throws IOException {
+    private static boolean write(Shoot shoot, Photo photo, Path file, WriteGuard guard) throws IOException {
         Sidecar now = new Sidecar(photo.fingerprint(), FramingTexts.of(shoot.framing(photo), shoot.brief()));
         byte[] before = Files.exists(file) ? bytes(file) : null;
         byte[] after = now.written(before);
         if (before != null && Arrays.equals(before, after)) {
             return false;
         }
-        AtomicFile.write(file, after);
+        guard.write(file, after, IfTaken.REPLACE); // what others wrote into it stays in it
         return true;
     }
 
@@ -109,7 +112,7 @@ public final class Sidecars {
     }
 
     private static String photoOf(Path folder, Path file) {
-        String name = folder.relativize(file).toString().replace('\\', '/');
+        String name = RelativePath.of(folder, file);
         return name.substring(0, name.length() - ENDING.length());
     }
 

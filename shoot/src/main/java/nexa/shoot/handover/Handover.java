@@ -1,18 +1,19 @@
 package nexa.shoot.handover;
 
 import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.Files;
+import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import nexa.imaging.deliver.AtomicFile;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
 import nexa.shoot.Shoot;
-import nexa.shoot.scan.FolderScan;
+import nexa.shoot.guard.RefusedException;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.scan.Sha256;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -38,30 +39,53 @@ public final class Handover {
     /**
      * Writes the files; those not begun when cancelled are missing from the outcomes. Blocks until done.
      *
-     * @throws IOException if the folder can't be made
+     * @throws IOException if the folder can't be made or another run writes into it
      */
     public List<Outcome> run(Shoot shoot) throws IOException {
+        WriteGuard guard = folder(shoot.guard());
+        Path folder = plan.request().folder().toRealPath();
+        try (Journal journal = Journal.open(folder, guard)) {
+            Writing writing = new Writing(folder, guard, journal, shoot);
+            List<Outcome> outcomes = ByPhoto.work(plan.deliveries(), ofOne -> deliver(ofOne, writing)).stream()
+                    .flatMap(List::stream)
+                    .toList();
+            end(outcomes, writing);
+            return outcomes;
+        }
+    }
+
+    /** Where and through what a run writes. */
+    private record Writing(Path folder, WriteGuard guard, Journal journal, Shoot shoot) {}
+
+    private WriteGuard folder(WriteGuard guard) throws IOException {
         Path folder = plan.request().folder();
-        makeFolder(folder, shoot.folder());
-        List<Outcome> outcomes = ByPhoto.work(plan.deliveries(), this::deliver).stream()
-                .flatMap(List::stream)
-                .toList();
-        end(outcomes);
-        return outcomes;
+        try {
+            return guard.inside(folder);
+        } catch (NotDirectoryException | RefusedException said) {
+            throw new IOException(said.getMessage(), said);
+        } catch (IOException failed) {
+            throw new IOException("The folder " + folder + " can't be made or written to", failed);
+        }
     }
 
     /** A run that was cancelled or failed in part can be gone on with; the list tells what is there in either case. */
-    private void end(List<Outcome> outcomes) {
-        Path folder = plan.request().folder();
+    private void end(List<Outcome> outcomes, Writing writing) {
         try {
             if (!outcomes.isEmpty()) {
-                Manifest.write(folder, outcomes, plan.there());
+                Manifest.write(writing.folder, outcomes, plan.there(), writing.guard);
             }
-            endJournal(outcomes, folder);
+            if (isWhole(outcomes)) {
+                writing.journal.end();
+            }
         } catch (IOException full) {
-            LOG.warn("The list in {} was not written", folder, full);
+            LOG.warn("The list in {} was not written", writing.folder, full);
             listTrouble = Optional.of(words(full));
         }
+    }
+
+    private boolean isWhole(List<Outcome> outcomes) {
+        return outcomes.size() == plan.deliveries().size()
+                && outcomes.stream().allMatch(Outcome.Written.class::isInstance);
     }
 
     /** Why the list of files could not be written; empty if it is there. */
@@ -69,28 +93,7 @@ public final class Handover {
         return listTrouble;
     }
 
-    private void endJournal(List<Outcome> outcomes, Path folder) throws IOException {
-        boolean whole = outcomes.size() == plan.deliveries().size()
-                && outcomes.stream().allMatch(Outcome.Written.class::isInstance);
-        if (whole) {
-            Journal.end(folder);
-        }
-    }
-
-    private static void makeFolder(Path folder, Path shoot) throws IOException {
-        try {
-            Files.createDirectories(folder);
-            if (folder.toRealPath().startsWith(shoot) && !folder.toRealPath().equals(shoot)) {
-                Files.write(folder.resolve(FolderScan.DELIVERED), new byte[0]);
-            }
-        } catch (FileAlreadyExistsException file) {
-            throw new IOException(folder + " is a file, not a folder", file);
-        } catch (IOException failed) {
-            throw new IOException("The folder " + folder + " can't be made or written to", failed);
-        }
-    }
-
-    private List<Outcome> deliver(List<Delivery> ofOnePhoto) {
+    private List<Outcome> deliver(List<Delivery> ofOnePhoto, Writing writing) {
         if (!control.mayGoOn()) {
             return List.of();
         }
@@ -99,7 +102,7 @@ public final class Handover {
         try (Source source = Source.open(first.source(), Rendering.facts(first))) {
             for (Delivery delivery : ofOnePhoto) {
                 if (control.mayGoOn()) {
-                    outcomes.add(told(deliver(delivery, source)));
+                    outcomes.add(told(deliver(delivery, source, writing)));
                 }
             }
         } catch (UnreadablePhotoException unreadable) {
@@ -114,15 +117,21 @@ public final class Handover {
         return outcome;
     }
 
-    private Outcome deliver(Delivery delivery, Source source) {
+    private Outcome deliver(Delivery delivery, Source source, Writing writing) {
         try {
             byte[] encoded = Rendering.bytes(delivery, source);
-            Files.createDirectories(delivery.output().getParent());
-            Journal.begin(delivery, plan.request());
-            AtomicFile.write(delivery.output(), encoded);
-            Outcome.Written written = ReadBack.check(delivery, encoded);
-            Journal.add(written, plan.request());
-            return written;
+            String sha256 = Sha256.of(encoded);
+            writing.guard.write(
+                    delivery.output(),
+                    out -> out.write(encoded),
+                    part -> {
+                        ReadBack.check(delivery, part, encoded);
+                        Path output = part.resolveSibling(delivery.output().getFileName());
+                        writing.journal.add(delivery, output, encoded.length, sha256);
+                        writing.shoot.delivers(output, encoded.length, sha256);
+                    },
+                    plan.request().collision() == Collision.REPLACE ? IfTaken.REPLACE : IfTaken.REFUSE);
+            return new Outcome.Written(delivery, encoded.length, sha256);
         } catch (IOException failed) {
             return new Outcome.Failed(delivery, words(failed));
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other

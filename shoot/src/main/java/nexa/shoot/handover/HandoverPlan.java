@@ -1,6 +1,7 @@
 package nexa.shoot.handover;
 
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,17 +32,17 @@ public record HandoverPlan(
 
     /** A new run. */
     public static HandoverPlan of(Shoot shoot, HandoverRequest request) {
-        return new Planning(shoot, request, Journal.EMPTY).plan();
+        return new Planning(shoot, request, Map.of()).plan();
     }
 
     /** Goes on with a run that was cancelled or ended by a crash or a full disk: what it delivered is not done again. */
     public static HandoverPlan resumed(Shoot shoot, HandoverRequest request) {
-        return new Planning(shoot, request, Journal.of(request.folder())).plan();
+        return new Planning(shoot, request, Journal.files(request.folder())).plan();
     }
 
     /** What a file would be called, to show what a template makes. */
     public static String example(Shoot shoot, HandoverRequest request, Photo photo, Format format) {
-        Planning planning = new Planning(shoot, request, Journal.EMPTY);
+        Planning planning = new Planning(shoot, request, Map.of());
         String extension = format.files().type().extension();
         return request.names().name(planning.values(sample(shoot, photo, format))) + "." + extension;
     }
@@ -101,7 +102,7 @@ public record HandoverPlan(
     /** How many files that are there will be replaced. */
     public long replaced() {
         return deliveries.stream()
-                .filter(delivery -> Files.exists(delivery.output()))
+                .filter(delivery -> isThere(delivery.output()))
                 .count();
     }
 
@@ -110,17 +111,22 @@ public record HandoverPlan(
         return Journal.isIn(folder);
     }
 
+    /** Also a link that leads nowhere. */
+    private static boolean isThere(Path output) {
+        return Files.exists(output, LinkOption.NOFOLLOW_LINKS);
+    }
+
     private static final class Planning {
         private final Shoot shoot;
         private final HandoverRequest request;
-        private final Journal before;
+        private final Map<String, Path> before;
         private final OutputName names = new OutputName();
         private final Map<Integer, Integer> numbers = new HashMap<>();
         private final Set<Path> photos = new HashSet<>();
         private final List<Delivery> deliveries = new ArrayList<>();
         private final List<Delivery> there = new ArrayList<>();
 
-        Planning(Shoot shoot, HandoverRequest request, Journal before) {
+        Planning(Shoot shoot, HandoverRequest request, Map<String, Path> before) {
             this.shoot = shoot;
             this.request = request;
             this.before = before;
@@ -145,7 +151,7 @@ public record HandoverPlan(
             Delivery asked = sample(shoot, photo, format);
             String wanted = request.names().name(values(asked));
             Delivery first = asked.onGrid();
-            Optional<Path> delivered = before.file(Journal.key(first));
+            Optional<Path> delivered = Optional.ofNullable(before.get(Journal.key(first)));
             if (delivered.isPresent()) {
                 there.add(first.to(delivered.get()));
                 return;
@@ -158,14 +164,13 @@ public record HandoverPlan(
             do {
                 output = below(names.next(wanted, extension));
             } while (isTaken(output));
-            boolean stays = request.collision() == Collision.SKIP && Files.exists(output);
+            boolean stays = request.collision() == Collision.SKIP && isThere(output);
             (stays ? there : deliveries).add(delivery.to(output));
         }
 
         /** A photo's own file is never written to, whatever the name; others as the request says. */
         private boolean isTaken(Path output) {
-            return photos.contains(output)
-                    || request.collision() == Collision.NUMBER && Files.exists(output) && !before.isBegun(output);
+            return photos.contains(output) || request.collision() == Collision.NUMBER && isThere(output);
         }
 
         private Path below(String name) {

@@ -1,133 +1,174 @@
 package nexa.shoot.handover;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.OpenOption;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.scan.DeliveredFiles;
+import nexa.shoot.scan.RelativePath;
+import nexa.shoot.scan.Sha256;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * What a run delivered so far, a line a file, so that another run can go on behind a crash. It lies in the folder of the
- * delivered files until a run comes to its end.
+ * delivered files until a run comes to its end; one run at a time holds it. A file's line is on the disk before the file
+ * appears under its name. Thread-safe.
  */
-final class Journal {
-    static final String NAME = ".nexa-handover";
-    static final Journal EMPTY = new Journal(Map.of(), Set.of());
-
+final class Journal implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Journal.class);
     private static final ObjectMapper JSON = new ObjectMapper();
 
-    private final Map<String, Path> files;
-    private final Set<Path> begun;
+    private final Path file;
+    private final Path folder;
+    private final FileChannel channel;
 
-    private Journal(Map<String, Path> files, Set<Path> begun) {
-        this.files = files;
-        this.begun = begun;
+    private Journal(Path file, Path folder, FileChannel channel) {
+        this.file = file;
+        this.folder = folder;
+        this.channel = channel;
     }
 
-    /** Of a folder; empty if no run is unfinished there. A line torn by a crash is passed over. */
-    static Journal of(Path folder) {
-        Path journal = folder.resolve(NAME);
-        if (!isIn(folder)) {
-            return EMPTY;
-        }
+    // ---- reading ----
+
+    /** The files of a folder's unfinished run that are there, by their keys; none if no run is unfinished. */
+    static Map<String, Path> files(Path folder) {
         Map<String, Path> files = new HashMap<>();
-        Set<Path> begun = new HashSet<>();
-        try {
-            for (String line : Files.readString(journal, StandardCharsets.UTF_8).split("\n")) {
-                read(folder, line, files, begun);
+        if (isIn(folder)) {
+            try {
+                Files.readString(folder.resolve(DeliveredFiles.JOURNAL))
+                        .lines()
+                        .forEach(line -> read(folder, line, files));
+            } catch (IOException unreadable) { // then all is done again
+                LOG.info("The journal in {} can't be read: {}", folder, unreadable.toString());
             }
-        } catch (IOException unreadable) { // then all is done again
-            return EMPTY;
         }
-        return new Journal(files, begun);
+        return files;
     }
 
-    private static void read(Path folder, String line, Map<String, Path> files, Set<Path> begun) {
+    private static void read(Path folder, String line, Map<String, Path> files) {
         try {
             JsonNode entry = JSON.readTree(line);
-            Path file = folder.resolve(entry.path("file").asText()).normalize();
-            if (!file.startsWith(folder.normalize()) || file.equals(folder.normalize())) {
-                return;
+            Optional<Path> file =
+                    RelativePath.resolve(folder.normalize(), entry.path("file").asText());
+            if (file.isPresent()
+                    && Files.isRegularFile(file.get(), LinkOption.NOFOLLOW_LINKS)
+                    && Files.size(file.get()) == entry.path("bytes").asLong(-1)) {
+                files.put(entry.path("key").asText(), file.get());
             }
-            begun.add(file);
-            if (Files.isRegularFile(file)
-                    && Files.size(file) == entry.path("bytes").asLong(-1)) {
-                files.put(entry.path("key").asText(), file);
-            }
-        } catch (IOException torn) { // the file it was for is delivered again
-            return;
+        } catch (IOException torn) { // by a crash; the file it was for is delivered again
+            LOG.debug("A line of the journal in {} is torn", folder);
         }
     }
 
     /** Whether a run into this folder did not come to its end. */
     static boolean isIn(Path folder) {
-        return Files.isRegularFile(folder.resolve(NAME));
-    }
-
-    /** The file that was delivered for a key and is still there. */
-    Optional<Path> file(String key) {
-        return Optional.ofNullable(files.get(key));
-    }
-
-    /** Whether a run chose this name, which was free then; what is there now may have ended before it was noted. */
-    boolean isBegun(Path file) {
-        return begun.contains(file);
+        return Files.isRegularFile(folder.resolve(DeliveredFiles.JOURNAL), LinkOption.NOFOLLOW_LINKS);
     }
 
     /** Names all that a delivered file depends on. */
     static String key(Delivery delivery) {
-        String all = String.join(
+        return Sha256.of(String.join(
                 "|",
                 delivery.photo().id() + " " + delivery.photo().fingerprint(),
                 delivery.format().name(),
                 delivery.framing().pose().toString(),
                 delivery.frame().toString(),
                 delivery.size().toString(),
-                delivery.format().files().text());
-        return ReadBack.sha256(all.getBytes(StandardCharsets.UTF_8));
+                delivery.format().files().text()));
     }
 
-    /** Adds a file; forced to disk with it, as it is only worth anything behind a crash. */
-    static void add(Outcome.Written written, HandoverRequest request) throws IOException {
-        ObjectNode entry = entry(written.delivery(), request);
-        entry.put("key", key(written.delivery()));
-        entry.put("bytes", written.bytes());
-        append(request.folder(), entry, StandardOpenOption.DSYNC);
+    // ---- writing ----
+
+    /**
+     * Takes a folder's journal for a run.
+     *
+     * @param folder real
+     * @throws IOException if another run has it, or what has its name is not a journal
+     */
+    static Journal open(Path folder, WriteGuard guard) throws IOException {
+        Path file = folder.resolve(DeliveredFiles.JOURNAL);
+        guard.require(file, IfTaken.REPLACE);
+        requireJournal(file);
+        FileChannel channel = FileChannel.open(
+                file,
+                StandardOpenOption.CREATE,
+                StandardOpenOption.WRITE,
+                StandardOpenOption.APPEND,
+                LinkOption.NOFOLLOW_LINKS);
+        if (!isOurs(channel)) {
+            channel.close();
+            throw new IOException("Another handover into " + folder + " is running");
+        }
+        return new Journal(file, folder, channel);
     }
 
-    /** Notes that a file is about to be written. */
-    static void begin(Delivery delivery, HandoverRequest request) throws IOException {
-        append(request.folder(), entry(delivery, request), StandardOpenOption.WRITE);
-    }
-
-    private static ObjectNode entry(Delivery delivery, HandoverRequest request) {
-        return JSON.createObjectNode()
-                .put("file", request.folder().relativize(delivery.output()).toString());
-    }
-
-    private static void append(Path folder, ObjectNode entry, OpenOption how) throws IOException {
-        synchronized (Journal.class) {
-            Files.writeString(
-                    folder.resolve(NAME), line(entry), StandardOpenOption.CREATE, StandardOpenOption.APPEND, how);
+    /** A second name of another file is none of ours, and neither is what begins in another way. */
+    private static void requireJournal(Path file) throws IOException {
+        if (!Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+            return;
+        }
+        boolean shared = Files.getFileStore(file).supportsFileAttributeView("unix")
+                && (int) Files.getAttribute(file, "unix:nlink", LinkOption.NOFOLLOW_LINKS) > 1;
+        if (shared || !beginsAsJournal(file)) {
+            throw new IOException(file + " is not Nexa's journal of a handover; move it away first");
         }
     }
 
-    private static String line(ObjectNode entry) throws JsonProcessingException {
-        return JSON.writeValueAsString(entry) + "\n";
+    private static boolean beginsAsJournal(Path file) throws IOException {
+        try (var in = Files.newInputStream(file)) {
+            int first = in.read();
+            return first < 0 || first == '{';
+        }
+    }
+
+    /** Locks it. Where a disk knows no locks, the run goes on without. */
+    private static boolean isOurs(FileChannel channel) {
+        try {
+            return channel.tryLock() != null;
+        } catch (OverlappingFileLockException heldHere) {
+            return false;
+        } catch (IOException noLocks) {
+            LOG.info("The journal can't be locked: {}", noLocks.toString());
+            return true;
+        }
+    }
+
+    /** Notes a file that is about to appear; forced to the disk. */
+    synchronized void add(Delivery delivery, Path output, long bytes, String sha256) throws IOException {
+        ObjectNode entry = JSON.createObjectNode()
+                .put("file", RelativePath.of(folder, output))
+                .put("key", key(delivery))
+                .put("bytes", bytes)
+                .put("sha256", sha256);
+        ByteBuffer line = ByteBuffer.wrap((JSON.writeValueAsString(entry) + "\n").getBytes(StandardCharsets.UTF_8));
+        while (line.hasRemaining()) {
+            channel.write(line);
+        }
+        channel.force(false);
     }
 
     /** The run came to its end. */
-    static void end(Path folder) throws IOException {
-        Files.deleteIfExists(folder.resolve(NAME));
+    void end() throws IOException {
+        close();
+        Files.deleteIfExists(file);
+    }
+
+    @Override
+    public void close() throws IOException {
+        channel.close(); // releases the lock too
     }
 }

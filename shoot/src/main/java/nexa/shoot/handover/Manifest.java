@@ -8,21 +8,24 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import nexa.imaging.deliver.AtomicFile;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.scan.DeliveredFiles;
+import nexa.shoot.scan.RelativePath;
+import nexa.shoot.scan.Sha256;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /**
  * The list of delivered files with their checksums, as {@code handover.json} and {@code handover.csv} beside them. Files
- * of earlier runs that are still there stay listed.
+ * of earlier runs that are still there stay listed. Somebody else's file of that name stays, and the list gets a number.
  */
 final class Manifest {
-    static final String JSON_NAME = "handover.json";
-    static final String CSV_NAME = "handover.csv";
     private static final List<String> FIELDS = List.of("file", "photo", "format", "width", "height", "bytes", "sha256");
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
@@ -31,12 +34,16 @@ final class Manifest {
 
     private Manifest() {}
 
-    /** @throws IOException if it can't be written; the files are there nevertheless */
-    static void write(Path folder, List<Outcome> outcomes, List<Delivery> there) throws IOException {
-        Map<String, ObjectNode> files = before(folder);
+    /**
+     * @param folder real
+     * @throws IOException if it can't be written; the files are there nevertheless
+     */
+    static void write(Path folder, List<Outcome> outcomes, List<Delivery> there, WriteGuard guard) throws IOException {
+        Path json = place(folder);
+        Map<String, ObjectNode> files = before(json);
         for (Delivery delivery : there) { // of a run that ended before its list was written
-            byte[] bytes = Files.readAllBytes(delivery.output());
-            put(files, folder, new Outcome.Written(delivery, bytes.length, ReadBack.sha256(bytes)));
+            Path output = delivery.output();
+            put(files, folder, new Outcome.Written(delivery, Files.size(output), Sha256.of(output)));
         }
         for (Outcome outcome : outcomes) {
             if (outcome instanceof Outcome.Written written) {
@@ -46,8 +53,36 @@ final class Manifest {
         ObjectNode root = JSON.createObjectNode().put("nexaHandover", 1);
         ArrayNode list = root.putArray("files");
         files.values().forEach(list::add);
-        AtomicFile.write(folder.resolve(JSON_NAME), JSON.writeValueAsBytes(root));
-        AtomicFile.write(folder.resolve(CSV_NAME), csv(list).getBytes(StandardCharsets.UTF_8));
+        guard.write(json, JSON.writeValueAsBytes(root), IfTaken.REPLACE);
+        guard.write(table(json), csv(list).getBytes(StandardCharsets.UTF_8), IfTaken.REPLACE);
+    }
+
+    /** The first of the names that is free, or whose file is such a list. */
+    private static Path place(Path folder) throws IOException {
+        for (String name : DeliveredFiles.LISTS) {
+            Path json = folder.resolve(name);
+            if (isList(json) || isFree(json) && isFree(table(json))) {
+                return json;
+            }
+        }
+        throw new IOException("All names for the list are taken, up to " + DeliveredFiles.LISTS.getLast());
+    }
+
+    private static boolean isFree(Path file) {
+        return !Files.exists(file, LinkOption.NOFOLLOW_LINKS);
+    }
+
+    private static boolean isList(Path json) {
+        try {
+            return Files.isRegularFile(json, LinkOption.NOFOLLOW_LINKS)
+                    && JSON.readTree(json.toFile()).path("nexaHandover").isInt();
+        } catch (IOException foreign) {
+            return false;
+        }
+    }
+
+    private static Path table(Path json) {
+        return json.resolveSibling(json.getFileName().toString().replace(".json", ".csv"));
     }
 
     private static void put(Map<String, ObjectNode> files, Path folder, Outcome.Written written) {
@@ -58,7 +93,7 @@ final class Manifest {
     private static ObjectNode entry(Path folder, Outcome.Written written) {
         Delivery delivery = written.delivery();
         return JSON.createObjectNode()
-                .put("file", folder.relativize(delivery.output()).toString().replace('\\', '/'))
+                .put("file", RelativePath.of(folder, delivery.output()))
                 .put("photo", delivery.photo().file())
                 .put("format", delivery.format().name())
                 .put("width", delivery.size().width())
@@ -67,20 +102,19 @@ final class Manifest {
                 .put("sha256", written.sha256());
     }
 
-    /** By file; a list that can't be read is begun anew. */
-    private static Map<String, ObjectNode> before(Path folder) {
+    /** By file. */
+    private static Map<String, ObjectNode> before(Path json) throws IOException {
         Map<String, ObjectNode> files = new TreeMap<>();
-        Path manifest = folder.resolve(JSON_NAME);
-        if (Files.isRegularFile(manifest)) {
-            try {
-                for (JsonNode entry : JSON.readTree(manifest.toFile()).path("files")) {
-                    String file = entry.path("file").asText();
-                    if (entry instanceof ObjectNode known && Files.isRegularFile(folder.resolve(file))) {
-                        files.put(file, known);
-                    }
-                }
-            } catch (IOException | RuntimeException foreign) { // not one of ours
-                return new TreeMap<>();
+        if (isFree(json)) {
+            return files;
+        }
+        for (JsonNode entry : JSON.readTree(json.toFile()).path("files")) {
+            String file = entry.path("file").asText();
+            boolean there = RelativePath.resolve(json.getParent(), file)
+                    .filter(Files::isRegularFile)
+                    .isPresent();
+            if (entry instanceof ObjectNode known && there) {
+                files.put(file, known);
             }
         }
         return files;

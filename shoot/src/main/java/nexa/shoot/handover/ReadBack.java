@@ -3,10 +3,7 @@ package nexa.shoot.handover;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.Objects;
 import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
@@ -16,17 +13,16 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 
-/** Looks at a delivered file as whoever gets it will: from the disk, whole. */
+/** Looks at a file to be delivered as whoever gets it will: from the disk, whole. */
 final class ReadBack {
     private ReadBack() {}
 
     /**
-     * Checks bytes, size, orientation, that there is a profile if one was asked for, and that every pixel decodes.
+     * Checks a file that has not its name yet: bytes, size, orientation, that there is a profile if one was asked for, and that every pixel decodes.
      *
      * @throws IOException with the reason if anything is not as it was meant
      */
-    static Outcome.Written check(Delivery delivery, byte[] meant) throws IOException {
-        Path file = delivery.output();
+    static void check(Delivery delivery, Path file, byte[] meant) throws IOException {
         byte[] read = Files.readAllBytes(file);
         if (!Arrays.equals(read, meant)) {
             throw new IOException("what is on the disk differs from what was written");
@@ -46,7 +42,6 @@ final class ReadBack {
                 throw new IOException("the file reads back with " + size + " pixels");
             }
         }
-        return new Outcome.Written(delivery, read.length, sha256(read));
     }
 
     /** A file whose pixels are as they were says how they lie. */
@@ -54,13 +49,5 @@ final class ReadBack {
         return delivery.untouched().isPresent()
                 ? delivery.photo().facts().orElseThrow().exifOrientation()
                 : 1;
-    }
-
-    static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException impossible) { // every Java platform has it
-            throw new IllegalStateException(impossible);
-        }
     }
 }

@@ -15,6 +15,8 @@ import nexa.core.paper.Page;
 import nexa.core.print.SizeTarget;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Rendering;
@@ -45,7 +47,9 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
     private record Entry(Photo photo, Format format, Optional<Delivery> delivery) {}
 
     @Override
-    public Printed write(Shoot shoot, Progress progress, RunControl control) throws IOException {
+    public Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control) throws IOException {
+        WriteGuard guard = shoot.guard();
+        guard.require(file, ifTaken);
         List<List<Entry>> parts = parts(shoot);
         List<Cell> cells = grid().cells();
         int longEdge = (int) Math.ceil(cells.getFirst().picture().width() / SizeTarget.MILLIMETRES_PER_INCH * PPI);
@@ -72,7 +76,7 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
                     }
                 }
             }
-            pdf.save(file);
+            pdf.save(file, guard, ifTaken);
         }
         List<String> troubles = made.failed().entrySet().stream()
                 .map(failed -> failed.getKey().file() + ": " + failed.getValue())

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.NameTakenException;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.RunControl;
 
 /** Something that becomes a PDF. */
@@ -28,9 +30,10 @@ public sealed interface PaperJob permits ContactSheet, PrintSheet {
     }
 
     /**
-     * Makes the PDF and puts it in its file whole, in place of what was there. Blocks until done.
+     * Makes the PDF and puts it in its file whole. Blocks until done.
      *
+     * @throws NameTakenException if another file has the name and is to stay; known before any work is done
      * @throws IOException if the file can't be written
      */
-    Printed write(Shoot shoot, Progress progress, RunControl control) throws IOException;
+    Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control) throws IOException;
 }

@@ -2,13 +2,14 @@ package nexa.shoot.paper;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import nexa.core.paper.Box;
 import nexa.core.paper.Page;
 import nexa.imaging.colour.Profile;
-import nexa.imaging.deliver.AtomicFile;
+import nexa.shoot.guard.AtomicFile;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -150,11 +151,10 @@ final class Pdf implements AutoCloseable {
         }
     }
 
-    /** Puts it in a file whole, in place of what was there. */
-    void save(Path file) throws IOException {
+    /** Puts it in a file whole. */
+    void save(Path file, WriteGuard guard, IfTaken ifTaken) throws IOException {
         end();
-        Files.createDirectories(file.toAbsolutePath().getParent());
-        AtomicFile.write(file, out -> document.save(out));
+        guard.write(file, out -> document.save(out), AtomicFile.Check.NONE, ifTaken);
     }
 
     @Override

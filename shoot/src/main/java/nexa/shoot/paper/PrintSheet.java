@@ -16,6 +16,8 @@ import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Rendering;
@@ -39,7 +41,9 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
     }
 
     @Override
-    public Printed write(Shoot shoot, Progress progress, RunControl control) throws IOException {
+    public Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control) throws IOException {
+        WriteGuard guard = shoot.guard();
+        guard.require(file, ifTaken);
         List<String> troubles = new ArrayList<>();
         List<Delivery> deliveries = deliveries(shoot, troubles);
         List<Print> prints = deliveries.stream().map(PrintSheet::print).toList();
@@ -54,7 +58,7 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
         }
         made.failed().forEach((photo, reason) -> troubles.add(photo.file() + ": " + reason));
         if (!sheets.places().isEmpty()) {
-            write(sheets, deliveries, made);
+            write(sheets, deliveries, made, guard, ifTaken);
         }
         return new Printed(file, sheets.count(), made.pictures().size(), troubles, false);
     }
@@ -95,7 +99,8 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
         return bleed / SizeTarget.MILLIMETRES_PER_INCH * ppi(delivery);
     }
 
-    private void write(Sheets sheets, List<Delivery> deliveries, Made made) throws IOException {
+    private void write(Sheets sheets, List<Delivery> deliveries, Made made, WriteGuard guard, IfTaken ifTaken)
+            throws IOException {
         try (Pdf pdf = new Pdf()) {
             int sheet = -1;
             for (Place place : sheets.places()) {
@@ -112,7 +117,7 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
                     }
                 }
             }
-            pdf.save(file);
+            pdf.save(file, guard, ifTaken);
         }
     }
 

@@ -5,7 +5,6 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
 /**
@@ -21,14 +20,12 @@ public final class Fingerprint {
 
     public static String of(Path file) throws IOException {
         try (FileChannel channel = FileChannel.open(file)) {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            MessageDigest digest = Sha256.digest();
             digest.update(
                     ByteBuffer.allocate(Long.BYTES).putLong(channel.size()).flip());
             update(digest, channel, 0);
             update(digest, channel, Math.max(0, channel.size() - PART));
             return HexFormat.of().formatHex(digest.digest(), 0, BYTES);
-        } catch (NoSuchAlgorithmException impossible) { // every Java platform has SHA-256
-            throw new IllegalStateException(impossible);
         }
     }
 

@@ -18,12 +18,10 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Lists the files of a folder and its subfolders that are photos or claim to be: by their ending, or by their first
- * bytes. Hidden files and folders, linked folders and folders that Nexa delivered into are left out.
+ * bytes. Hidden files and folders and linked folders are left out, and so are files that Nexa delivered; pictures of kinds
+ * that Nexa does not read are counted.
  */
 public final class FolderScan {
-    /** A file of this name marks a folder of delivered files inside a shoot. */
-    public static final String DELIVERED = ".nexa-delivered";
-
     /** How photos' paths are ordered: numbers in names by value. */
     public static final Comparator<String> ORDER = NaturalOrder.INSTANCE;
 
@@ -39,39 +37,71 @@ public final class FolderScan {
             new byte[] {'I', 'I', 42, 0},
             new byte[] {'M', 'M', 0, 42});
 
+    /** Of pictures that are no photos, or of kinds that Nexa does not read. */
+    private static final Set<String> OTHERS = Set.of(
+            "psd", "psb", "xcf", "kra", "ora", "tga", "ppm", "pgm", "pbm", "pnm", "pam", "exr", "hdr", "pcx", "svg",
+            "svgz", "pdf", "ai", "eps", "raw", "mrw", "x3f", "hif", "ico", "icns", "dds", "j2k", "jpf", "jpx", "jxr",
+            "wdp", "qoi", "erf", "mef", "mos", "nrw", "ptx", "rwl", "sr2", "srf", "kdc", "dcr", "fff");
+
     private FolderScan() {}
 
     /**
-     * The photos' paths, in the order of their names, numbers in names by value.
+     * What a folder holds.
      *
-     * @throws IOException if the folder itself can't be read
+     * @param photos their paths, in the order of their names, numbers in names by value
+     * @param others how many pictures are of kinds that Nexa does not read
+     * @param delivered how many files Nexa delivered
      */
-    public static List<Path> list(Path folder) throws IOException {
-        List<Path> found = new ArrayList<>();
-        Files.walkFileTree(folder, new Visitor(folder, found));
-        found.sort((a, b) -> NaturalOrder.INSTANCE.compare(a.toString(), b.toString()));
-        return found;
+    public record Listing(List<Path> photos, int others, int delivered) {
+        public Listing {
+            photos = List.copyOf(photos);
+        }
+    }
+
+    /** @throws IOException if the folder itself can't be read */
+    public static Listing list(Path folder, DeliveredFiles delivered) throws IOException {
+        Visitor visitor = new Visitor(folder, delivered);
+        Files.walkFileTree(folder, visitor);
+        visitor.found.sort((a, b) -> NaturalOrder.INSTANCE.compare(a.toString(), b.toString()));
+        return new Listing(visitor.found, visitor.others, visitor.left);
+    }
+
+    /** Whether a file that is there is a photo or claims to be one. */
+    public static boolean isPhoto(Path file) {
+        return claimsToBePhoto(file) || beginsAsPhoto(file);
     }
 
     private static final class Visitor extends SimpleFileVisitor<Path> {
         private final Path folder;
-        private final List<Path> found;
+        private final DeliveredFiles delivered;
+        private final List<Path> found = new ArrayList<>();
+        private int others;
+        private int left;
 
-        Visitor(Path folder, List<Path> found) {
+        Visitor(Path folder, DeliveredFiles delivered) {
             this.folder = folder;
-            this.found = found;
+            this.delivered = delivered;
         }
 
         @Override
         public FileVisitResult preVisitDirectory(Path dir, BasicFileAttributes attributes) {
-            boolean skip = !dir.equals(folder) && (isHidden(dir) || Files.exists(dir.resolve(DELIVERED)));
-            return skip ? FileVisitResult.SKIP_SUBTREE : FileVisitResult.CONTINUE;
+            if (!dir.equals(folder) && isHidden(dir)) {
+                return FileVisitResult.SKIP_SUBTREE;
+            }
+            delivered.readLists(dir);
+            return FileVisitResult.CONTINUE;
         }
 
         @Override
         public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
-            if (!isHidden(file) && !Files.isDirectory(file) && (claimsToBePhoto(file) || beginsAsPhoto(file))) {
-                found.add(file);
+            if (!isHidden(file) && !Files.isDirectory(file)) {
+                if (!isPhoto(file)) {
+                    others += OTHERS.contains(ending(file)) ? 1 : 0;
+                } else if (delivered.contain(file)) {
+                    left++;
+                } else {
+                    found.add(file);
+                }
             }
             return FileVisitResult.CONTINUE;
         }
@@ -91,8 +121,12 @@ public final class FolderScan {
     }
 
     private static boolean claimsToBePhoto(Path file) {
+        return ENDINGS.contains(ending(file));
+    }
+
+    private static String ending(Path file) {
         String name = file.getFileName().toString();
-        return ENDINGS.contains(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT));
+        return name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
     }
 
     private static boolean beginsAsPhoto(Path file) {

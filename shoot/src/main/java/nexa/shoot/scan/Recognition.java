@@ -8,14 +8,17 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import nexa.core.brief.Framing;
+import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
+import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 import nexa.shoot.store.StoredPhoto;
 import org.jspecify.annotations.Nullable;
@@ -24,8 +27,8 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Joins the files of a scan with the photos already known: a file that did not change is known by its name; else one
- * with the same content is the same photo, renamed or moved; else one of the same name is the same photo, changed; the
- * rest is new. Only changed, new and so far unreadable files are read.
+ * with the same content is the same photo, renamed or moved; else one of the same name that was taken at the same moment is
+ * the same photo, changed; the rest is new. Only changed, new and so far unreadable files are read.
  */
 public final class Recognition {
     private static final Logger LOG = LoggerFactory.getLogger(Recognition.class);
@@ -91,6 +94,9 @@ public final class Recognition {
     }
 
     private Looked look(FoundFile found) {
+        if (!found.isSayable()) {
+            return new Looked(found, "unread " + found.file(), Probe.unreadable(Trouble.Kind.NAME));
+        }
         Path file = folder.resolve(found.file());
         return new Looked(found, fingerprint(file, found), PhotoProbe.probe(file));
     }
@@ -120,6 +126,7 @@ public final class Recognition {
             StoredPhoto sameName = byFile.get(each.found.file());
             if (!matches.containsKey(each.found)
                     && sameName != null
+                    && mayBe(sameName, each)
                     && !recognised.contains(sameName.photo().id())) {
                 claim(matches, each, sameName);
             }
@@ -127,6 +134,20 @@ public final class Recognition {
         return looked.stream()
                 .map(each -> updated(each, matches.get(each.found)))
                 .toList();
+    }
+
+    /**
+     * Whether a file of another content may be the photo that had its name: it was taken at the same moment, or has no
+     * moment and the same size; or the photo could not be read before.
+     */
+    private static boolean mayBe(StoredPhoto known, Looked file) {
+        if (!(known.photo().probe() instanceof Probe.Readable(PhotoFacts before))) {
+            return true;
+        }
+        return file.probe instanceof Probe.Readable(PhotoFacts now)
+                ? Objects.equals(before.taken(), now.taken())
+                        && (now.taken() != null || before.asShot().equals(now.asShot()))
+                : file.found.isSayable();
     }
 
     private void claim(Map<FoundFile, StoredPhoto> matches, Looked file, @Nullable StoredPhoto photo) {

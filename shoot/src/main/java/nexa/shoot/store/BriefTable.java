@@ -19,9 +19,11 @@ final class BriefTable {
     private static final String NEXT_ID = "next format";
 
     private final Connection connection;
+    private final Spoiled spoiled;
 
-    BriefTable(Connection connection) {
+    BriefTable(Connection connection, Spoiled spoiled) {
         this.connection = connection;
+        this.spoiled = spoiled;
     }
 
     Brief load() throws SQLException {
@@ -30,17 +32,30 @@ final class BriefTable {
                 ResultSet rows = statement.executeQuery(
                         "SELECT id, name, shape, rule, target, note, files FROM format ORDER BY place")) {
             while (rows.next()) {
-                formats.add(new Format(
-                        rows.getInt(1),
-                        rows.getString(2),
-                        Shape.parse(rows.getString(3)),
-                        OrientationRule.valueOf(rows.getString(4)),
-                        rows.getString(5) == null ? SizeTarget.NONE : SizeTarget.parse(rows.getString(5)),
-                        rows.getString(6) == null ? "" : rows.getString(6),
-                        rows.getString(7) == null ? FileSettings.DEFAULT : FileSettings.parse(rows.getString(7))));
+                add(rows, formats);
             }
         }
-        return new Brief(formats, nextId());
+        int highest = formats.stream().mapToInt(Format::id).max().orElse(0);
+        return new Brief(formats, Math.max(nextId(), highest + 1));
+    }
+
+    private void add(ResultSet row, List<Format> formats) throws SQLException {
+        try {
+            formats.add(format(row));
+        } catch (RuntimeException bad) { // of whichever value
+            spoiled.add("The format “" + row.getString(2) + "” of the brief can't be read and is left out", bad);
+        }
+    }
+
+    private static Format format(ResultSet row) throws SQLException {
+        return new Format(
+                Cells.whole(row, "id"),
+                row.getString(2),
+                Shape.parse(row.getString(3)),
+                OrientationRule.valueOf(row.getString(4)),
+                row.getString(5) == null ? SizeTarget.NONE : SizeTarget.parse(row.getString(5)),
+                row.getString(6) == null ? "" : row.getString(6),
+                row.getString(7) == null ? FileSettings.DEFAULT : FileSettings.parse(row.getString(7)));
     }
 
     void save(Brief brief) throws SQLException {
@@ -68,8 +83,17 @@ final class BriefTable {
         try (PreparedStatement query = connection.prepareStatement("SELECT value FROM setting WHERE name = ?")) {
             query.setString(1, NEXT_ID);
             try (ResultSet row = query.executeQuery()) {
-                return row.next() ? Integer.parseInt(row.getString(1)) : Brief.EMPTY.nextId();
+                return row.next() ? number(row.getString(1)) : Brief.EMPTY.nextId();
             }
+        }
+    }
+
+    private int number(String text) {
+        try {
+            return Integer.parseInt(text);
+        } catch (NumberFormatException bad) {
+            spoiled.add("The count of the brief's formats can't be read and begins anew", bad);
+            return Brief.EMPTY.nextId();
         }
     }
 }

@@ -24,9 +24,11 @@ final class CropTable {
     private static final String PLACES = " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
 
     private final Connection connection;
+    private final Spoiled spoiled;
 
-    CropTable(Connection connection) {
+    CropTable(Connection connection, Spoiled spoiled) {
         this.connection = connection;
+        this.spoiled = spoiled;
     }
 
     Map<Long, Map<Integer, Crop>> crops() throws SQLException {
@@ -34,7 +36,10 @@ final class CropTable {
         try (Statement statement = connection.createStatement();
                 ResultSet row = statement.executeQuery("SELECT " + COLUMNS + " FROM crop")) {
             while (row.next()) {
-                crops.computeIfAbsent(row.getLong(1), photo -> new HashMap<>()).put(row.getInt(2), crop(row));
+                long photo = row.getLong(1);
+                int format = row.getInt(2);
+                good(row).ifPresent(crop -> crops.computeIfAbsent(photo, id -> new HashMap<>())
+                        .put(format, crop));
             }
         }
         return crops;
@@ -45,19 +50,44 @@ final class CropTable {
         try (Statement statement = connection.createStatement();
                 ResultSet row = statement.executeQuery("SELECT " + COLUMNS + ", name FROM alternate ORDER BY place")) {
             while (row.next()) {
-                alternates
-                        .computeIfAbsent(row.getLong(1), photo -> new HashMap<>())
-                        .computeIfAbsent(row.getInt(2), format -> new ArrayList<>())
-                        .add(new Alternate(row.getString("name"), crop(row)));
+                long photo = row.getLong(1);
+                int format = row.getInt(2);
+                String name = row.getString("name");
+                good(row).ifPresent(crop -> alternates
+                        .computeIfAbsent(photo, id -> new HashMap<>())
+                        .computeIfAbsent(format, id -> new ArrayList<>())
+                        .add(new Alternate(name, crop)));
             }
         }
         return alternates;
     }
 
+    private Optional<Crop> good(ResultSet row) throws SQLException {
+        try {
+            return Optional.of(crop(row));
+        } catch (RuntimeException bad) { // of whichever value
+            spoiled.add("A crop of " + name(row.getLong(1)) + " can't be read and is derived again", bad);
+            return Optional.empty();
+        }
+    }
+
+    private String name(long photo) throws SQLException {
+        try (PreparedStatement query = connection.prepareStatement("SELECT file FROM photo WHERE id = ?")) {
+            query.setLong(1, photo);
+            try (ResultSet row = query.executeQuery()) {
+                return row.next() ? row.getString(1) : "a photo";
+            }
+        }
+    }
+
     private static Crop crop(ResultSet row) throws SQLException {
-        Frame wish = new Frame(row.getDouble(3), row.getDouble(4), row.getDouble(5), row.getDouble(6));
-        Optional<Shape> own = Optional.ofNullable(row.getString(7)).map(Shape::parse);
-        return new Crop(wish, own, row.getBoolean(8), row.getBoolean(9));
+        Frame wish = new Frame(
+                Cells.number(row, "centre_x"),
+                Cells.number(row, "centre_y"),
+                Cells.number(row, "width"),
+                Cells.number(row, "height"));
+        Optional<Shape> own = Optional.ofNullable(row.getString("own_shape")).map(Shape::parse);
+        return new Crop(wish, own, Cells.flag(row, "outside"), Cells.flag(row, "checked"));
     }
 
     /** Puts photos' crops and alternates in place of what was there. */

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -33,9 +34,12 @@ import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.scan.FoundFile;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The photos and what was asked of them. */
 final class PhotoTable {
+    private static final Logger LOG = LoggerFactory.getLogger(PhotoTable.class);
     private static final String INSERT = """
             INSERT INTO photo (file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,
               profile, remarks)
@@ -45,11 +49,13 @@ final class PhotoTable {
               exif_orientation = ?, taken = ?, trouble = ?, percent = ?, profile = ?, remarks = ? WHERE id = ?""";
 
     private final Connection connection;
+    private final Spoiled spoiled;
     private final CropTable crops;
 
-    PhotoTable(Connection connection) {
+    PhotoTable(Connection connection, Spoiled spoiled) {
         this.connection = connection;
-        this.crops = new CropTable(connection);
+        this.spoiled = spoiled;
+        this.crops = new CropTable(connection, spoiled);
     }
 
     List<StoredPhoto> all() throws SQLException {
@@ -60,20 +66,45 @@ final class PhotoTable {
                 ResultSet row = statement.executeQuery("SELECT * FROM photo")) {
             while (row.next()) {
                 long id = row.getLong("id");
-                all.add(new StoredPhoto(
-                        new Photo(id, row.getString("file"), row.getString("fingerprint"), probe(row)),
-                        new FoundFile(row.getString("file"), row.getLong("bytes"), row.getLong("modified")),
-                        new Framing(
-                                pose(row),
-                                placed.getOrDefault(id, Map.of()),
-                                alternates.getOrDefault(id, Map.of()),
-                                row.getBoolean("set_aside"),
-                                subject(row),
-                                level(row),
-                                Optional.ofNullable(row.getString("overlay")).map(OverlayChoice::parse))));
+                all.add(photo(row, placed.getOrDefault(id, Map.of()), alternates.getOrDefault(id, Map.of())));
             }
         }
         return all;
+    }
+
+    private StoredPhoto photo(ResultSet row, Map<Integer, Crop> crops, Map<Integer, List<Alternate>> alternates)
+            throws SQLException {
+        String file = row.getString("file");
+        String fingerprint = Objects.requireNonNullElse(row.getString("fingerprint"), "");
+        FoundFile found = new FoundFile(file, row.getLong("bytes"), row.getLong("modified"));
+        Probe probe;
+        try {
+            probe = probe(row);
+        } catch (RuntimeException bad) { // of whichever value; the file is looked at again
+            LOG.warn("What is stored of {} can't be read: {}", file, bad.toString());
+            probe = Probe.unreadable(Trouble.Kind.READ_FAILED);
+        }
+        return new StoredPhoto(
+                new Photo(row.getLong("id"), file, fingerprint, probe), found, framing(row, file, crops, alternates));
+    }
+
+    private Framing framing(
+            ResultSet row, String file, Map<Integer, Crop> crops, Map<Integer, List<Alternate>> alternates)
+            throws SQLException {
+        try {
+            return new Framing(
+                    pose(row),
+                    crops,
+                    alternates,
+                    Cells.flag(row, "set_aside"),
+                    subject(row),
+                    level(row),
+                    Optional.ofNullable(row.getString("overlay")).map(OverlayChoice::parse));
+        } catch (RuntimeException bad) { // of whichever value
+            spoiled.add("How " + file + " was held can't be read; it is as shot again, with its crops", bad);
+            return new Framing(
+                    Pose.AS_SHOT, crops, alternates, false, Subject.UNKNOWN, Optional.empty(), Optional.empty());
+        }
     }
 
     private static Subject subject(ResultSet row) throws SQLException {
@@ -85,27 +116,33 @@ final class PhotoTable {
 
     private static Pose pose(ResultSet row) throws SQLException {
         return new Pose(
-                new Turn(row.getInt("quarter_turns"), row.getBoolean("mirrored")), Tilt.clamped(row.getDouble("tilt")));
+                new Turn(Cells.whole(row, "quarter_turns"), Cells.flag(row, "mirrored")),
+                new Tilt(Cells.number(row, "tilt")));
     }
 
     private static Optional<Tilt> level(ResultSet row) throws SQLException {
-        double degrees = row.getDouble("level");
-        return row.wasNull() ? Optional.empty() : Optional.of(Tilt.clamped(degrees));
+        return row.getObject("level") == null ? Optional.empty() : Optional.of(new Tilt(Cells.number(row, "level")));
     }
 
     private static Probe probe(ResultSet row) throws SQLException {
         String trouble = row.getString("trouble");
         if (trouble != null) {
-            return new Probe.Unreadable(new Trouble(Trouble.Kind.valueOf(trouble), row.getInt("percent")));
+            return new Probe.Unreadable(new Trouble(Trouble.Kind.valueOf(trouble), Cells.whole(row, "percent")));
         }
         String taken = row.getString("taken");
         return new Probe.Readable(new PhotoFacts(
                 FileKind.valueOf(row.getString("kind")),
-                new PixelSize(row.getInt("width"), row.getInt("height")),
-                row.getInt("exif_orientation"),
+                new PixelSize(Cells.whole(row, "width"), Cells.whole(row, "height")),
+                orientation(row),
                 taken == null ? null : LocalDateTime.parse(taken),
                 row.getString("profile"),
                 remarks(row.getString("remarks"))));
+    }
+
+    private static int orientation(ResultSet row) throws SQLException {
+        int orientation = Cells.whole(row, "exif_orientation");
+        Turn.ofExif(orientation);
+        return orientation;
     }
 
     /** Those of a later version are passed over. */
@@ -120,10 +157,12 @@ final class PhotoTable {
     }
 
     /**
-     * Files may have exchanged names since, so all known ones first step aside: a name is unique at every moment.
+     * Files may have exchanged names since, so all known ones first step aside: a name is unique at every moment. A photo
+     * that is gone gives its name up to the one that has it now, and is known again by its content.
      */
     List<StoredPhoto> save(List<StoredPhoto> scanned) throws SQLException {
         stepAside(scanned);
+        giveUpNames(scanned);
         List<StoredPhoto> saved = new ArrayList<>();
         try (PreparedStatement insert = connection.prepareStatement(INSERT, Statement.RETURN_GENERATED_KEYS);
                 PreparedStatement update = connection.prepareStatement(UPDATE)) {
@@ -154,6 +193,17 @@ final class PhotoTable {
                     rename.executeUpdate();
                 }
             }
+        }
+    }
+
+    private void giveUpNames(List<StoredPhoto> scanned) throws SQLException {
+        try (PreparedStatement rename =
+                connection.prepareStatement("UPDATE photo SET file = '/gone/' || id || '/' || file WHERE file = ?")) {
+            for (StoredPhoto each : scanned) {
+                rename.setString(1, each.photo().file());
+                rename.addBatch();
+            }
+            rename.executeBatch();
         }
     }
 

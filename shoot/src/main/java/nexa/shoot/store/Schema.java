@@ -62,9 +62,30 @@ final class Schema {
             ALTER TABLE photo ADD COLUMN profile TEXT;
             ALTER TABLE photo ADD COLUMN remarks TEXT;
             UPDATE photo SET bytes = -1; -- so that all are looked at again
+            """, """
+            CREATE TABLE delivery (
+              file TEXT PRIMARY KEY,
+              bytes INTEGER NOT NULL,
+              modified INTEGER NOT NULL,
+              sha256 TEXT NOT NULL) WITHOUT ROWID;
+            CREATE TABLE step (
+              place INTEGER PRIMARY KEY,
+              undone INTEGER NOT NULL DEFAULT 0,
+              edit BLOB NOT NULL);
+            UPDATE photo SET bytes = -1;
             """);
 
     private Schema() {}
+
+    /** Whether a database that is there is of an earlier version than this program's. */
+    static boolean isOlder(Connection connection) throws SQLException {
+        int version = version(connection);
+        return version > 0 && version < STEPS.size();
+    }
+
+    static boolean isOfThisVersion(Connection connection) throws SQLException {
+        return version(connection) == STEPS.size();
+    }
 
     /** @throws SQLException also if the database is of a later version than this program knows */
     static void update(Connection connection) throws SQLException {

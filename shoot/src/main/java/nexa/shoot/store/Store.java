@@ -3,52 +3,145 @@ package nexa.shoot.store;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
 import nexa.core.brief.Brief;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.History;
+import nexa.shoot.scan.DeliveredFiles.Delivered;
+import org.jspecify.annotations.Nullable;
+import org.sqlite.SQLiteConfig;
 
 /**
  * One shoot's SQLite database in write-ahead mode. Each method that writes is one transaction: after a crash or a power
- * cut it is there wholly or not at all. Not thread-safe.
+ * cut it is there wholly or not at all. What a cell holds is checked when it is read: a bad one spoils its photo, crop or
+ * format, and is told by {@link #spoiled}. Not thread-safe.
  */
 public final class Store implements AutoCloseable {
+    /** Where a shoot's store lies in its folder. */
+    public static final String IN_FOLDER = ".nexa/shoot.db";
+
+    private static final String IDENTITY = "identity";
+
     private final Connection connection;
+    private final boolean mayWrite;
+    private final Spoiled spoiled = new Spoiled();
     private final PhotoTable photos;
     private final BriefTable brief;
+    private final DeliveryTable deliveries;
+    private final StepTable steps;
+    private final Seal seal;
 
-    private Store(Connection connection) {
+    private Store(Connection connection, boolean mayWrite) {
         this.connection = connection;
-        this.photos = new PhotoTable(connection);
-        this.brief = new BriefTable(connection);
+        this.mayWrite = mayWrite;
+        this.photos = new PhotoTable(connection, spoiled);
+        this.brief = new BriefTable(connection, spoiled);
+        this.deliveries = new DeliveryTable(connection);
+        this.steps = new StepTable(connection, spoiled);
+        this.seal = new Seal(connection);
     }
 
     /**
-     * Opens the database, made or brought up to date as needed.
+     * Opens the database, made or brought up to date as needed. {@link StoreFile} looks after its file first.
      *
      * @throws StoreException if that is not possible
      */
     public static Store open(Path file) throws StoreException {
+        return open(file, true);
+    }
+
+    /** @param mayWrite whether this program is the one that edits */
+    static Store open(Path file, boolean mayWrite) throws StoreException {
         return attempt("The shoot's database " + file + " can't be opened", () -> {
             Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
             try {
                 try (Statement statement = connection.createStatement()) {
+                    statement.execute("PRAGMA busy_timeout = 5000");
                     statement.execute("PRAGMA journal_mode = WAL");
                     statement.execute("PRAGMA synchronous = NORMAL");
-                    statement.execute("PRAGMA busy_timeout = 5000");
                     statement.execute("PRAGMA foreign_keys = ON");
                 }
                 Schema.update(connection);
-                return new Store(connection);
+                return new Store(connection, mayWrite);
             } catch (SQLException failed) {
                 connection.close();
                 throw failed;
             }
         });
+    }
+
+    /**
+     * A copy in memory, for looking where nothing can be written.
+     *
+     * @param file null for an empty one
+     */
+    static Store inMemory(@Nullable Path file) throws StoreException {
+        return attempt("The shoot's database " + file + " can't be read", () -> {
+            Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:");
+            if (file != null) {
+                try (Statement statement = connection.createStatement()) {
+                    statement.executeUpdate("restore from " + quoted(file));
+                }
+            }
+            Schema.update(connection);
+            return new Store(connection, true);
+        });
+    }
+
+    static String quoted(Path file) {
+        return "'" + file.toString().replace("'", "''") + "'";
+    }
+
+    /** Whether the store in another shoot's folder lists a file; one that can't be read lists all. */
+    public static boolean lists(Path file, Path photo) {
+        try (Connection connection = reading(file);
+                PreparedStatement query = connection.prepareStatement("SELECT 1 FROM photo WHERE file = ?")) {
+            query.setString(
+                    1,
+                    StreamSupport.stream(photo.spliterator(), false)
+                            .map(Path::toString)
+                            .collect(Collectors.joining("/")));
+            try (ResultSet row = query.executeQuery()) {
+                return row.next();
+            }
+        } catch (SQLException damaged) {
+            return true;
+        }
+    }
+
+    /** Without making or changing anything, also where nothing can be written. */
+    static Connection reading(Path file) throws SQLException {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setReadOnly(true);
+        return config.createConnection("jdbc:sqlite:" + file);
+    }
+
+    /** A name of the shoot that goes with it wherever its folder goes; empty for one of an earlier version. */
+    public Optional<String> identity() throws StoreException {
+        return Optional.ofNullable(settings().get(IDENTITY));
+    }
+
+    /** Names the shoot if it has no name yet. */
+    void identify() throws StoreException {
+        if (identity().isEmpty()) {
+            saveSetting(IDENTITY, UUID.randomUUID().toString());
+        }
+    }
+
+    /** What could not be read so far, in words for the user. */
+    public List<String> spoiled() {
+        return spoiled.words();
     }
 
     public List<StoredPhoto> photos() throws StoreException {
@@ -64,8 +157,8 @@ public final class Store implements AutoCloseable {
         return attempt("The brief can't be read", brief::load);
     }
 
-    /** Stores what an edit leads to. */
-    public void save(Edit edit) throws StoreException {
+    /** Stores what an edit leads to, and what it is among the steps that can be taken back. */
+    public void save(Edit edit, History.Move move) throws StoreException {
         attempt(
                 "The change can't be saved",
                 () -> transaction(() -> {
@@ -73,8 +166,32 @@ public final class Store implements AutoCloseable {
                         brief.save(edit.brief().after());
                     }
                     photos.saveFramings(edit.framings());
+                    steps.save(move);
                     return edit;
                 }));
+    }
+
+    /** The steps that can be taken back or done again, as they were left. */
+    public History history() throws StoreException {
+        return attempt("The steps can't be read", steps::load);
+    }
+
+    /** Files that were delivered into the shoot's folder. */
+    public List<Delivered> deliveries() throws StoreException {
+        return attempt("The list of deliveries can't be read", deliveries::all);
+    }
+
+    public void saveDeliveries(Collection<Delivered> delivered) throws StoreException {
+        attempt("The list of deliveries can't be saved", () -> transaction(() -> deliveries.save(delivered)));
+    }
+
+    /** Copies all of it, as it is now, to a file. */
+    public void copyTo(Path file) throws StoreException {
+        attempt("The shoot's database can't be copied to " + file, () -> {
+            try (Statement statement = connection.createStatement()) {
+                return statement.executeUpdate("backup to " + quoted(file));
+            }
+        });
     }
 
     /** Remembered choices of the interface, such as the active format. */
@@ -92,13 +209,21 @@ public final class Store implements AutoCloseable {
     }
 
     public void saveSetting(String name, String value) throws StoreException {
-        attempt("The shoot's settings can't be saved", () -> SettingTable.save(connection, name, value));
+        attempt(
+                "The shoot's settings can't be saved",
+                () -> transaction(() -> SettingTable.save(connection, name, value)));
     }
 
     @Override
     public void close() throws StoreException {
         attempt("The shoot's database can't be closed", () -> {
-            connection.close();
+            try {
+                if (mayWrite) {
+                    seal.close();
+                }
+            } finally {
+                connection.close();
+            }
             return connection;
         });
     }
@@ -119,6 +244,7 @@ public final class Store implements AutoCloseable {
     private <T> T transaction(Work<T> work) throws SQLException {
         connection.setAutoCommit(false);
         try {
+            seal.open();
             T result = work.run();
             connection.commit();
             return result;

@@ -1,0 +1,28 @@
+package nexa.shoot.store;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** What of a store could not be read, so that it is told and nothing else is lost with it. */
+final class Spoiled {
+    private static final Logger LOG = LoggerFactory.getLogger(Spoiled.class);
+
+    private final List<String> words = new ArrayList<>();
+
+    /**
+     * Notes something.
+     *
+     * @param what it is and what becomes of it, in words for the user
+     * @param why what its cell held
+     */
+    void add(String what, RuntimeException why) {
+        LOG.warn("{}: {}", what, why.toString());
+        words.add(what);
+    }
+
+    List<String> words() {
+        return List.copyOf(words);
+    }
+}

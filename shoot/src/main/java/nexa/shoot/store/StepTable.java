@@ -1,0 +1,84 @@
+package nexa.shoot.store;
+
+import java.io.IOException;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.LinkedList;
+import java.util.List;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.History;
+import nexa.shoot.edit.History.Move;
+
+/** The steps that can be taken back or done again. */
+final class StepTable {
+    /** Reading more than this would hold up the opening of a shoot; what lies deeper can't be taken back after it. */
+    private static final long MOST_READ = 16 << 20;
+
+    private final Connection connection;
+    private final Spoiled spoiled;
+
+    StepTable(Connection connection, Spoiled spoiled) {
+        this.connection = connection;
+        this.spoiled = spoiled;
+    }
+
+    /** Newest steps first, until there is one that can't be read: what lies behind it can't be reached. */
+    History load() throws SQLException {
+        LinkedList<Edit> done = new LinkedList<>();
+        List<Edit> undone = new ArrayList<>();
+        long newest = 0;
+        long left = MOST_READ;
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT place, undone, edit FROM step ORDER BY place DESC")) {
+            while (row.next() && left > 0) {
+                byte[] bytes = row.getBytes("edit");
+                left -= bytes.length;
+                Edit edit = EditJson.read(bytes);
+                if (row.getBoolean("undone")) {
+                    undone.addFirst(edit);
+                } else {
+                    newest = Math.max(newest, row.getLong("place"));
+                    done.addFirst(edit);
+                }
+            }
+        } catch (IOException | RuntimeException bad) { // of whichever value
+            spoiled.add(
+                    "Some of the earlier steps can't be read, so they can't be taken back",
+                    new IllegalArgumentException(bad));
+        }
+        return new History(done, undone, newest);
+    }
+
+    void save(Move move) throws SQLException {
+        switch (move) {
+            case Move.Did(long place, Edit edit) -> add(place, edit);
+            case Move.Undid(long place) -> mark(place, true);
+            case Move.Redid(long place) -> mark(place, false);
+        }
+    }
+
+    private void add(long place, Edit edit) throws SQLException {
+        try (PreparedStatement clear = connection.prepareStatement("DELETE FROM step WHERE place >= ? OR place <= ?");
+                PreparedStatement insert =
+                        connection.prepareStatement("INSERT INTO step (place, edit) VALUES (?, ?)")) {
+            clear.setLong(1, place);
+            clear.setLong(2, place - History.DEEPEST);
+            clear.executeUpdate();
+            insert.setLong(1, place);
+            insert.setBytes(2, EditJson.bytes(edit));
+            insert.executeUpdate();
+        }
+    }
+
+    private void mark(long place, boolean undone) throws SQLException {
+        try (PreparedStatement update = connection.prepareStatement("UPDATE step SET undone = ? WHERE place = ?")) {
+            update.setBoolean(1, undone);
+            update.setLong(2, place);
+            update.executeUpdate();
+        }
+    }
+}

@@ -1,0 +1,206 @@
+package nexa.shoot.store;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Looks after a store's file: a damaged one is set aside and the newest good copy, or what its rows still hold, is put in
+ * its place; copies are made before it is opened, one a day.
+ */
+public final class StoreFile {
+    private static final Logger LOG = LoggerFactory.getLogger(StoreFile.class);
+    private static final byte[] BEGINNING = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
+    private static final DateTimeFormatter NAME =
+            DateTimeFormatter.ofPattern("uuuu-MM-dd HH.mm.ss").withZone(ZoneId.systemDefault());
+    private static final DateTimeFormatter SAID = DateTimeFormatter.ofLocalizedDateTime(
+                    FormatStyle.MEDIUM, FormatStyle.SHORT)
+            .withZone(ZoneId.systemDefault());
+
+    private final Path file;
+    private final Copies copies;
+    private final InstantSource clock;
+    private final List<String> told = new ArrayList<>();
+
+    private StoreFile(Path file, InstantSource clock) {
+        this.file = file;
+        this.copies = new Copies(file.resolveSibling("copies"), clock);
+        this.clock = clock;
+    }
+
+    /**
+     * An open store.
+     *
+     * @param told what was found wrong and what was done, in words for the user
+     */
+    public record Opened(Store store, List<String> told) {
+        public Opened {
+            told = List.copyOf(told);
+        }
+    }
+
+    /**
+     * Opens a store to edit it.
+     *
+     * @throws StoreException if nothing can be opened or made
+     */
+    public static Opened open(Path file, InstantSource clock) throws StoreException {
+        StoreFile looked = new StoreFile(file, clock);
+        Store store = looked.open();
+        return new Opened(store, looked.told);
+    }
+
+    /**
+     * Opens a store that another program edits.
+     *
+     * @throws StoreException if it can't be read
+     */
+    public static Opened look(Path file) throws StoreException {
+        return new Opened(Store.open(file, false), List.of());
+    }
+
+    /**
+     * What a store holds, in memory, where nothing can be written.
+     *
+     * @param file null if there is none
+     * @throws StoreException if it can't be read
+     */
+    public static Opened lookInMemory(@Nullable Path file) throws StoreException {
+        return new Opened(Store.inMemory(file), List.of());
+    }
+
+    private Store open() throws StoreException {
+        try {
+            if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+                damage(file).ifPresentOrElse(this::mend, this::copyIfDue);
+            } else if (copies.newestGood().isPresent()) {
+                mend("it was gone");
+            }
+        } catch (IOException | UncheckedIOException failed) {
+            throw new StoreException("The shoot's database " + file + " can't be set aside", failed);
+        }
+        Store store = Store.open(file);
+        try {
+            store.identify();
+        } catch (StoreException full) { // it is named another time
+            LOG.info("The shoot in {} has no name yet: {}", file, full.toString());
+        }
+        return store;
+    }
+
+    private void copyIfDue() {
+        try {
+            copies.makeIfDue(file, isOlder());
+        } catch (IOException | SQLException full) { // the shoot opens all the same
+            LOG.warn("No copy of {} was made", file, full);
+            told.add("No safety copy of the shoot's crops could be made: " + full.getMessage());
+        }
+    }
+
+    private boolean isOlder() throws SQLException {
+        try (Connection connection = Store.reading(file)) {
+            return Schema.isOlder(connection);
+        }
+    }
+
+    // ---- damage ----
+
+    /** What is wrong with a store's file; empty if nothing is. */
+    static Optional<String> damage(Path file) {
+        try {
+            if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+                return Optional.of("it is a link or a folder");
+            }
+            if (Files.size(file) == 0) {
+                return Optional.of("it is empty");
+            }
+            if (!beginsAsStore(file)) {
+                return Optional.of("it is no database");
+            }
+        } catch (IOException unreadable) {
+            return Optional.of("it can't be read: " + unreadable.getMessage());
+        }
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
+            return damage(connection);
+        } catch (SQLException broken) {
+            return Optional.of("it can't be read: " + broken.getMessage());
+        }
+    }
+
+    private static boolean beginsAsStore(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return java.util.Arrays.equals(in.readNBytes(BEGINNING.length), BEGINNING);
+        }
+    }
+
+    private static Optional<String> damage(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery("PRAGMA integrity_check(1)")) {
+            if (!result.next() || !"ok".equals(result.getString(1))) {
+                return Optional.of("parts of it are damaged");
+            }
+        }
+        boolean whole = !Schema.isOfThisVersion(connection) || new Seal(connection).isWhole();
+        return whole ? Optional.empty() : Optional.of("values in it are not what was stored");
+    }
+
+    private void mend(String damage) {
+        Instant now = clock.instant();
+        Path aside = file.resolveSibling("damaged " + NAME.format(now) + ".db");
+        try {
+            setAside(aside);
+            Optional<Path> copy = copies.newestGood();
+            if (copy.isPresent()) {
+                Files.copy(copy.get(), file);
+                told.add(
+                        "The shoot's database was damaged (%s). The crops as of %s are back; what was changed later is lost. The damaged file is kept as %s."
+                                .formatted(damage, SAID.format(Copies.made(copy.get())), aside.getFileName()));
+            } else {
+                int rows = Salvage.rows(aside, file);
+                told.add(
+                        "The shoot's database was damaged (%s), and there is no safety copy. %s The damaged file is kept as %s."
+                                .formatted(
+                                        damage,
+                                        rows > 0
+                                                ? rows + " of its rows could be read and are kept."
+                                                : "Nothing of it could be read.",
+                                        aside.getFileName()));
+            }
+            told.add(
+                    "If sidecars were written, they may hold newer crops: read them from the exchange pane or by “nexa sidecars --read”.");
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        }
+    }
+
+    /** With what belongs to it. */
+    private void setAside(Path aside) throws IOException {
+        for (String ending : List.of("", "-wal", "-shm")) {
+            Path part = Path.of(file + ending);
+            if (Files.exists(part, LinkOption.NOFOLLOW_LINKS)) {
+                Files.move(part, Path.of(aside + ending), StandardCopyOption.ATOMIC_MOVE);
+            }
+        }
+    }
+}
