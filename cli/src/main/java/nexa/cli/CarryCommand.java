@@ -66,6 +66,11 @@ final class CarryCommand extends ShootCommand {
     private boolean dryRun;
 
     @Override
+    boolean edits() {
+        return !dryRun;
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Format format = format(shoot, formatName);
         Photo source = one(shoot, "--from", from);

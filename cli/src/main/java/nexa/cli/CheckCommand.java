@@ -24,6 +24,11 @@ final class CheckCommand extends ShootCommand {
     private List<String> globs = new ArrayList<>();
 
     @Override
+    boolean edits() {
+        return true;
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Format format = format(shoot, formatName);
         List<Photo> chosen = chosen(shoot, globs);

@@ -54,6 +54,11 @@ final class CropCommand extends ShootCommand {
     private boolean clear;
 
     @Override
+    boolean edits() {
+        return true;
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Point centre = checked();
         Format format = format(shoot, formatName);

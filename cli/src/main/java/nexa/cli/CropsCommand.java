@@ -32,6 +32,11 @@ final class CropsCommand extends ShootCommand {
     private boolean replace;
 
     @Override
+    boolean edits() {
+        return imported != null;
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         if (imported != null) {
             requireEditing(shoot);

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
@@ -59,6 +60,12 @@ final class FormatsCommand extends ShootCommand {
 
     @Option(names = "--replace", description = "Put what is written in place of a file that has its name.")
     private boolean replace;
+
+    @Override
+    boolean edits() {
+        return imported != null
+                || !Stream.of(added, removed, sized, noted, laid, filed).allMatch(List::isEmpty);
+    }
 
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {

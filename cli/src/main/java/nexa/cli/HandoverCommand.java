@@ -82,6 +82,7 @@ final class HandoverCommand extends ShootCommand {
     boolean run(Shoot shoot, Rows rows) throws IOException {
         HandoverRequest request = request(shoot);
         HandoverPlan plan = resume ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
+        letOthersEdit(shoot);
         Map<Delivery, Outcome> outcomes = new HashMap<>();
         Handover handover = new Handover(plan, told -> {}, new RunControl());
         for (Outcome outcome : handover.run(shoot)) {
@@ -95,6 +96,16 @@ final class HandoverCommand extends ShootCommand {
         }
         boolean allWritten = outcomes.values().stream().allMatch(Outcome.Written.class::isInstance);
         return sayUnreadable(plan.unreadable()) && allWritten;
+    }
+
+    /** The plan holds all that the run needs. */
+    private static void letOthersEdit(Shoot shoot) throws IOException {
+        try {
+            shoot.letOthersEdit();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IOException("The handover was stopped", stopped);
+        }
     }
 
     private HandoverRequest request(Shoot shoot) {

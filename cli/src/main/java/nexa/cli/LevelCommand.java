@@ -30,6 +30,11 @@ final class LevelCommand extends ShootCommand {
     private boolean apply;
 
     @Override
+    boolean edits() {
+        return apply;
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         List<Photo> chosen = chosen(shoot, globs);
         if (apply) {

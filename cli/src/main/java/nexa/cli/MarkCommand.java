@@ -49,6 +49,11 @@ final class MarkCommand extends ShootCommand {
     private boolean apply;
 
     @Override
+    boolean edits() {
+        return doing != null && (!doing.suggest || apply);
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         List<Photo> chosen = chosen(shoot, globs);
         boolean suggests = doing != null && doing.suggest;

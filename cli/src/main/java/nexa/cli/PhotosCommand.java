@@ -26,6 +26,12 @@ final class PhotosCommand extends ShootCommand {
                     .with("state", size.isPresent() ? "ok" : "unreadable")
                     .with("reason", photo.trouble().map(Trouble::text).orElse(null));
         }
+        if (shoot.others() > 0) {
+            say(
+                    shoot.others() == 1
+                            ? "1 other file, not a photo Nexa reads"
+                            : shoot.others() + " other files, not photos Nexa reads");
+        }
         return shoot.photos().stream().allMatch(Photo::isReadable);
     }
 }

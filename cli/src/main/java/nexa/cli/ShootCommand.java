@@ -5,6 +5,7 @@ import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.PathMatcher;
+import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -27,6 +28,9 @@ import picocli.CommandLine.Spec;
 
 /** What all commands on a shoot share: the folder, {@code --json}, opening and closing. */
 abstract class ShootCommand implements Callable<Integer> {
+    /** As long as another program's short edit takes. */
+    private static final Duration PATIENCE = Duration.ofSeconds(2);
+
     @Spec
     @SuppressWarnings("NullAway.Init")
     private CommandSpec spec;
@@ -49,15 +53,22 @@ abstract class ShootCommand implements Callable<Integer> {
         if (!Files.isDirectory(folder)) {
             throw wrong(Files.exists(folder) ? folder + " is not a folder" : "There is no folder " + folder);
         }
-        try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser())) {
+        Duration patience = edits() ? PATIENCE : Duration.ZERO;
+        try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser(), Integer.MAX_VALUE, patience)) {
+            shoot.told().forEach(this::say);
             Rows rows = new Rows();
             boolean allWell = run(shoot, rows);
-            if (Sidecars.areInStep(shoot)) {
+            if (shoot.mayEdit() && Sidecars.areInStep(shoot)) {
                 Sidecars.write(shoot, photo -> true).troubles().forEach(this::say);
             }
             rows.print(spec.commandLine().getOut(), json);
             return ExitCode.of(allWell);
         }
+    }
+
+    /** Whether the command, as it was called, changes what is known of the shoot; then it waits a while for others. */
+    boolean edits() {
+        return false;
     }
 
     /** Does the command's work; false if some photos failed. */

@@ -30,6 +30,11 @@ final class SidecarsCommand extends ShootCommand {
     }
 
     @Override
+    boolean edits() {
+        return what.read || what.inStep || what.notInStep;
+    }
+
+    @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         if (what.inStep || what.notInStep) {
             Sidecars.keepInStep(shoot, what.inStep);

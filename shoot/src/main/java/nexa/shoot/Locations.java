@@ -38,6 +38,34 @@ public record Locations(Path data, Path cache) {
                 folder(environment, "XDG_CACHE_HOME", home.resolve(".cache")).resolve("nexa"));
     }
 
+    /**
+     * Where the program's log goes.
+     *
+     * @param environment such as {@link System#getenv()}
+     * @param home the user's home folder
+     * @param system such as the property {@code os.name}
+     */
+    public static Path logs(Map<String, String> environment, Path home, String system) {
+        String own = environment.get("NEXA_HOME");
+        if (own != null && !own.isBlank()) {
+            return Path.of(own, "log");
+        }
+        String name = system.toLowerCase(Locale.ROOT);
+        if (name.contains("mac")) {
+            return home.resolve("Library/Logs/Nexa");
+        }
+        if (name.contains("win")) {
+            return folder(environment, "LOCALAPPDATA", home.resolve("AppData/Local"))
+                    .resolve("Nexa/log");
+        }
+        return folder(environment, "XDG_STATE_HOME", home.resolve(".local/state"))
+                .resolve("nexa");
+    }
+
+    public static Path logsOfThisUser() {
+        return logs(System.getenv(), Path.of(System.getProperty("user.home")), System.getProperty("os.name"));
+    }
+
     public static Locations ofThisUser() {
         return of(System.getenv(), Path.of(System.getProperty("user.home")), System.getProperty("os.name"));
     }

@@ -17,6 +17,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
@@ -115,7 +116,12 @@ final class Codec {
         }
         if (metadata.xmp() != null) {
             kinds.add(IMAGE_METADATA_XMP);
-            blocks.add(type == FileType.JPEG ? prefixed(metadata.xmp()) : metadata.xmp());
+            blocks.add(
+                    switch (type) {
+                        case JPEG -> prefixed(metadata.xmp());
+                        case PNG -> Arrays.copyOf(metadata.xmp(), metadata.xmp().length + 1); // read up to a zero
+                        case TIFF, WEBP -> metadata.xmp();
+                    });
         }
     }
 
