@@ -94,7 +94,8 @@ final class HandoverCommand extends ShootCommand {
         for (Photo photo : plan.unreadable()) {
             plan.request().formats().forEach(format -> addUnreadable(rows, photo, format));
         }
-        boolean allWritten = outcomes.values().stream().allMatch(Outcome.Written.class::isInstance);
+        boolean allWritten = outcomes.values().stream()
+                .allMatch(outcome -> outcome instanceof Outcome.Written written && !written.damaged());
         return sayUnreadable(plan.unreadable()) && allWritten;
     }
 
@@ -178,16 +179,23 @@ final class HandoverCommand extends ShootCommand {
         String reason =
                 switch (outcome) {
                     case null -> "not begun";
-                    case Outcome.Written written -> null;
+                    case Outcome.Written written -> written.remarks().isEmpty() ? null : written.remarks();
                     case Outcome.Failed failed -> failed.reason();
+                };
+        String state =
+                switch (outcome) {
+                    case Outcome.Written written -> written.damaged() ? "damaged" : "ok";
+                    case null, default -> "failed";
                 };
         rows.add()
                 .with("photo", delivery.photo().file())
                 .with("format", delivery.format().name())
-                .with("output", reason == null ? delivery.output().toString() : null)
+                .with(
+                        "output",
+                        state.equals("failed") ? null : delivery.output().toString())
                 .with("width", delivery.size().width())
                 .with("height", delivery.size().height())
-                .with("state", reason == null ? "ok" : "failed")
+                .with("state", state)
                 .with("reason", reason);
     }
 

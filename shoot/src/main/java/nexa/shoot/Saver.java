@@ -53,6 +53,10 @@ final class Saver implements AutoCloseable {
         submit(() -> store.saveSetting(name, value));
     }
 
+    void saveSound(String fingerprint) {
+        submit(() -> store.saveSound(fingerprint));
+    }
+
     void saveDeliveries(Collection<Delivered> delivered) {
         submit(() -> store.saveDeliveries(delivered));
     }

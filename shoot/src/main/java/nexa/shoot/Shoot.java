@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,6 +29,11 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.review.Warning;
+import nexa.imaging.blocks.ScanCheck;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -75,6 +81,7 @@ public final class Shoot implements AutoCloseable {
     private final Map<String, String> settings;
     private final History history;
     private final DeliveredFiles delivered;
+    private final Set<String> sound;
     private final Locations locations;
     private final List<String> told;
     private volatile int others;
@@ -100,6 +107,8 @@ public final class Shoot implements AutoCloseable {
         this.passingIds.set(
                 Math.min(0, photos.stream().mapToLong(Photo::id).min().orElse(0)) - 1);
         this.history = store.history();
+        this.sound = ConcurrentHashMap.newKeySet();
+        this.sound.addAll(store.sound());
         this.delivered = delivered;
         this.locations = locations;
         this.others = scanned.others();
@@ -366,6 +375,58 @@ public final class Shoot implements AutoCloseable {
                 saver.saveDeliveries(List.of(one));
             }
         }
+    }
+
+    /**
+     * Whether parts of a photo's picture data are damaged. Reads the file if it was not looked through before, so not for
+     * the interface's thread.
+     */
+    public boolean isDamaged(Photo photo) {
+        Optional<PhotoFacts> facts = photo.facts();
+        if (facts.isEmpty() || facts.get().kind() != FileKind.JPEG || sound.contains(photo.fingerprint())) {
+            return false;
+        }
+        if (facts.get().remarks().contains(Remark.DAMAGED)) {
+            return true;
+        }
+        try {
+            boolean damaged = ScanCheck.isDamaged(Files.readAllBytes(fileOf(photo)));
+            if (!damaged) {
+                sound.add(photo.fingerprint());
+                if (mayEdit()) {
+                    saver.saveSound(photo.fingerprint());
+                }
+            }
+            return damaged;
+        } catch (IOException unreadable) { // whoever opens it finds out and says why
+            return false;
+        }
+    }
+
+    /**
+     * Looks through the picture data of photos that were not looked through before.
+     *
+     * @param goOn asked before each
+     * @return those that are damaged, stored; they show so when they are taken
+     */
+    public Arrivals lookThrough(List<Photo> some, BooleanSupplier goOn) throws IOException, InterruptedException {
+        List<StoredPhoto> damaged = new ArrayList<>();
+        for (Photo photo : some) {
+            if (goOn.getAsBoolean() && photo.facts().isPresent() && isDamaged(photo)) {
+                PhotoFacts facts = photo.facts().orElseThrow();
+                if (!facts.remarks().contains(Remark.DAMAGED)) {
+                    Photo told = new Photo(
+                            photo.id(),
+                            photo.file(),
+                            photo.fingerprint(),
+                            new Probe.Readable(facts.with(Remark.DAMAGED)));
+                    FoundFile found = looked.getOrDefault(photo.file(), FoundFile.of(folder, fileOf(photo)));
+                    damaged.add(new StoredPhoto(told, found, framing(photo)));
+                }
+            }
+        }
+        boolean stored = mayEdit() && !damaged.isEmpty();
+        return new Arrivals(stored ? saver.store(damaged) : damaged, false, false);
     }
 
     /** Lets another program edit from now on; this one still shows what it has. */

@@ -71,7 +71,10 @@ public final class BlockCut {
 
     private byte[] cut(List<byte[]> added, Predicate<byte[]> keeps) throws IOException {
         marker(0xD8);
-        ownSegments(segment -> marker(segment) == APP0);
+        jpeg.segments().stream()
+                .filter(segment -> marker(segment) == APP0)
+                .flatMap(segment -> JfifHeader.plain(segment).stream())
+                .forEach(out::writeBytes);
         added.forEach(out::writeBytes);
         ownSegments(segment -> marker(segment) != APP0 && (isNeeded(marker(segment)) || keeps.test(segment)));
         segment(jpeg.frameMarker(), frame());

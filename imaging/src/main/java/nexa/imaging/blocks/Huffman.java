@@ -52,6 +52,39 @@ final class Huffman {
         throw new IOException("its data is damaged");
     }
 
+    /** Told of every code. */
+    interface Codes {
+        void take(int symbol, int code, int length);
+    }
+
+    void codes(Codes told) {
+        for (int symbol : symbols) {
+            told.take(symbol, codeOf[symbol], lengthOf[symbol]);
+        }
+    }
+
+    /**
+     * The code that begins so.
+     *
+     * @param bits the next 16
+     * @return its length in the upper, its symbol in the lower byte
+     * @throws IOException if no code of this table begins so
+     */
+    int find(int bits) throws IOException {
+        int first = 0;
+        int index = 0;
+        for (int length = 1; length <= LONGEST; length++) {
+            int code = bits >> LONGEST - length;
+            int count = counts[length - 1];
+            if (code - first < count) {
+                return length << 8 | symbols[index + code - first];
+            }
+            index += count;
+            first = first + count << 1;
+        }
+        throw new IOException("its data is damaged");
+    }
+
     void write(int symbol, BitWriter bits) {
         bits.write(codeOf[symbol], lengthOf[symbol]);
     }

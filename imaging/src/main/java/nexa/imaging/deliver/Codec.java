@@ -13,9 +13,7 @@ import static org.bytedeco.opencv.global.opencv_imgcodecs.IMWRITE_JPEG_SAMPLING_
 import static org.bytedeco.opencv.global.opencv_imgcodecs.IMWRITE_WEBP_QUALITY;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imencodeWithMetadata;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -37,7 +35,6 @@ final class Codec {
     private static final int WORST_QUALITY = 10;
 
     private static final int BYTES_PER_KILOBYTE = 1000;
-    private static final byte[] JPEG_XMP_PREFIX = "http://ns.adobe.com/xap/1.0/\0".getBytes(StandardCharsets.US_ASCII);
 
     private Codec() {}
 
@@ -81,6 +78,14 @@ final class Codec {
 
     private static byte[] at(int quality, Picture picture, SourceMetadata metadata, FileSettings settings)
             throws IOException {
+        if (settings.type() == FileType.JPEG) {
+            return JpegParts.with(metadata, encoded(quality, picture, SourceMetadata.NONE, settings));
+        }
+        return encoded(quality, picture, metadata, settings);
+    }
+
+    private static byte[] encoded(int quality, Picture picture, SourceMetadata metadata, FileSettings settings)
+            throws IOException {
         List<Integer> kinds = new ArrayList<>();
         List<byte[]> blocks = new ArrayList<>();
         collect(metadata, settings.type(), kinds, blocks);
@@ -116,20 +121,10 @@ final class Codec {
         }
         if (metadata.xmp() != null) {
             kinds.add(IMAGE_METADATA_XMP);
+            // a PNG's is read up to a zero
             blocks.add(
-                    switch (type) {
-                        case JPEG -> prefixed(metadata.xmp());
-                        case PNG -> Arrays.copyOf(metadata.xmp(), metadata.xmp().length + 1); // read up to a zero
-                        case TIFF, WEBP -> metadata.xmp();
-                    });
+                    type == FileType.PNG ? Arrays.copyOf(metadata.xmp(), metadata.xmp().length + 1) : metadata.xmp());
         }
-    }
-
-    private static byte[] prefixed(byte[] xmp) {
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(JPEG_XMP_PREFIX);
-        out.writeBytes(xmp);
-        return out.toByteArray();
     }
 
     private static int[] parameters(int quality, FileSettings settings) {
@@ -139,7 +134,7 @@ final class Codec {
                     IMWRITE_JPEG_QUALITY,
                     quality,
                     IMWRITE_JPEG_SAMPLING_FACTOR,
-                    sampling(settings),
+                    sampling(settings, quality),
                     IMWRITE_JPEG_PROGRESSIVE,
                     settings.packing().progressive() ? 1 : 0
                 };
@@ -148,15 +143,13 @@ final class Codec {
         };
     }
 
-    private static int sampling(FileSettings settings) {
+    private static int sampling(FileSettings settings, int quality) {
         return switch (settings.packing().chroma()) {
             case FULL -> IMWRITE_JPEG_SAMPLING_FACTOR_444;
             case HALF -> IMWRITE_JPEG_SAMPLING_FACTOR_422;
             case QUARTER -> IMWRITE_JPEG_SAMPLING_FACTOR_420;
             case BY_QUALITY ->
-                settings.quality() >= FULL_COLOUR_QUALITY
-                        ? IMWRITE_JPEG_SAMPLING_FACTOR_444
-                        : IMWRITE_JPEG_SAMPLING_FACTOR_420;
+                quality >= FULL_COLOUR_QUALITY ? IMWRITE_JPEG_SAMPLING_FACTOR_444 : IMWRITE_JPEG_SAMPLING_FACTOR_420;
         };
     }
 

@@ -2,6 +2,7 @@ package nexa.imaging.deliver;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.files.DeliveredColour;
 import nexa.imaging.colour.ColourTransform;
@@ -33,6 +34,15 @@ record Colours(Picture picture, byte @Nullable [] icc) implements AutoCloseable 
             }
         }
         return converted(picture, own.orElse(Profile.SRGB), target);
+    }
+
+    /** Also without a profile: such colours are taken for sRGB's. */
+    boolean isSrgb() {
+        return icc == null
+                || Arrays.equals(icc, Profile.SRGB.bytes())
+                || Profile.of(icc)
+                        .filter(profile -> profile.toString().contains("sRGB"))
+                        .isPresent();
     }
 
     private static Colours converted(Picture picture, Profile from, Profile to) throws IOException {

@@ -12,8 +12,10 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import nexa.core.files.Description;
 import nexa.core.files.Description.Keep;
+import nexa.core.files.FileType;
 import nexa.core.geometry.PixelSize;
 import org.apache.commons.imaging.ImagingException;
 import org.apache.commons.imaging.bytesource.ByteSource;
@@ -40,35 +42,43 @@ final class ExifBlock {
     private static final List<Integer> KEPT_DIRECTORIES =
             List.of(DIRECTORY_TYPE_ROOT, DIRECTORY_TYPE_EXIF, DIRECTORY_TYPE_GPS, DIRECTORY_TYPE_INTEROPERABILITY);
 
-    /** A JPEG segment holds 65,533 bytes (ITU T.81 B.1.1.4); six go to the prefix. */
-    private static final int LARGEST_IN_JPEG = 65_000;
+    /** Fields that may go if all is too large for a JPEG's segment. */
+    private static final int LARGE_FIELD = 1024;
 
     private ExifBlock() {}
+
+    /**
+     * What a delivered file says of itself.
+     *
+     * @param ppi 0 = what the source says
+     * @param orientation that the file says its pixels have
+     * @param srgb whether its colours are sRGB's
+     */
+    record Itself(FileType type, PixelSize size, double ppi, int orientation, boolean srgb) {}
 
     /**
      * The structure to write.
      *
      * @param source the source's EXIF; null or damaged ones count as empty
-     * @param ppi 0 = what the source says
-     * @param orientation that the file says its pixels have
+     * @param notes told, in words for the user, what of the source is left out that nobody asked to leave out
      */
-    static TiffOutputSet forDelivery(
-            byte @Nullable [] source, Description said, PixelSize delivered, double ppi, int orientation)
+    static TiffOutputSet forDelivery(byte @Nullable [] source, Description said, Itself file, Consumer<String> notes)
             throws IOException {
-        TiffOutputSet kept = descriptive(said.keep() == Keep.NONE ? null : source);
+        TiffOutputSet kept = descriptive(said.keep() == Keep.NONE ? null : source, notes);
         ExifWords.choose(kept, said);
         TiffOutputDirectory root = kept.getOrCreateRootDirectory();
-        root.add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) orientation);
-        if (ppi > 0) {
-            resolution(root, ppi);
+        root.add(TiffTagConstants.TIFF_TAG_ORIENTATION, (short) file.orientation);
+        if (file.ppi > 0) {
+            resolution(root, file.ppi);
         }
         TiffOutputDirectory exif = kept.getOrCreateExifDirectory();
-        exif.add(number(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_WIDTH, delivered.width(), kept.byteOrder));
-        exif.add(number(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_LENGTH, delivered.height(), kept.byteOrder));
-        return kept;
+        exif.add(number(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_WIDTH, file.size.width(), kept.byteOrder));
+        exif.add(number(ExifTagConstants.EXIF_TAG_EXIF_IMAGE_LENGTH, file.size.height(), kept.byteOrder));
+        ExifRequired.complete(kept, file.type, file.srgb);
+        return ExifRequired.withoutEmpty(kept);
     }
 
-    private static void resolution(TiffOutputDirectory root, double ppi) throws ImagingException {
+    static void resolution(TiffOutputDirectory root, double ppi) throws ImagingException {
         root.removeField(TiffTagConstants.TIFF_TAG_XRESOLUTION);
         root.removeField(TiffTagConstants.TIFF_TAG_YRESOLUTION);
         root.removeField(TiffTagConstants.TIFF_TAG_RESOLUTION_UNIT);
@@ -83,19 +93,56 @@ final class ExifBlock {
         return new TiffOutputField(tag, AbstractFieldType.LONG, 1, bytes);
     }
 
-    /** As bytes for a JPEG or PNG, with a thumbnail; without the maker's notes if it would be too large otherwise. */
-    static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail) throws IOException {
-        if (thumbnail.isPresent()) {
-            TiffOutputDirectory second = new TiffOutputDirectory(DIRECTORY_TYPE_SUB, set.byteOrder);
-            second.setJpegImageData(new JpegImageData(0, thumbnail.get().length, thumbnail.get()));
-            set.addDirectory(second);
+    /**
+     * As bytes for a JPEG, PNG or WebP, with a thumbnail. What would not fit into a JPEG's segment is left out and told:
+     * the maker's notes, then the thumbnail, then the largest fields.
+     */
+    static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail, Consumer<String> notes) throws IOException {
+        byte[] whole = write(with(thumbnail, set));
+        if (whole.length <= JpegParts.LARGEST_EXIF) {
+            return whole;
         }
-        byte[] written = write(set);
-        if (written.length > LARGEST_IN_JPEG) {
-            set.getOrCreateExifDirectory().removeField(ExifTags.MAKER_NOTE);
+        notes.accept("what its EXIF says was too much for one segment and was cut");
+        set.getOrCreateExifDirectory().removeField(ExifTags.MAKER_NOTE);
+        byte[] written = write(with(thumbnail, set));
+        if (written.length > JpegParts.LARGEST_EXIF) {
+            written = write(set);
+        }
+        while (written.length > JpegParts.LARGEST_EXIF && dropLargest(set)) {
             written = write(set);
         }
         return written;
+    }
+
+    private static TiffOutputSet with(Optional<byte[]> thumbnail, TiffOutputSet set) throws ImagingException {
+        if (thumbnail.isEmpty()) {
+            return set;
+        }
+        TiffOutputSet both = ExifRequired.withoutEmpty(set);
+        TiffOutputDirectory second = new TiffOutputDirectory(DIRECTORY_TYPE_SUB, set.byteOrder);
+        second.setJpegImageData(new JpegImageData(0, thumbnail.get().length, thumbnail.get()));
+        ExifRequired.ofThumbnail(second);
+        both.addDirectory(second);
+        return both;
+    }
+
+    /** False if there is none that is large. */
+    private static boolean dropLargest(TiffOutputSet set) {
+        TiffOutputDirectory of = null;
+        TiffOutputField largest = null;
+        for (TiffOutputDirectory directory : set) {
+            for (TiffOutputField field : directory.getFields()) {
+                if (field.getData().length > (largest == null ? LARGE_FIELD : largest.getData().length)) {
+                    of = directory;
+                    largest = field;
+                }
+            }
+        }
+        if (of == null || largest == null) {
+            return false;
+        }
+        of.removeField(largest.tag);
+        return true;
     }
 
     static byte[] write(TiffOutputSet set) throws IOException {
@@ -104,35 +151,38 @@ final class ExifBlock {
         return out.toByteArray();
     }
 
-    private static TiffOutputSet descriptive(byte @Nullable [] source) {
+    private static TiffOutputSet descriptive(byte @Nullable [] source, Consumer<String> notes) {
         if (source != null) {
             try {
-                return copied(source);
+                return copied(source, notes);
             } catch (IOException | RuntimeException damaged) {
                 LOG.info("Damaged EXIF is left out", damaged);
+                notes.accept("its EXIF is damaged and was left out");
             }
         }
         return new TiffOutputSet(ByteOrder.LITTLE_ENDIAN);
     }
 
-    private static TiffOutputSet copied(byte[] source) throws IOException {
+    private static TiffOutputSet copied(byte[] source, Consumer<String> notes) throws IOException {
         TiffImageMetadata parsed = (TiffImageMetadata)
                 new TiffImageParser().getMetadata(ByteSource.array(source), new TiffImagingParameters());
         TiffOutputSet all = parsed.getOutputSet();
         TiffOutputSet kept = new TiffOutputSet(all.byteOrder);
         for (TiffOutputDirectory directory : all) {
             if (KEPT_DIRECTORIES.contains(directory.getType()) && kept.findDirectory(directory.getType()) == null) {
-                kept.addDirectory(descriptive(directory, all.byteOrder));
+                kept.addDirectory(descriptive(directory, all.byteOrder, notes));
             }
         }
         return kept;
     }
 
-    private static TiffOutputDirectory descriptive(TiffOutputDirectory source, ByteOrder order)
+    private static TiffOutputDirectory descriptive(TiffOutputDirectory source, ByteOrder order, Consumer<String> notes)
             throws ImagingException {
         TiffOutputDirectory kept = new TiffOutputDirectory(source.getType(), order);
         for (TiffOutputField field : source) {
-            if (!ExifTags.describesFile(field.tag)) {
+            if (field.tag == ExifTags.MAKER_NOTE && !MakerNotes.mayMove(field.getData())) {
+                notes.accept("the camera maker's own notes were left out");
+            } else if (!ExifTags.describesFile(field.tag)) {
                 kept.add(field);
             }
         }

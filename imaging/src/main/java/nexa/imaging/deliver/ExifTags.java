@@ -10,6 +10,8 @@ final class ExifTags {
     static final int MAKER_NOTE = 0x927C;
     static final int XMP = 700;
     static final int ICC = 34675;
+    static final int IPTC = 33723;
+    static final int IMAGE_RESOURCES = 34377;
 
     /** TIFF 6.0 baseline and extension tags of pixel layout, pointers to other directories, XMP and ICC. */
     private static final Set<Integer> OF_THE_FILE = Set.of(
@@ -72,7 +74,8 @@ final class ExifTags {
             531,
             532,
             XMP,
-            34377,
+            IPTC,
+            IMAGE_RESOURCES,
             ICC,
             34665,
             34853,

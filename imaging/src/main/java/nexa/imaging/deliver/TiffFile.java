@@ -30,6 +30,7 @@ final class TiffFile {
     private static final int MIN_IS_BLACK = 1;
     private static final int RGB = 2;
     private static final int UNASSOCIATED_ALPHA = 2;
+    private static final TagInfo IPTC = new TagInfo("IPTC-NAA", ExifTags.IPTC, AbstractFieldType.UNDEFINED);
     private static final int STRIP_BYTES = 1 << 18;
 
     private TiffFile() {}
@@ -43,6 +44,7 @@ final class TiffFile {
         describe(root, picture, rowsPerStrip);
         root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, code(packing.compression()));
         attach(root, TiffEpTagConstants.EXIF_TAG_INTER_COLOR_PROFILE, AbstractFieldType.UNDEFINED, metadata.icc());
+        attach(root, IPTC, AbstractFieldType.UNDEFINED, metadata.iptc());
         attach(root, TiffTagConstants.TIFF_TAG_XMP, AbstractFieldType.BYTE, metadata.xmp());
         root.setTiffImageData(new AbstractTiffImageData.Strips(
                 strips(picture, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));

@@ -12,8 +12,10 @@ import com.adobe.internal.xmp.options.SerializeOptions;
 import com.adobe.internal.xmp.properties.XMPPropertyInfo;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import nexa.core.files.Description;
 import nexa.core.files.Description.Keep;
+import nexa.imaging.deliver.IptcBlock.DataSet;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -23,9 +25,6 @@ final class XmpBlock {
     private static final Logger LOG = LoggerFactory.getLogger(XmpBlock.class);
     private static final String IPTC = XMPConst.NS_IPTCCORE;
     private static final String IPTC_EXTENSION = XMPConst.NS_IPTCEXT;
-
-    /** A JPEG segment holds 65,533 bytes (ITU T.81 B.1.1.4); 29 go to the prefix. */
-    private static final int LARGEST_IN_JPEG = 65_000;
 
     private record Property(String namespace, String name) {}
 
@@ -67,23 +66,31 @@ final class XmpBlock {
      * The packet to write; null if there is nothing to say.
      *
      * @param source the source's packet; null or damaged ones count as empty
+     * @param iptc what is to be said here because the file has no place for an IPTC record
+     * @param notes told, in words for the user, what of the source is left out that nobody asked to leave out
      */
-    static byte @Nullable [] forDelivery(byte @Nullable [] source, Description said) {
+    static byte @Nullable [] forDelivery(
+            byte @Nullable [] source, Description said, List<DataSet> iptc, Consumer<String> notes) {
         try {
             XMPMeta before = source == null ? XMPMetaFactory.create() : XMPMetaFactory.parseFromBuffer(source);
             XMPMeta after = chosen(before, said);
-            if (source != null && said.keep() == Keep.ALL && after.dumpObject().equals(before.dumpObject())) {
+            IptcXmp.add(iptc, after);
+            if (source != null
+                    && said.keep() == Keep.ALL
+                    && after.dumpObject().equals(before.dumpObject())
+                    && source.length <= JpegParts.LARGEST_XMP) {
                 return source;
             }
             byte[] written = written(after);
-            if (written == null || written.length <= LARGEST_IN_JPEG) {
+            if (written == null || written.length <= JpegParts.LARGEST_XMP) {
                 return written;
             }
-            LOG.info("XMP of {} bytes is cut to who made the photo", written.length);
+            notes.accept("what its XMP says was too much for one segment and was cut to who made it");
             return written(chosen(before, said.keeping(Keep.CREDIT, said.dropsPlace())));
         } catch (XMPException damaged) {
             LOG.info("Damaged XMP is left out", damaged);
-            return said.isAdded() && source != null ? forDelivery(null, said) : null;
+            notes.accept("its XMP is damaged and was left out");
+            return source == null ? null : forDelivery(null, said, iptc, notes);
         }
     }
 

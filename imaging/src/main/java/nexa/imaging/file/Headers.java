@@ -76,6 +76,20 @@ final class Headers {
         return directory == null ? null : Profile.name(directory);
     }
 
+    /** How a TIFF's samples are meant, -1 if its headers don't say. */
+    static int photometric(Metadata metadata) {
+        ExifIFD0Directory first = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+        Integer value = first == null ? null : first.getInteger(ExifDirectoryBase.TAG_PHOTOMETRIC_INTERPRETATION);
+        return value == null ? -1 : value;
+    }
+
+    /** Whether the embedded profile is for ink values. */
+    static boolean isOfInk(Metadata metadata) {
+        IccDirectory directory = metadata.getFirstDirectoryOfType(IccDirectory.class);
+        String space = directory == null ? null : directory.getString(IccDirectory.TAG_COLOR_SPACE);
+        return space != null && space.strip().equals("CMYK");
+    }
+
     /** EXIF orientation, 1 if missing or senseless. */
     static int orientation(Metadata metadata) {
         for (ExifIFD0Directory directory : metadata.getDirectoriesOfType(ExifIFD0Directory.class)) {

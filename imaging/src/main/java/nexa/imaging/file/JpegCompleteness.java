@@ -3,9 +3,11 @@ package nexa.imaging.file;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.OptionalInt;
 import nexa.core.geometry.PixelSize;
+import nexa.imaging.blocks.ScanCheck;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
@@ -51,6 +53,17 @@ final class JpegCompleteness {
         }
         int percent = decodedPercent(file);
         return percent >= 100 ? OptionalInt.empty() : OptionalInt.of(percent);
+    }
+
+    /** Whether the end is missing although all rows show something, as of a progressive file that was cut. */
+    static boolean endsTooEarly(Path file) throws IOException {
+        try (FileChannel channel = FileChannel.open(file)) {
+            long scan = JpegSegments.walk(channel, 0).scan();
+            if (scan >= 0 && endsAfter(channel, scan)) {
+                return false;
+            }
+        }
+        return ScanCheck.isDamaged(Files.readAllBytes(file));
     }
 
     private static boolean endsAfter(FileChannel channel, long scan) throws IOException {

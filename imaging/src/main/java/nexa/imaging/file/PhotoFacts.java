@@ -28,6 +28,13 @@ public record PhotoFacts(
         remarks = remarks.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(remarks));
     }
 
+    /** With one more remark. */
+    public PhotoFacts with(Remark remark) {
+        EnumSet<Remark> more = EnumSet.of(remark);
+        more.addAll(remarks);
+        return new PhotoFacts(kind, asShot, exifOrientation, taken, profile, more);
+    }
+
     /** From pixels as they come out of the decoder to as shot. */
     public Turn decodedToAsShot() {
         return kind.decodesAsShot() ? Turn.NONE : Turn.ofExif(exifOrientation);

@@ -32,6 +32,9 @@ public final class PhotoProbe {
     /** More pixels than this are refused before any is decoded. */
     public static final long PIXEL_LIMIT = 400_000_000;
 
+    /** TIFF 6.0, PhotometricInterpretation: ink values. */
+    private static final int SEPARATED = 5;
+
     private static final Logger LOG = LoggerFactory.getLogger(PhotoProbe.class);
 
     private static final Map<FileType, FileKind> KINDS = Map.of(
@@ -107,7 +110,13 @@ public final class PhotoProbe {
             return Probe.unreadable(Trouble.Kind.DAMAGED);
         }
         Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        if (kind == FileKind.JPEG && JpegCompleteness.endsTooEarly(file)) {
+            remarks.add(Remark.DAMAGED);
+        }
         if (kind == FileKind.JPEG && Headers.components(metadata) == 4) {
+            remarks.add(Remark.INK);
+        }
+        if (kind == FileKind.TIFF && Headers.photometric(metadata) == SEPARATED) {
             remarks.add(Remark.INK);
         }
         if (kind == FileKind.TIFF && Pages.count(file) > 1) {
@@ -145,6 +154,8 @@ public final class PhotoProbe {
         String profile = Headers.profile(metadata);
         if (profile == null) {
             remarks.add(Remark.NO_PROFILE);
+        } else if (Headers.isOfInk(metadata) && !remarks.contains(Remark.INK)) {
+            remarks.add(Remark.UNFIT_PROFILE);
         }
         return new Probe.Readable(new PhotoFacts(kind, asShot, orientation, Headers.taken(metadata), profile, remarks));
     }

@@ -8,6 +8,10 @@ public enum Remark {
     CAMERA_PREVIEW,
     /** The file has no colour profile and is taken for sRGB. */
     NO_PROFILE,
+    /** The file has a colour profile that is not for such pixels, and is taken for sRGB. */
+    UNFIT_PROFILE,
+    /** Parts of the picture are damaged; a decoder filled them in somehow. */
+    DAMAGED,
     /** The pixels are ink values (CMYK), turned into sRGB. */
     INK
 }

@@ -23,6 +23,7 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import org.apache.commons.imaging.Imaging;
+import org.apache.commons.imaging.formats.tiff.TiffImageMetadata;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
@@ -65,6 +66,9 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
      * @throws UnreadablePhotoException if they can't be decoded
      */
     public static Source open(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
+        if (bytes.length > 2 && bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xD8) {
+            return new Source(Decoder.decode(file, bytes, reduction), JpegBlocks.of(bytes));
+        }
         try (Mat encoded = EncodedBytes.matrix(bytes);
                 IntPointer kinds = new IntPointer();
                 MatVector blocks = new MatVector()) {
@@ -78,7 +82,8 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
 
     /** OpenCV hands out no metadata for TIFF; there the whole file serves as the EXIF structure. */
     private static Source tiff(Path file, byte[] bytes) throws UnreadablePhotoException {
-        Picture picture = Decoder.decode(file, bytes, Reduction.NONE);
+        Optional<TiffImageMetadata> tags = TiffPixels.tags(file, bytes);
+        Picture picture = TiffPixels.decode(file, bytes, tags);
         try {
             String xmp = Imaging.getXmpXml(bytes);
             return new Source(
@@ -86,7 +91,8 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
                     new SourceMetadata(
                             bytes,
                             Imaging.getIccProfileBytes(bytes),
-                            xmp == null ? null : xmp.getBytes(StandardCharsets.UTF_8)));
+                            xmp == null ? null : xmp.getBytes(StandardCharsets.UTF_8),
+                            tags.map(TiffPixels::iptc).orElse(null)));
         } catch (IOException | RuntimeException damaged) {
             LOG.info("The metadata of {} can't be read and is left out", file, damaged);
             return new Source(picture, SourceMetadata.NONE);

@@ -59,7 +59,7 @@ public record Estimate(long bytes, long free) {
         for (int i = 0; i < samples && !outdated.getAsBoolean(); i++) {
             Delivery delivery = deliveries.get((2 * i + 1) * deliveries.size() / (2 * samples));
             try (Source source = Source.open(delivery.source(), Rendering.facts(delivery))) {
-                bytes += Rendering.bytes(delivery, source).length;
+                bytes += Rendering.bytes(delivery, source, note -> {}).length;
                 pixels += pixels(delivery.size());
             }
         }

@@ -4,8 +4,10 @@ import java.io.IOException;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
@@ -24,6 +26,7 @@ public final class Handover {
     private final HandoverPlan plan;
     private final Consumer<Outcome> progress;
     private final RunControl control;
+    private final Room room = new Room();
     private Optional<String> listTrouble = Optional.empty();
 
     /**
@@ -99,10 +102,11 @@ public final class Handover {
         }
         Delivery first = ofOnePhoto.getFirst();
         List<Outcome> outcomes = new ArrayList<>();
+        boolean damaged = writing.shoot.isDamaged(first.photo());
         try (Source source = Source.open(first.source(), Rendering.facts(first))) {
             for (Delivery delivery : ofOnePhoto) {
                 if (control.mayGoOn()) {
-                    outcomes.add(told(deliver(delivery, source, writing)));
+                    outcomes.add(told(deliver(delivery, source, damaged, writing)));
                 }
             }
         } catch (UnreadablePhotoException unreadable) {
@@ -117,9 +121,14 @@ public final class Handover {
         return outcome;
     }
 
-    private Outcome deliver(Delivery delivery, Source source, Writing writing) {
-        try {
-            byte[] encoded = Rendering.bytes(delivery, source);
+    private Outcome deliver(Delivery delivery, Source source, boolean damaged, Writing writing) {
+        Optional<String> tooLarge = Room.refusal(delivery);
+        if (tooLarge.isPresent()) {
+            return new Outcome.Failed(delivery, tooLarge.get());
+        }
+        Set<String> notes = new LinkedHashSet<>();
+        try (Room.Held held = room.take(delivery)) {
+            byte[] encoded = Rendering.bytes(delivery, source, notes::add);
             String sha256 = Sha256.of(encoded);
             writing.guard.write(
                     delivery.output(),
@@ -131,7 +140,7 @@ public final class Handover {
                         writing.shoot.delivers(output, encoded.length, sha256);
                     },
                     plan.request().collision() == Collision.REPLACE ? IfTaken.REPLACE : IfTaken.REFUSE);
-            return new Outcome.Written(delivery, encoded.length, sha256);
+            return new Outcome.Written(delivery, encoded.length, sha256, damaged, List.copyOf(notes));
         } catch (IOException failed) {
             return new Outcome.Failed(delivery, words(failed));
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other

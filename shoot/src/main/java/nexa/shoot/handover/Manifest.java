@@ -43,7 +43,7 @@ final class Manifest {
         Map<String, ObjectNode> files = before(json);
         for (Delivery delivery : there) { // of a run that ended before its list was written
             Path output = delivery.output();
-            put(files, folder, new Outcome.Written(delivery, Files.size(output), Sha256.of(output)));
+            put(files, folder, new Outcome.Written(delivery, Files.size(output), Sha256.of(output), false, List.of()));
         }
         for (Outcome outcome : outcomes) {
             if (outcome instanceof Outcome.Written written) {
@@ -92,7 +92,7 @@ final class Manifest {
 
     private static ObjectNode entry(Path folder, Outcome.Written written) {
         Delivery delivery = written.delivery();
-        return JSON.createObjectNode()
+        ObjectNode entry = JSON.createObjectNode()
                 .put("file", RelativePath.of(folder, delivery.output()))
                 .put("photo", delivery.photo().file())
                 .put("format", delivery.format().name())
@@ -100,6 +100,13 @@ final class Manifest {
                 .put("height", delivery.size().height())
                 .put("bytes", written.bytes())
                 .put("sha256", written.sha256());
+        if (written.damaged()) {
+            entry.put("damaged", true);
+        }
+        if (!written.notes().isEmpty()) {
+            written.notes().forEach(entry.putArray("notes")::add);
+        }
+        return entry;
     }
 
     /** By file. */

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.ToDoubleFunction;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.Description;
@@ -52,12 +53,13 @@ public final class Rendering {
         return SinglePass.render(source.picture(), toSource, delivery.size());
     }
 
-    static byte[] bytes(Delivery delivery, Source source) throws IOException {
+    /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */
+    static byte[] bytes(Delivery delivery, Source source, Consumer<String> notes) throws IOException {
         if (delivery.untouched().isPresent()) {
-            return untouched(delivery, delivery.untouched().get(), source);
+            return untouched(delivery, delivery.untouched().get(), source, notes);
         }
         try (Picture rendered = pixels(delivery, source)) {
-            return Encoder.encode(rendered, source, delivery.format().files(), delivery.ppi());
+            return Encoder.encode(rendered, source, delivery.format().files(), delivery.ppi(), notes);
         }
     }
 
@@ -157,14 +159,16 @@ public final class Rendering {
         return delivery.photo().facts().orElseThrow();
     }
 
-    private static byte[] untouched(Delivery delivery, Untouched cut, Source source) throws IOException {
+    private static byte[] untouched(Delivery delivery, Untouched cut, Source source, Consumer<String> notes)
+            throws IOException {
         return UntouchedJpeg.of(
                 Files.readAllBytes(delivery.source()),
                 cut.part(),
                 source.metadata(),
                 delivery.format().files().description(),
                 facts(delivery).exifOrientation(),
-                delivery.ppi());
+                delivery.ppi(),
+                notes);
     }
 
     private static PhotoSpace space(Delivery delivery) {

@@ -72,6 +72,7 @@ final class Schema {
               place INTEGER PRIMARY KEY,
               undone INTEGER NOT NULL DEFAULT 0,
               edit BLOB NOT NULL);
+            CREATE TABLE sound (fingerprint TEXT PRIMARY KEY) WITHOUT ROWID; -- contents whose data was looked through
             UPDATE photo SET bytes = -1;
             """);
 

@@ -25,6 +25,7 @@ final class Seal {
             "SELECT * FROM alternate ORDER BY photo, format, place",
             "SELECT * FROM delivery ORDER BY file",
             "SELECT * FROM step ORDER BY place",
+            "SELECT * FROM sound ORDER BY fingerprint",
             "SELECT * FROM setting WHERE name <> '" + NAME + "' ORDER BY name");
 
     private final Connection connection;

@@ -9,9 +9,11 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
@@ -183,6 +185,32 @@ public final class Store implements AutoCloseable {
 
     public void saveDeliveries(Collection<Delivered> delivered) throws StoreException {
         attempt("The list of deliveries can't be saved", () -> transaction(() -> deliveries.save(delivered)));
+    }
+
+    /** Fingerprints of photos whose picture data was found whole. */
+    public Set<String> sound() throws StoreException {
+        return attempt("The list of checked photos can't be read", () -> {
+            Set<String> sound = new HashSet<>();
+            try (Statement statement = connection.createStatement();
+                    ResultSet rows = statement.executeQuery("SELECT fingerprint FROM sound")) {
+                while (rows.next()) {
+                    sound.add(rows.getString(1));
+                }
+            }
+            return sound;
+        });
+    }
+
+    public void saveSound(String fingerprint) throws StoreException {
+        attempt(
+                "The list of checked photos can't be saved",
+                () -> transaction(() -> {
+                    try (PreparedStatement insert =
+                            connection.prepareStatement("INSERT OR IGNORE INTO sound VALUES (?)")) {
+                        insert.setString(1, fingerprint);
+                        return insert.executeUpdate();
+                    }
+                }));
     }
 
     /** Copies all of it, as it is now, to a file. */

@@ -1,0 +1,81 @@
+package nexa.imaging.source;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the application segments of a JPEG hold, in whatever order they come (ITU T.81, B.2.4.6): EXIF and XMP in APP1,
+ * the pieces of a profile in APP2 (ICC.1, B.4), IPTC among the image resources in APP13.
+ */
+final class JpegBlocks {
+    private static final int APP1 = 0xE1;
+    private static final int APP2 = 0xE2;
+    private static final int APP13 = 0xED;
+    private static final int START_OF_SCAN = 0xDA;
+    private static final String EXIF = "Exif\0\0";
+    private static final String XMP = "http://ns.adobe.com/xap/1.0/\0";
+    private static final String ICC = "ICC_PROFILE\0";
+
+    private final Map<Integer, byte[]> profile = new TreeMap<>();
+    private int pieces;
+    private byte @Nullable [] exif;
+    private byte @Nullable [] xmp;
+    private byte @Nullable [] iptc;
+
+    private JpegBlocks() {}
+
+    static SourceMetadata of(byte[] jpeg) {
+        JpegBlocks blocks = new JpegBlocks();
+        int at = 2;
+        while (at + 4 <= jpeg.length && (jpeg[at] & 0xFF) == 0xFF) {
+            int marker = jpeg[at + 1] & 0xFF;
+            if (marker == 0xFF) { // fill byte
+                at++;
+                continue;
+            }
+            int length = (jpeg[at + 2] & 0xFF) << 8 | jpeg[at + 3] & 0xFF;
+            int end = Math.min(jpeg.length, at + 2 + Math.max(2, length));
+            if (marker == START_OF_SCAN) {
+                break;
+            }
+            blocks.take(marker, Arrays.copyOfRange(jpeg, at + 4, end));
+            at = end;
+        }
+        return new SourceMetadata(blocks.exif, blocks.icc(), blocks.xmp, blocks.iptc);
+    }
+
+    /** Of several of a kind the first counts, as with other readers. */
+    private void take(int marker, byte[] payload) {
+        if (marker == APP1 && exif == null && begins(payload, EXIF)) {
+            exif = Arrays.copyOfRange(payload, EXIF.length(), payload.length);
+        } else if (marker == APP1 && xmp == null && begins(payload, XMP)) {
+            xmp = Arrays.copyOfRange(payload, XMP.length(), payload.length);
+        } else if (marker == APP2 && begins(payload, ICC) && payload.length > ICC.length() + 2) {
+            pieces = payload[ICC.length() + 1] & 0xFF;
+            profile.putIfAbsent(
+                    payload[ICC.length()] & 0xFF, Arrays.copyOfRange(payload, ICC.length() + 2, payload.length));
+        } else if (marker == APP13 && iptc == null) {
+            iptc = ImageResources.iptc(payload);
+        }
+    }
+
+    /** Null also if a piece is missing. */
+    private byte @Nullable [] icc() {
+        if (profile.isEmpty() || profile.size() < pieces) {
+            return null;
+        }
+        ByteArrayOutputStream whole = new ByteArrayOutputStream();
+        profile.values().forEach(whole::writeBytes);
+        return whole.toByteArray();
+    }
+
+    private static boolean begins(byte[] payload, String name) {
+        byte[] beginning = name.getBytes(StandardCharsets.US_ASCII);
+        return payload.length >= beginning.length
+                && Arrays.equals(payload, 0, beginning.length, beginning, 0, beginning.length);
+    }
+}

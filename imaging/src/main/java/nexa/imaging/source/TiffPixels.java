@@ -1,0 +1,134 @@
+package nexa.imaging.source;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
+import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
+
+import java.awt.image.Raster;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import org.apache.commons.imaging.Imaging;
+import org.apache.commons.imaging.ImagingException;
+import org.apache.commons.imaging.formats.tiff.TiffField;
+import org.apache.commons.imaging.formats.tiff.TiffImageMetadata;
+import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
+import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
+import org.bytedeco.javacpp.indexer.UByteIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, and of ink values an
+ * alpha that is none (TIFF 6.0, tags PhotometricInterpretation and ExtraSamples).
+ */
+final class TiffPixels {
+    private static final Logger LOG = LoggerFactory.getLogger(TiffPixels.class);
+    private static final int SEPARATED = 5;
+    private static final int UNASSOCIATED_ALPHA = 2;
+    private static final int IPTC = 33723;
+    private static final int RESOURCES = 34377;
+
+    private TiffPixels() {}
+
+    /** Empty if they can't be read. */
+    static Optional<TiffImageMetadata> tags(Path file, byte[] bytes) {
+        try {
+            return Optional.ofNullable((TiffImageMetadata) Imaging.getMetadata(bytes));
+        } catch (IOException | RuntimeException damaged) {
+            LOG.info("The tags of {} are damaged", file, damaged);
+            return Optional.empty();
+        }
+    }
+
+    static byte @Nullable [] iptc(TiffImageMetadata tags) {
+        byte[] record = bytes(tags, IPTC);
+        byte[] resources = bytes(tags, RESOURCES);
+        return record != null || resources == null ? record : ImageResources.iptc(resources);
+    }
+
+    private static byte @Nullable [] bytes(TiffImageMetadata tags, int tag) {
+        for (TiffField field : tags.getAllFields()) {
+            if (field.getTag() == tag) {
+                return field.getByteArrayValue();
+            }
+        }
+        return null;
+    }
+
+    /** -1 if it is not said. */
+    private static int number(TiffImageMetadata tags, TagInfo tag) {
+        for (TiffField field : tags.getAllFields()) {
+            if (field.getTag() == tag.tag) {
+                try {
+                    return field.getIntArrayValue()[0];
+                } catch (ImagingException | RuntimeException damaged) {
+                    return -1;
+                }
+            }
+        }
+        return -1;
+    }
+
+    static Picture decode(Path file, byte[] bytes, Optional<TiffImageMetadata> tags) throws UnreadablePhotoException {
+        Picture picture = Decoder.decode(file, bytes, Reduction.NONE);
+        if (tags.isEmpty() || picture.channels() != 4 || picture.bits() != 8) {
+            return picture;
+        }
+        if (number(tags.get(), TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION) == SEPARATED) {
+            return withoutAlpha(picture);
+        }
+        if (number(tags.get(), TiffTagConstants.TIFF_TAG_EXTRA_SAMPLES) == UNASSOCIATED_ALPHA) {
+            return straight(file, bytes, picture);
+        }
+        return picture;
+    }
+
+    private static Picture withoutAlpha(Picture four) {
+        try (four) {
+            Mat three = new Mat();
+            cvtColor(four.mat(), three, COLOR_BGRA2BGR);
+            return new Picture(three);
+        }
+    }
+
+    /** Read again by a library that hands the samples out as they are. */
+    private static Picture straight(Path file, byte[] bytes, Picture mixed) throws UnreadablePhotoException {
+        ImageReader reader = ImageIO.getImageReadersByFormatName("tiff").next();
+        try (mixed;
+                ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            reader.setInput(in);
+            return new Picture(matrix(reader.read(0).getRaster()));
+        } catch (IOException | RuntimeException damaged) {
+            LOG.info("{} can't be read with its alpha", file, damaged);
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+        } finally {
+            reader.dispose();
+        }
+    }
+
+    private static Mat matrix(Raster raster) {
+        Mat matrix = new Mat(raster.getHeight(), raster.getWidth(), CV_8UC4);
+        int[] row = new int[4 * raster.getWidth()];
+        try (UByteIndexer pixels = matrix.createIndexer()) {
+            for (int y = 0; y < raster.getHeight(); y++) {
+                raster.getPixels(0, y, raster.getWidth(), 1, row);
+                for (int x = 0; x < raster.getWidth(); x++) {
+                    pixels.put(y, x, row[4 * x + 2], row[4 * x + 1], row[4 * x], row[4 * x + 3]);
+                }
+            }
+        }
+        return matrix;
+    }
+}

@@ -1,0 +1,88 @@
+package nexa.imaging.blocks;
+
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Random;
+import java.util.stream.Stream;
+import nexa.core.files.FileSettings;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.deliver.Encoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class ScanCheckTest {
+    private static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
+
+    private static byte[] jpeg(String settings) throws IOException {
+        try (Picture scene = TestPhotos.scene(317, 211);
+                Source source = new Source(scene, SourceMetadata.NONE)) {
+            return Encoder.encode(scene, source, FileSettings.parse(settings));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"jpeg 95; full chroma", "jpeg 80; quarter chroma", "jpeg 60; half chroma; progressive"})
+    void wholeFiles_areWhole(String settings) throws IOException {
+        assertFalse(ScanCheck.isDamaged(jpeg(settings)));
+    }
+
+    @Test
+    void demoPhotos_areWhole() throws IOException {
+        try (Stream<Path> photos = Files.list(DEMO)) {
+            for (Path photo : photos.toList()) {
+                assertFalse(ScanCheck.isDamaged(Files.readAllBytes(photo)), photo::toString);
+            }
+        }
+    }
+
+    @Test
+    void headerTallerThanTheData_isDamage() throws IOException {
+        byte[] file;
+        try (Picture scene = TestPhotos.scene(317, 211)) {
+            file = Encoder.plainJpeg(scene, 90);
+        }
+        for (int i = 2; i < file.length; i++) {
+            if (file[i] == (byte) 0xFF && file[i + 1] == (byte) 0xC0) {
+                file[i + 5] += 1; // 256 rows more
+                break;
+            }
+        }
+        assertTrue(ScanCheck.isDamaged(file));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"jpeg 95", "jpeg 80; progressive"})
+    void cutFiles_areDamaged_alsoWithAnEndPutBehind(String settings) throws IOException {
+        byte[] file = jpeg(settings);
+        byte[] cut = Arrays.copyOf(file, file.length * 2 / 3);
+        cut[cut.length - 2] = (byte) 0xFF;
+        cut[cut.length - 1] = (byte) 0xD9;
+        assertTrue(ScanCheck.isDamaged(cut));
+    }
+
+    /** Codes find their step again; where as many blocks come out as before, nothing tells, and no decoder could. */
+    @Test
+    void wrongBytes_areMostlyNoticed() throws IOException {
+        byte[] file = Files.readAllBytes(DEMO.resolve("kiln_0201.jpg"));
+        Random random = new Random(7);
+        int noticed = 0;
+        for (int i = 0; i < 40; i++) {
+            byte[] damaged = file.clone();
+            int at = file.length / 3 + random.nextInt(file.length / 2);
+            for (int k = 0; k < 20; k++) {
+                damaged[at + k] = (byte) random.nextInt(255);
+            }
+            noticed += ScanCheck.isDamaged(damaged) ? 1 : 0;
+        }
+        assertTrue(noticed >= 30, noticed + " of 40");
+    }
+}
