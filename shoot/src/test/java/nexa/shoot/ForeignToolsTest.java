@@ -280,4 +280,90 @@ class ForeignToolsTest {
             }
         }
     }
+
+    /** Every kind of source in every type: other programs find nothing to complain about in what is delivered. */
+    @ParameterizedTest
+    @EnumSource
+    void validators_findNothing(FileType type) throws IOException {
+        TestShoot odd = new TestShoot(Files.createTempDirectory(base, "odd"));
+        Path folder = odd.folder();
+        Files.copy(Path.of("..", "demo", "fennick-kiln", "kiln_0201.jpg"), folder.resolve("demo.jpg"));
+        for (String unit : List.of("65535", "4", "0")) {
+            Path file = TestPhotos.jpeg(folder.resolve("unit" + unit + ".jpg"), 300, 200, 1);
+            run(
+                    "exiftool",
+                    "-q",
+                    "-overwrite_original",
+                    "-n",
+                    "-ResolutionUnit=" + unit,
+                    "-XResolution=300",
+                    "-YResolution=300",
+                    file.toString());
+        }
+        Path words = TestPhotos.jpeg(folder.resolve("words.jpg"), 300, 200, 6);
+        run(
+                "exiftool",
+                "-q",
+                "-overwrite_original",
+                "-codedcharacterset=",
+                "-iptc:caption-abstract=Blue bowl",
+                "-iptc:city=Aldermoor",
+                "-iptc:sub-location=Kiln",
+                "-xmp:city=Aldermoor",
+                "-gpslatitude=51.5",
+                "-gpslatituderef=N",
+                words.toString());
+        Path bare = folder.resolve("bare.jpg");
+        try (Picture scene = TestPhotos.scene(300, 200)) {
+            Files.write(bare, Encoder.plainJpeg(scene, 90));
+        }
+        Path out = Files.createTempDirectory(base, "out");
+        try (Shoot shoot = odd.open()) {
+            Format format = TestShoot.addFormat(shoot, "Print", "4:5");
+            for (String settings : List.of("", "; no place", "; keep none", "; keep credit", "; untouched pixels")) {
+                Format filed = format.filed(FileSettings.parse(type.name() + settings));
+                HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(filed)));
+                for (Outcome outcome : new Handover(plan, told -> {}, new RunControl()).run(shoot)) {
+                    assertTrue(outcome instanceof Outcome.Written, outcome::toString);
+                    validate(outcome.delivery().output(), type);
+                    if (settings.contains("place")) {
+                        String all = prints(
+                                        "exiftool",
+                                        "-a",
+                                        "-G1",
+                                        outcome.delivery().output().toString())
+                                .orElseThrow();
+                        assertFalse(all.contains("Aldermoor\n") && all.contains("City"), all);
+                        assertFalse(all.contains("Kiln\n") && all.contains("Sub-location"), all);
+                        assertFalse(all.contains("GPS"), all);
+                    }
+                }
+            }
+        }
+    }
+
+    private static void run(String... command) {
+        prints(command).orElseThrow(() -> new IllegalStateException(String.join(" ", command)));
+    }
+
+    private static void validate(Path file, FileType type) throws IOException {
+        String said = prints("exiftool", "-validate", "-warning", "-a", file.toString())
+                .orElseThrow();
+        List<String> complaints = said.lines()
+                .filter(line -> line.startsWith("Warning") || line.startsWith("Error"))
+                .filter(line -> !line.contains("[minor]"))
+                // which satellites were asked: EXIF asks it of nobody
+                .filter(line -> !line.contains("GPSProcessingMethod"))
+                // a technical note's, and what is asked for; EXIF's table of compressions ends before it
+                .filter(line -> !(type == FileType.TIFF && line.contains("tag 0x0103 Compression")))
+                .toList();
+        assertEquals(List.of(), complaints, file + " " + said);
+        if (type == FileType.TIFF && prints("tiffinfo", "-v").isPresent()) {
+            Process process = new ProcessBuilder("tiffinfo", file.toString())
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            String warnings = new String(process.getErrorStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertEquals("", warnings, file::toString);
+        }
+    }
 }

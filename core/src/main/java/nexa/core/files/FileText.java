@@ -18,9 +18,6 @@ final class FileText {
     /** What an earlier version wrote: a profile's path to the end, with whatever characters. */
     private static final Pattern BARE_PROFILE = Pattern.compile("\\w+(?: \\d+)? profile (?!\").*");
 
-    /** Text up to the next semicolon outside quotes. */
-    private static final Pattern CLAUSE = Pattern.compile("(?:[^;\"]|\"[^\"]*\")+");
-
     private static final Pattern AT_MOST = Pattern.compile("at most (\\d{1,9}) kb");
     private static final Pattern PPI = Pattern.compile("(\\d{1,9}) ppi");
     private static final Pattern ENLARGED = Pattern.compile("enlarged up to (\\d{1,9}) ?%");
@@ -30,7 +27,7 @@ final class FileText {
     private static final Pattern COMPRESSION = Pattern.compile("(lzw|no) compression");
     private static final Pattern KEEP = Pattern.compile("keep (all|credit|none)");
     private static final Pattern WORDS =
-            Pattern.compile("(creator|copyright|caption) \"((?:[^\"]|\"\")*)\"", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("(creator|copyright|caption) \"(.*)\"", Pattern.CASE_INSENSITIVE);
 
     private FileText() {}
 
@@ -102,21 +99,54 @@ final class FileText {
     static FileSettings parse(String text) {
         String stripped = text.strip();
         if (BARE_PROFILE.matcher(stripped).matches()) {
-            return first(stripped);
+            return bareProfile(stripped);
         }
         if (stripped.chars().filter(c -> c == '"').count() % 2 != 0) {
             throw new IllegalArgumentException("A quote in “" + stripped + "” does not end");
         }
-        List<String> clauses = CLAUSE.matcher(stripped)
-                .results()
-                .map(found -> found.group().strip())
-                .filter(clause -> !clause.isEmpty())
-                .toList();
-        FileSettings files = first(clauses.isEmpty() ? stripped : clauses.getFirst());
+        List<String> clauses = clauses(stripped);
+        return with(first(clauses.isEmpty() ? stripped : clauses.getFirst()), clauses);
+    }
+
+    /** What follows the path is clauses if it reads as such; else an earlier version wrote a path with semicolons. */
+    private static FileSettings bareProfile(String text) {
+        int end = text.indexOf(';');
+        if (end < 0) {
+            return first(text);
+        }
+        try {
+            return with(first(text.substring(0, end).strip()), clauses(text));
+        } catch (IllegalArgumentException allIsPath) {
+            return first(text);
+        }
+    }
+
+    private static FileSettings with(FileSettings first, List<String> clauses) {
+        FileSettings files = first;
         for (String clause : clauses.subList(Math.min(1, clauses.size()), clauses.size())) {
             files = with(files, clause);
         }
         return files;
+    }
+
+    /** Cut at the semicolons outside quotes. */
+    private static List<String> clauses(String text) {
+        List<String> clauses = new ArrayList<>();
+        boolean quoted = false;
+        int from = 0;
+        for (int i = 0; i <= text.length(); i++) {
+            boolean end = i == text.length();
+            if (end || text.charAt(i) == ';' && !quoted) {
+                String clause = text.substring(from, i).strip();
+                if (!clause.isEmpty()) {
+                    clauses.add(clause);
+                }
+                from = i + 1;
+            } else if (text.charAt(i) == '"') {
+                quoted = !quoted;
+            }
+        }
+        return clauses;
     }
 
     private static FileSettings first(String clause) {
@@ -209,6 +239,9 @@ final class FileText {
     }
 
     private static Description said(Description said, Matcher clause) {
+        if (clause.group(2).replace("\"\"", "").contains("\"")) {
+            throw new IllegalArgumentException("Write a quote inside of “" + clause.group() + "” twice");
+        }
         String text = unquoted(clause.group(2));
         return switch (clause.group(1).toLowerCase(Locale.ROOT)) {
             case "creator" -> said.saying(text, said.copyright(), said.caption());

@@ -128,4 +128,23 @@ class FileSettingsTest {
     void parse_anythingElse_isRefusedWithWords(String text) {
         assertThrows(IllegalArgumentException.class, () -> FileSettings.parse(text));
     }
+
+    @Test
+    void clausesBehindABareProfile_areClauses() {
+        FileSettings files = FileSettings.parse("jpeg 92 profile /x.icc; no place; at most 300 kB");
+        assertEquals("/x.icc", files.colour().file());
+        assertEquals(true, files.description().dropsPlace());
+        assertEquals(300, files.packing().mostKilobytes());
+        assertEquals(
+                "/a; b/x.icc",
+                FileSettings.parse("jpeg 92 profile /a; b/x.icc").colour().file());
+    }
+
+    @Test
+    void longCaptions_areReadBack() {
+        for (String text : new String[] {"x".repeat(2000), "\"".repeat(1990) + "; x", "a\"; ".repeat(400)}) {
+            FileSettings files = FileSettings.DEFAULT.described(Description.DEFAULT.saying("", "", text));
+            assertEquals(files, FileSettings.parse(files.text()));
+        }
+    }
 }

@@ -1,6 +1,7 @@
 package nexa.imaging.deliver;
 
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_EXIF;
+import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_GPS;
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_ROOT;
 
 import java.nio.ByteBuffer;
@@ -23,6 +24,7 @@ final class ExifRequired {
     private static final int USUAL_PPI = 72;
     private static final Set<Integer> UNITS = Set.of(2, 3);
     private static final TagInfo COLOUR_SPACE = new TagInfo("ColorSpace", 0xA001, AbstractFieldType.SHORT);
+    private static final TagInfo GPS_VERSION = new TagInfo("GPSVersionID", 0, AbstractFieldType.BYTE);
     private static final short CENTRED = 1;
     private static final short SRGB = 1;
     private static final short UNCALIBRATED = (short) 0xFFFF;
@@ -46,8 +48,17 @@ final class ExifRequired {
         if (type != FileType.TIFF) { // it is for compressed data
             addMissing(exif, ExifTagConstants.EXIF_TAG_COMPONENTS_CONFIGURATION, "\1\2\3\0");
         }
+        gps(set);
         if (type == FileType.JPEG && root.findField(TiffTagConstants.TIFF_TAG_YCBCR_POSITIONING) == null) {
             root.add(TiffTagConstants.TIFF_TAG_YCBCR_POSITIONING, CENTRED);
+        }
+    }
+
+    /** Table 15: a place says by which version of the standard. */
+    private static void gps(TiffOutputSet set) {
+        TiffOutputDirectory gps = set.findDirectory(DIRECTORY_TYPE_GPS);
+        if (gps != null && !gps.getFields().isEmpty() && gps.findField(GPS_VERSION) == null) {
+            gps.add(new TiffOutputField(GPS_VERSION, AbstractFieldType.BYTE, 4, new byte[] {2, 3, 0, 0}));
         }
     }
 

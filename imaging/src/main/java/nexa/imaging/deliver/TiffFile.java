@@ -30,7 +30,7 @@ final class TiffFile {
     private static final int MIN_IS_BLACK = 1;
     private static final int RGB = 2;
     private static final int UNASSOCIATED_ALPHA = 2;
-    private static final TagInfo IPTC = new TagInfo("IPTC-NAA", ExifTags.IPTC, AbstractFieldType.UNDEFINED);
+    private static final TagInfo IPTC = new TagInfo("IPTC-NAA", ExifTags.IPTC, AbstractFieldType.LONG);
     private static final int STRIP_BYTES = 1 << 18;
 
     private TiffFile() {}
@@ -44,7 +44,7 @@ final class TiffFile {
         describe(root, picture, rowsPerStrip);
         root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, code(packing.compression()));
         attach(root, TiffEpTagConstants.EXIF_TAG_INTER_COLOR_PROFILE, AbstractFieldType.UNDEFINED, metadata.icc());
-        attach(root, IPTC, AbstractFieldType.UNDEFINED, metadata.iptc());
+        attachIptc(root, metadata.iptc());
         attach(root, TiffTagConstants.TIFF_TAG_XMP, AbstractFieldType.BYTE, metadata.xmp());
         root.setTiffImageData(new AbstractTiffImageData.Strips(
                 strips(picture, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));
@@ -69,6 +69,15 @@ final class TiffFile {
     private static void attach(TiffOutputDirectory root, TagInfo tag, AbstractFieldType type, byte @Nullable [] bytes) {
         if (bytes != null) {
             root.add(new TiffOutputField(tag, type, bytes.length, bytes));
+        }
+    }
+
+    /** As numbers of four bytes, which is what readers expect; the bytes are in their own order. */
+    private static void attachIptc(TiffOutputDirectory root, byte @Nullable [] iptc) {
+        if (iptc != null) {
+            int count = Math.ceilDiv(iptc.length, Integer.BYTES);
+            root.add(new TiffOutputField(
+                    IPTC, AbstractFieldType.LONG, count, Arrays.copyOf(iptc, count * Integer.BYTES)));
         }
     }
 

@@ -125,7 +125,7 @@ final class TiffPixels {
             for (int y = 0; y < raster.getHeight(); y++) {
                 raster.getPixels(0, y, raster.getWidth(), 1, row);
                 for (int x = 0; x < raster.getWidth(); x++) {
-                    pixels.put(y, x, row[4 * x + 2], row[4 * x + 1], row[4 * x], row[4 * x + 3]);
+                    pixels.put((long) y, (long) x, row[4 * x + 2], row[4 * x + 1], row[4 * x], row[4 * x + 3]);
                 }
             }
         }
