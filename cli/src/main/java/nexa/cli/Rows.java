@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import nexa.core.geometry.Point;
+import nexa.core.naming.ShownName;
 import org.jspecify.annotations.Nullable;
 
 /** What a command prints: objects with the same fields in the same order. */
@@ -86,7 +87,7 @@ final class Rows {
             case null -> "";
             case Double d -> "%.4g".formatted(d);
             case List<?> list -> Integer.toString(list.size());
-            default -> value.toString();
+            default -> ShownName.of(value.toString());
         };
     }
 }

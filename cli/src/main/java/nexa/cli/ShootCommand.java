@@ -13,6 +13,7 @@ import java.util.concurrent.Callable;
 import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
 import nexa.core.brief.Format;
+import nexa.core.naming.ShownName;
 import nexa.shoot.Locations;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
@@ -106,7 +107,7 @@ abstract class ShootCommand implements Callable<Integer> {
     }
 
     final void say(String message) {
-        spec.commandLine().getErr().println(message);
+        spec.commandLine().getErr().println(ShownName.of(message));
     }
 
     final Format format(Shoot shoot, String name) {

@@ -32,13 +32,16 @@ import nexa.desktop.session.PictureSettings;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
 import nexa.desktop.session.ShootModels;
+import nexa.desktop.session.Unsaved;
 import nexa.desktop.view.FirstStartView;
 import nexa.desktop.view.HeaderView;
+import nexa.desktop.view.UnsavedView;
 import nexa.desktop.words.Words;
 import nexa.imaging.colour.Profile;
 import nexa.shoot.Arrivals;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
+import nexa.shoot.Photo;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
@@ -55,6 +58,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private static final String SURROUND = "surround";
     private static final Duration FIRST_SCREEN_ASKED = Duration.millis(250);
     private static final int FIRST_SCREEN_ASKS = 40;
+
+    /** Between two looks whether photos are still loaded, in milliseconds. */
+    private static final long LOOK_AGAIN = 200;
 
     /** So many of a new folder are read before the window shows it: more than a screen of them. */
     private static final int FIRST_PHOTOS = 40;
@@ -73,8 +79,11 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private Surround surround;
     private boolean used;
     private Optional<ShootScreen> screen = Optional.empty();
-    private Optional<Session> session = Optional.empty();
+    private volatile Optional<Session> session = Optional.empty();
     private Optional<FolderWatch> watch = Optional.empty();
+    private Optional<UnsavedView> unsaved = Optional.empty();
+    private boolean givenUp;
+    private long openings;
 
     /** To be made on the interface's thread. */
     public MainWindow(Stage stage, Locations locations, double width, double height) {
@@ -108,6 +117,11 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setScene(scene);
         stage.setMinWidth(1040);
         stage.setMinHeight(600);
+        stage.setOnCloseRequest(event -> {
+            if (asksFirst(stage::hide)) {
+                event.consume();
+            }
+        });
         stage.setOnHidden(event -> close());
     }
 
@@ -134,16 +148,54 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         return loader.isIdle() && work.getActiveCount() == 0;
     }
 
+    /**
+     * Asks what is to become of changes that are not stored; false if there are none.
+     *
+     * @param leave what was to be done; done when the changes are stored, or given up
+     */
+    private boolean asksFirst(Runnable leave) {
+        if (unsaved.isPresent()) {
+            return true;
+        }
+        Optional<Shoot> shoot = session.map(Session::shoot)
+                .filter(open -> !givenUp && open.savingTrouble().isPresent());
+        shoot.ifPresent(open -> {
+            UnsavedView asking = new UnsavedView(
+                    new Unsaved(open, work, fx),
+                    () -> {
+                        givenUp = true;
+                        stopAsking();
+                        leave.run();
+                    },
+                    this::stopAsking);
+            unsaved = Optional.of(asking);
+            root.getChildren().add(asking);
+        });
+        return shoot.isPresent();
+    }
+
+    private void stopAsking() {
+        unsaved.ifPresent(asking -> {
+            asking.dispose();
+            root.getChildren().remove(asking);
+        });
+        unsaved = Optional.empty();
+    }
+
     /** Opens a shoot in place of what is shown; completes on the interface's thread, also when it failed. */
     public CompletableFuture<Void> open(Path folder) {
+        if (asksFirst(() -> open(folder))) {
+            return CompletableFuture.completedFuture(null);
+        }
+        long mine = ++openings;
         showFirstStart();
         firstStart.showOpening(
                 folder.getFileName() == null
                         ? folder.toString()
                         : folder.getFileName().toString());
         return CompletableFuture.supplyAsync(() -> opened(folder), work)
-                .thenAcceptAsync(this::showShoot, fx)
-                .exceptionallyAsync(failed -> showFailure(folder, failed), fx);
+                .thenAcceptAsync(shoot -> showShoot(mine, shoot), fx)
+                .exceptionallyAsync(failed -> mine == openings ? showFailure(folder, failed) : null, fx);
     }
 
     /** Puts a brief's formats on the shelf, from where any shoot can have them. */
@@ -186,13 +238,19 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         return null;
     }
 
-    private void showShoot(Shoot shoot) {
+    /** One that was asked for before another one is closed again. */
+    private void showShoot(long opening, Shoot shoot) {
+        if (opening != openings) {
+            work.execute(() -> close(shoot));
+            return;
+        }
+        givenUp = false;
         Session opened = new Session(shoot, settings);
         ShootModels models = ShootModels.of(opened, new Shelf(preferences), work, fx);
         session = Optional.of(opened);
         show(models);
         afterFirstScreen(shoot);
-        stage.setTitle(shoot.name() + " – " + Words.of("app.name"));
+        stage.setTitle(Words.name(shoot.name()) + " – " + Words.of("app.name"));
     }
 
     /** What is not in sight waits until what is shows: reading and decoding take all cores. */
@@ -208,9 +266,37 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
             if (now == Animation.Status.STOPPED && isOpen(shoot)) {
                 loader.prepare(shoot);
                 watch = Optional.of(FolderWatch.of(shoot, arrivals -> fx.execute(() -> take(shoot, arrivals))));
+                work.execute(() -> lookThrough(shoot));
             }
         });
         waiting.play();
+    }
+
+    /** Damage shows once there is time to look for it; while photos are loaded there is none. */
+    private void lookThrough(Shoot shoot) {
+        Thread.currentThread().setPriority(Thread.MIN_PRIORITY);
+        try {
+            for (Photo photo : shoot.photos()) {
+                while (isOpen(shoot) && !isLoaderIdle()) {
+                    Thread.sleep(LOOK_AGAIN);
+                }
+                Arrivals damaged = shoot.lookThrough(List.of(photo), () -> isOpen(shoot));
+                if (!damaged.photos().isEmpty()) {
+                    fx.execute(() -> take(shoot, damaged));
+                }
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        } catch (IOException unstored) {
+            LOG.warn("Damage in photos of {} is not kept", shoot.folder(), unstored);
+        } finally {
+            Thread.currentThread().setPriority(Thread.NORM_PRIORITY);
+        }
+    }
+
+    /** Asked on the interface's thread, whose the loader is. */
+    private boolean isLoaderIdle() {
+        return CompletableFuture.supplyAsync(loader::isIdle, fx).join();
     }
 
     private boolean isOpen(Shoot shoot) {
@@ -252,15 +338,18 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         watch.ifPresent(FolderWatch::close);
         watch = Optional.empty();
         screen.ifPresent(ShootScreen::dispose);
-        session.ifPresent(open -> {
-            try {
-                open.shoot().close();
-            } catch (IOException unsaved) {
-                LOG.error("{} was not stored wholly", open.shoot().folder(), unsaved);
-            }
-        });
+        screen.map(ShootScreen::models).ifPresent(ShootModels::dispose);
+        session.map(Session::shoot).ifPresent(MainWindow::close);
         screen = Optional.empty();
         session = Optional.empty();
+    }
+
+    private static void close(Shoot shoot) {
+        try {
+            shoot.close();
+        } catch (IOException unsaved) {
+            LOG.error("{} was not stored wholly", shoot.folder(), unsaved);
+        }
     }
 
     @Override

@@ -80,7 +80,7 @@ final class ShootKeys {
         everywhere.put(Command.SEARCH, screen::search);
         framing.put(Command.NEXT_UNCHECKED, session::nextUnchecked);
         framing.put(Command.CHECK_ALL, session::checkAll);
-        framing.put(Command.SELECT_ALL, () -> session.selectionProperty().set(Set.copyOf(session.listed())));
+        framing.put(Command.SELECT_ALL, session::selectAll);
         framing.put(Command.SELECT_ALIKE, screen::selectAlike);
         framing.put(Command.CARRY, () -> screen.open(DeskPane.CARRY));
         framing.put(Command.CARRY_AGAIN, session.carry()::apply);
@@ -200,12 +200,18 @@ final class ShootKeys {
         }
         Optional<KeyPress> press = KeyPress.of(event);
         if (press.filter(KeyMap::choosesFormat).isPresent()) {
-            session.chooseFormat(event.getCode().ordinal() - KeyCode.DIGIT0.ordinal());
+            session.chooseFormat(digit(event.getCode()));
             return true;
         }
         Optional<Command> command = keys.command(event);
         command.filter(Command::isHeld).ifPresent(keys::hold);
         return command.isPresent() && (command.get().isHeld() || done(command.get()));
+    }
+
+    /** Also on the keys' number block. */
+    private static int digit(KeyCode code) {
+        KeyCode zero = code.isKeypadKey() ? KeyCode.NUMPAD0 : KeyCode.DIGIT0;
+        return code.ordinal() - zero.ordinal();
     }
 
     private boolean done(Command command) {

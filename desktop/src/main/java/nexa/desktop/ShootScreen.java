@@ -7,7 +7,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
@@ -32,11 +31,11 @@ import nexa.desktop.view.HeaderView;
 import nexa.desktop.view.KeySheet;
 import nexa.desktop.view.LevelReviewView;
 import nexa.desktop.view.LineupView;
+import nexa.desktop.view.NoticeBar;
 import nexa.desktop.view.PaneLayer;
 import nexa.desktop.view.Panes;
 import nexa.desktop.view.RailView;
 import nexa.desktop.view.WallView;
-import nexa.desktop.words.Words;
 
 /** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */
 final class ShootScreen extends StackPane implements HeaderView.ShootActions {
@@ -58,7 +57,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final HandoverView handover;
     private final BorderPane layout = new BorderPane();
     private final PaneLayer layer = new PaneLayer();
-    private final Label notice = new Label();
+    private final NoticeBar notices;
     private final VBox top;
     private final ShootKeys shootKeys;
     private final Subscription subscriptions;
@@ -81,18 +80,17 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
         lineup = new LineupView(session, keys, loader, fx);
         desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
-        handover = new HandoverView(session, new HandoverModel(session.shoot(), work, fx), new FromHandover());
+        handover = new HandoverView(session, models.handover(), new FromHandover());
         shootKeys = new ShootKeys(session, keys, this);
-        notice.getStyleClass().add("notice");
-        notice.setMaxWidth(Double.MAX_VALUE);
-        top = new VBox(header, notice);
+        notices = new NoticeBar(session.shoot());
+        top = new VBox(header, notices);
         layout.setTop(top);
         layout.setLeft(rail);
         layout.setBottom(desk);
         getChildren().addAll(layout, layer);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::show),
-                session.editsProperty().subscribe(count -> showNotice()),
+                session.editsProperty().subscribe(count -> notices.refresh()),
                 bench.modeProperty().subscribe(this::showBenchFor),
                 bench.bareProperty().subscribe(this::showFurniture));
     }
@@ -154,7 +152,6 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         bench.dispose();
         lineup.dispose();
         desk.dispose();
-        models.dispose();
         handover.dispose();
     }
 
@@ -202,18 +199,6 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         if (mode != BenchMode.FRAMING) {
             session.viewProperty().set(MainView.BENCH);
         }
-    }
-
-    private void showNotice() {
-        String words = session.shoot().mayEdit()
-                ? session.shoot()
-                        .savingTrouble()
-                        .map(t -> Words.of("notice.saving", t))
-                        .orElse("")
-                : Words.of("notice.readonly");
-        notice.setText(words);
-        notice.setVisible(!words.isEmpty());
-        notice.setManaged(!words.isEmpty());
     }
 
     // ---- what keys and buttons do ----

@@ -54,11 +54,20 @@ final class Saver implements AutoCloseable {
     }
 
     void saveSound(String fingerprint) {
-        submit(() -> store.saveSound(fingerprint));
+        submitIfOpen(() -> store.saveSound(fingerprint));
     }
 
     void saveDeliveries(Collection<Delivered> delivered) {
-        submit(() -> store.saveDeliveries(delivered));
+        submitIfOpen(() -> store.saveDeliveries(delivered));
+    }
+
+    /** What comes from work in the background may come after the end, and is found out anew another time. */
+    private void submitIfOpen(Write write) {
+        try {
+            submit(write);
+        } catch (RejectedExecutionException closed) {
+            LOG.debug("The shoot was closed meanwhile");
+        }
     }
 
     /**

@@ -13,6 +13,8 @@ import java.security.MessageDigest;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
@@ -149,6 +151,42 @@ class HandoverRunTest {
         Map<String, String> after = TestShoot.hashes(test.folder());
         before.forEach((file, hash) -> assertEquals(hash, after.get(file), file));
         assertTrue(after.containsKey("k1-2.jpg"));
+    }
+
+    @Test
+    void pausedRun_writesNothingUntilItGoesOn() throws Exception {
+        try (Shoot shoot = test.open()) {
+            RunControl control = new RunControl();
+            control.pause(true);
+            HandoverPlan plan = HandoverPlan.of(shoot, request(shoot));
+            CompletableFuture<List<Outcome>> run = new CompletableFuture<>();
+            Set<Thread> before = Thread.getAllStackTraces().keySet();
+            Thread running = Thread.ofPlatform().start(() -> {
+                try {
+                    run.complete(new Handover(plan, told -> {}, control).run(shoot));
+                } catch (IOException failed) {
+                    run.completeExceptionally(failed);
+                }
+            });
+            while (waiting(before, running) == 0) { // the workers have begun and stand still
+                Thread.onSpinWait();
+            }
+            assertEquals(
+                    List.of(),
+                    files().stream().filter(file -> file.endsWith(".jpg")).toList());
+            assertFalse(run.isDone());
+            control.pause(false);
+            assertEquals(PHOTOS, run.get().size());
+            assertEquals(PHOTOS, files().size());
+        }
+    }
+
+    private static long waiting(Set<Thread> before, Thread but) {
+        return Thread.getAllStackTraces().entrySet().stream()
+                .filter(thread -> !before.contains(thread.getKey()) && thread.getKey() != but)
+                .filter(thread -> Stream.of(thread.getValue())
+                        .anyMatch(at -> at.getMethodName().equals("mayGoOn")))
+                .count();
     }
 
     @Test

@@ -128,7 +128,7 @@ class ShootTest {
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
-            for (String table : List.of("alternate", "delivery", "step")) {
+            for (String table : List.of("alternate", "delivery", "step", "sound")) {
                 statement.executeUpdate("DROP TABLE " + table);
             }
             for (String column : List.of("marks", "rule", "level", "overlay", "profile", "remarks")) {
@@ -183,6 +183,25 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             shoot.apply(Edit.framing("edit.tilt", a.id(), shoot.framing(a), shoot.framing(a)));
             assertTrue(shoot.history().nextUndo().isEmpty());
+        }
+    }
+
+    @Test
+    void smallSteps_ofTwoFormats_areTwoStepsBack() throws IOException {
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Format square = TestShoot.addFormat(shoot, "Square", "1:1");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            for (Format format : List.of(print, print, square, square)) {
+                Framing before = shoot.framing(a);
+                double size =
+                        before.crop(format).map(crop -> crop.wish().width()).orElse(0.2) + 0.1;
+                Crop crop = new Crop(new nexa.core.geometry.Frame(0, 0, size, size));
+                shoot.apply(Edit.framing("edit.nudge", a.id(), before, before.with(format, crop)));
+            }
+            shoot.undo();
+            assertTrue(shoot.framing(a).crop(square).isEmpty());
+            assertTrue(shoot.framing(a).crop(print).isPresent());
         }
     }
 

@@ -49,7 +49,11 @@ public record KeyMap(Map<Command, KeyPress> changed) {
 
     /** Whether the key is one of those that choose a format, which stay. */
     public static boolean choosesFormat(KeyPress press) {
-        return press.code().isDigitKey() && press.code() != KeyCode.DIGIT0 && !press.shift() && !press.shortcut();
+        return press.code().isDigitKey()
+                && press.code() != KeyCode.DIGIT0
+                && press.code() != KeyCode.NUMPAD0
+                && !press.shift()
+                && !press.shortcut();
     }
 
     public KeyMap with(Command command, KeyPress press) {

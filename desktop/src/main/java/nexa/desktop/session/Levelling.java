@@ -17,6 +17,8 @@ import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Photo;
 import nexa.shoot.level.AutoLeveller;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Levelling the current photo: by lines somebody drew, averaged, or by those found in the photo. What it rests on stays
@@ -31,6 +33,8 @@ public final class Levelling {
 
         record Unreadable() implements Verdict {}
     }
+
+    private static final Logger LOG = LoggerFactory.getLogger(Levelling.class);
 
     private final Session session;
     private final Executor work;
@@ -95,8 +99,9 @@ public final class Levelling {
             forget();
             verdict.set(Optional.of(new Verdict.Searching()));
             long mine = latest;
-            CompletableFuture.supplyAsync(() -> find(photo, session.shoot().framing(photo)), work)
-                    .whenCompleteAsync((found, failure) -> show(mine, found, failure), fx);
+            Framing asked = session.shoot().framing(photo);
+            CompletableFuture.supplyAsync(() -> find(photo, asked), work)
+                    .whenCompleteAsync((found, failure) -> show(mine, asked, found, failure), fx);
         });
     }
 
@@ -108,11 +113,16 @@ public final class Levelling {
         }
     }
 
-    private void show(long request, @Nullable Finding found, @Nullable Throwable failure) {
+    private void show(long request, Framing asked, @Nullable Finding found, @Nullable Throwable failure) {
         if (request != latest) {
             return;
         }
+        if (!asked.pose().turn().equals(session.framing().pose().turn())) { // turned or mirrored meanwhile
+            automatic();
+            return;
+        }
         if (found == null) {
+            LOG.warn("No lines were looked for", failure);
             verdict.set(Optional.of(new Verdict.Unreadable()));
             return;
         }

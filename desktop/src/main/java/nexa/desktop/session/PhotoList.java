@@ -24,6 +24,7 @@ public final class PhotoList {
     private final ObjectProperty<PhotoOrder> order = new SimpleObjectProperty<>(PhotoOrder.NAME);
     private final ReadOnlyObjectWrapper<List<Photo>> photos;
     private Map<Photo, Integer> places;
+    private Optional<Photo> kept = Optional.empty();
 
     PhotoList(Session session) {
         this.session = session;
@@ -33,7 +34,7 @@ public final class PhotoList {
 
     /** Called once the session stands. */
     void follow() {
-        filter.subscribe(now -> refresh());
+        filter.subscribe((before, now) -> filtered());
         order.subscribe(now -> refresh());
         session.formatProperty().subscribe(format -> refresh());
         session.photoProperty().subscribe(photo -> refresh()); // one that stayed only as the current one may go now
@@ -60,7 +61,39 @@ public final class PhotoList {
         return !filter.get().equals(PhotoFilter.ALL);
     }
 
-    /** The current photo stays until another is chosen, so that nothing is pulled away under one's hands. */
+    /** Another filter shows only what it says: where the current photo is not among it, the next one that is takes its place. */
+    private void filtered() {
+        Shoot shoot = session.shoot();
+        Optional<Photo> current = session.photo();
+        kept = Optional.empty();
+        refresh();
+        if (current.isPresent() && !photos.get().isEmpty() && !photos.get().contains(current.get())) {
+            List<Photo> all = order.get().sort(shoot, shoot.photos(), session.format());
+            session.choose(nextOf(all, all.indexOf(current.get())));
+        }
+    }
+
+    private Photo nextOf(List<Photo> all, int place) {
+        return all.stream()
+                .skip(place + 1L)
+                .filter(places::containsKey)
+                .findFirst()
+                .orElse(photos.get().getFirst());
+    }
+
+    /** The photos that the filter lets through now, without one that stays only as the current one. */
+    List<Photo> matching() {
+        return isFiltered()
+                ? photos.get().stream()
+                        .filter(photo -> filter.get().lets(session.shoot(), photo, session.format()))
+                        .toList()
+                : photos.get();
+    }
+
+    /**
+     * A photo that the filter let through and that an edit takes out of it stays until another is chosen, so that nothing
+     * is pulled away under one's hands.
+     */
     void refresh() {
         Shoot shoot = session.shoot();
         Optional<Format> format = session.format();
@@ -68,9 +101,11 @@ public final class PhotoList {
         List<Photo> all = shoot.photos();
         if (isFiltered()) {
             Optional<Photo> current = session.photo();
+            Optional<Photo> stays = kept.filter(photo -> current.equals(kept));
             all = all.stream()
-                    .filter(photo -> current.filter(photo::equals).isPresent() || now.lets(shoot, photo, format))
+                    .filter(photo -> stays.filter(photo::equals).isPresent() || now.lets(shoot, photo, format))
                     .toList();
+            kept = current.filter(all::contains);
         }
         List<Photo> sorted = order.get().sort(shoot, all, format);
         if (!sorted.equals(photos.get())) {

@@ -11,6 +11,8 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.shoot.Photo;
 import nexa.shoot.review.Repeats;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Which photos are nearly the same. Looked for once, when first asked for; until then there are none. */
 public final class RepeatsModel {
@@ -20,6 +22,8 @@ public final class RepeatsModel {
      * @param place from 1
      */
     public record Place(List<Photo> group, int place) {}
+
+    private static final Logger LOG = LoggerFactory.getLogger(RepeatsModel.class);
 
     private final Session session;
     private final Executor work;
@@ -64,6 +68,10 @@ public final class RepeatsModel {
             CompletableFuture.supplyAsync(() -> Repeats.find(session.shoot()), work)
                     .handleAsync(
                             (groups, failure) -> {
+                                if (failure != null) {
+                                    LOG.warn("Near-repeats were not looked for", failure);
+                                    asked = false; // another time they may be found
+                                }
                                 show(groups == null ? List.of() : groups);
                                 return groups;
                             },

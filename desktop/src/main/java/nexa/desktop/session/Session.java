@@ -11,6 +11,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.util.Subscription;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
@@ -58,6 +59,8 @@ public final class Session {
     private final ObjectProperty<Set<Photo>> selection = new SimpleObjectProperty<>(Set.of());
     private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
 
+    private final Subscription ofSettings;
+
     public Session(Shoot shoot, Settings settings) {
         this.shoot = shoot;
         this.settings = settings;
@@ -69,7 +72,13 @@ public final class Session {
         carry.follow();
         lineup.follow();
         arrivals.follow();
-        settings.overlayProperty().subscribe((before, now) -> overlayChosen(now));
+        ofSettings = settings.overlayProperty().subscribe((before, now) -> overlayChosen(now));
+    }
+
+    /** The settings outlive the shoot and must not hold on to it. */
+    void dispose() {
+        ofSettings.unsubscribe();
+        carry.stop();
     }
 
     /** What the shoot tells. */
@@ -310,6 +319,11 @@ public final class Session {
     /** The photos one is going through, in their order: in the Line-up its own, else those the filter lets through. */
     public List<Photo> listed() {
         return view.get() == MainView.LINEUP ? lineup.shownProperty().get().photos() : list.photos();
+    }
+
+    /** Selects all photos one is going through. */
+    public void selectAll() {
+        selection.set(Set.copyOf(view.get() == MainView.LINEUP ? listed() : list.matching()));
     }
 
     public void choose(Format chosen) {

@@ -11,6 +11,7 @@ public record ShootModels(
         Counts counts,
         RepeatsModel repeats,
         InStep inStep,
+        HandoverModel handover,
         Shelf shelf) {
 
     /**
@@ -25,6 +26,7 @@ public record ShootModels(
                 new Counts(session, work, fx),
                 new RepeatsModel(session, work, fx),
                 new InStep(session, work, fx),
+                new HandoverModel(session.shoot(), work, fx),
                 shelf);
     }
 
@@ -32,5 +34,6 @@ public record ShootModels(
         counts.dispose();
         inStep.dispose();
         marking.decline();
+        session.dispose();
     }
 }

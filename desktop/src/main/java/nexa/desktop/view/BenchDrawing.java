@@ -321,7 +321,7 @@ final class BenchDrawing {
         String closer =
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
         boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
-        String what = photo.name() + " · " + space.upright();
+        String what = Words.name(photo.name()) + " · " + space.upright();
         String right = right(mode);
         boolean room = BenchText.measured(what + colours(photo) + closer + right) + CAPTIONS_APART < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;

@@ -353,7 +353,14 @@ public final class DeskView extends HBox {
         List<Photo> photos = session.adjustedPhotos();
         pixels.setText(Words.of("desk.together", photos.size()));
         print.setText(Words.of(
-                "desk.together.lying", lying(photos, Orientation.HORIZONTAL), lying(photos, Orientation.VERTICAL)));
+                "desk.together.lying",
+                lying(photos, Orientation.HORIZONTAL),
+                lying(photos, Orientation.VERTICAL),
+                squareWords(lying(photos, Orientation.SQUARE))));
+    }
+
+    private static String squareWords(long squares) {
+        return squares == 0 ? "" : Words.of("desk.together.square", squares);
     }
 
     private long lying(List<Photo> photos, Orientation orientation) {
@@ -366,6 +373,9 @@ public final class DeskView extends HBox {
     /** The format, and the frame's own shape if it has one. */
     private String shapeWords(Format format) {
         Shape held = session.frameEdits().held().orElse(format).shape();
+        if (held.text().equals(format.name())) { // said once
+            return Words.of("desk.shape.alone", format.name());
+        }
         return held.equals(format.shape())
                 ? Words.of("desk.shape", format.name(), held.text())
                 : Words.of("desk.shape.own", format.name(), held.text());

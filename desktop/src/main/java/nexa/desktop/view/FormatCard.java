@@ -160,7 +160,7 @@ public final class FormatCard extends VBox {
     }
 
     private VBox caption(int digit) {
-        name.setText(format.name());
+        name.setText(Words.name(format.name()));
         name.getStyleClass().add("format-name");
         note.getStyleClass().add("format-note");
         Label key = new Label(Integer.toString(digit));

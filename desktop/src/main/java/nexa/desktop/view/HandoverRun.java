@@ -224,11 +224,12 @@ final class HandoverRun extends VBox {
         for (Outcome.Written each : done.written()) {
             results.getItems()
                     .add(Words.of(
-                            "handover.file.good",
+                            each.remarks().isEmpty() ? "handover.file.good" : "handover.file.damaged",
                             done.folder().relativize(each.delivery().output()),
                             each.delivery().size().width(),
                             each.delivery().size().height(),
-                            bytes(each.bytes())));
+                            bytes(each.bytes()),
+                            each.remarks()));
         }
     }
 }

@@ -114,7 +114,7 @@ final class HandoverTable extends GridPane {
     }
 
     private CheckBox choice(Format format) {
-        CheckBox box = new CheckBox(format.name());
+        CheckBox box = new CheckBox(Words.name(format.name()));
         box.setId("deliver-" + format.id());
         box.setSelected(!model.leftOut().contains(format.id()));
         box.setOnAction(event -> {

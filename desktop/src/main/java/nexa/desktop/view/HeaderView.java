@@ -66,6 +66,7 @@ public final class HeaderView extends HBox {
     private final Button settings;
     private final ToggleButton horizontal = chip("chip-horizontal", this::toggle, Orientation.HORIZONTAL);
     private final ToggleButton vertical = chip("chip-vertical", this::toggle, Orientation.VERTICAL);
+    private final ToggleButton square = chip("chip-square", this::toggle, Orientation.SQUARE);
     private final ToggleButton unchecked = new ToggleButton();
     private final ToggleButton warned = new ToggleButton();
     private final Map<MainView, Button> views = new EnumMap<>(MainView.class);
@@ -77,7 +78,7 @@ public final class HeaderView extends HBox {
         this.counting = models.counts();
         getStyleClass().add("header");
         setAlignment(Pos.CENTER_LEFT);
-        Label name = new Label(session.shoot().name());
+        Label name = new Label(Words.name(session.shoot().name()));
         name.getStyleClass().add("shoot-name");
         counts.getStyleClass().add("header-note");
         place.getStyleClass().add("header-note");
@@ -172,9 +173,9 @@ public final class HeaderView extends HBox {
         });
         warned.setId("chip-warned");
         warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
-        HBox chips = new HBox(6, horizontal, vertical, unchecked, warned);
+        HBox chips = new HBox(6, horizontal, vertical, square, unchecked, warned);
         chips.setAlignment(Pos.CENTER_LEFT);
-        for (ToggleButton chip : new ToggleButton[] {horizontal, vertical, unchecked, warned}) {
+        for (ToggleButton chip : new ToggleButton[] {horizontal, vertical, square, unchecked, warned}) {
             chip.getStyleClass().add("filter-chip");
             chip.setFocusTraversable(false);
             chip.setMinWidth(Region.USE_PREF_SIZE);
@@ -213,6 +214,7 @@ public final class HeaderView extends HBox {
     private void showFilter(PhotoFilter shown) {
         horizontal.setSelected(shown.orientations().contains(Orientation.HORIZONTAL));
         vertical.setSelected(shown.orientations().contains(Orientation.VERTICAL));
+        square.setSelected(shown.orientations().contains(Orientation.SQUARE));
         unchecked.setSelected(!shown.states().isEmpty() && !shown.states().contains(FrameState.CHECKED));
         warned.setSelected(shown.warned());
         filter.pseudoClassStateChanged(ACTIVE, session.list().isFiltered());
@@ -226,6 +228,10 @@ public final class HeaderView extends HBox {
                         + (session.shoot().isWhole() ? "" : Words.of("header.more"))));
         horizontal.setText(Words.of("header.horizontal", counted.lying(Orientation.HORIZONTAL)));
         vertical.setText(Words.of("header.vertical", counted.lying(Orientation.VERTICAL)));
+        int squares = counted.lying(Orientation.SQUARE);
+        square.setText(Words.of("header.square", squares));
+        square.setVisible(squares > 0 || square.isSelected());
+        square.setManaged(square.isVisible());
         session.format().ifPresent(format -> {
             unchecked.setText(Words.of("header.unchecked", counted.working() - counted.in(FrameState.CHECKED, format)));
             warned.setText(Words.of("header.warned", counted.warned(format)));

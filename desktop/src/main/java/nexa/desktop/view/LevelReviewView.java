@@ -104,7 +104,7 @@ public final class LevelReviewView extends BorderPane {
     }
 
     private HBox row(Item item) {
-        Label name = new Label(item.photo().name());
+        Label name = new Label(Words.name(item.photo().name()));
         name.getStyleClass().add("format-name");
         Label words = new Label(words(item));
         words.setWrapText(true);

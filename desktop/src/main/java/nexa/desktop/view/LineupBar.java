@@ -110,8 +110,10 @@ final class LineupBar extends HBox {
     }
 
     private static String names(List<Photo> photos) {
-        String names =
-                photos.stream().limit(MOST_NAMES).map(photo -> photo.stem()).collect(Collectors.joining(", "));
+        String names = photos.stream()
+                .limit(MOST_NAMES)
+                .map(photo -> Words.name(photo.stem()))
+                .collect(Collectors.joining(", "));
         return photos.size() > MOST_NAMES ? names + ", …" : names;
     }
 

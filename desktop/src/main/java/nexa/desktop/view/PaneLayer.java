@@ -46,8 +46,9 @@ public final class PaneLayer extends Pane {
 
     /** Opens a pane beside a button; the same again closes it. */
     public void toggle(Content content, Node beside) {
-        boolean same =
-                shown.filter(open -> open.getClass() == content.getClass()).isPresent();
+        boolean same = shown.filter(open ->
+                        open.getClass() == content.getClass() && open.title().equals(content.title()))
+                .isPresent();
         close();
         if (same) {
             content.dispose();

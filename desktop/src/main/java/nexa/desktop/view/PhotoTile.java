@@ -34,6 +34,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Photo;
 import org.jspecify.annotations.Nullable;
@@ -99,7 +100,7 @@ final class PhotoTile extends Pane {
         photo = other;
         drawn = null;
         setMouseTransparent(false);
-        name.setText(photo.stem());
+        name.setText(Words.name(photo.stem()));
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
                 session.photoProperty().subscribe(this::showChosen),
@@ -214,7 +215,11 @@ final class PhotoTile extends Pane {
         Optional<Trouble> reason = picture.trouble();
         String words = reason.map(Words::of).orElseGet(() -> stateWords(framing));
         Set<Warning> warnings = warnings();
-        state.setText(reason.isPresent() ? "" : warnings.isEmpty() ? words : "⚠ " + words);
+        boolean warned = !warnings.isEmpty()
+                || photo.facts()
+                        .filter(facts -> facts.remarks().contains(Remark.DAMAGED))
+                        .isPresent();
+        state.setText(reason.isPresent() ? "" : warned ? "⚠ " + words : words);
         trouble.setText(reason.map(Words::of).orElse(""));
         trouble.setVisible(reason.isPresent());
         setAccessibleText(Words.of("wall.tile", name.getText(), words, Looks.words(warnings)));

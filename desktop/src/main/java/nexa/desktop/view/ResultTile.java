@@ -82,7 +82,7 @@ final class ResultTile extends Pane {
 
     private void show(LineupModel.Shown shown) {
         boolean exemplar = shown.exemplar().filter(photo::equals).isPresent();
-        name.setText(photo.stem());
+        name.setText(Words.name(photo.stem()));
         Optional<Deviation> deviation = Optional.ofNullable(shown.deviations().get(photo));
         Set<Trait> traits = shown.outliers().getOrDefault(photo, Set.of());
         place.setText(

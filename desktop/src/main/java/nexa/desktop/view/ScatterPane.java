@@ -54,7 +54,7 @@ final class ScatterPane extends DrawnPane {
 
     private void explain(MouseEvent event) {
         Optional<Photo> photo = near(event);
-        tooltip.setText(photo.map(Photo::name).orElse(""));
+        tooltip.setText(photo.map(Photo::name).map(Words::name).orElse(""));
         tooltip.setOpacity(photo.isPresent() ? 1 : 0);
     }
 

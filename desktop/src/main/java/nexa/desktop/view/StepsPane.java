@@ -96,7 +96,7 @@ final class StepsPane implements PaneLayer.Content {
         int photos = edit.framings().size();
         return photos > 1
                 ? Words.of("steps.photos", photos)
-                : photo.map(Photo::name).orElse(Words.of("steps.brief"));
+                : photo.map(Photo::name).map(Words::name).orElse(Words.of("steps.brief"));
     }
 
     private Optional<Region> picture(Photo photo, Edit edit) {

@@ -8,6 +8,7 @@ import java.util.function.Function;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
+import nexa.core.brief.Crop;
 import nexa.core.carry.Change;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
@@ -129,7 +130,11 @@ final class WallPointer {
         }
         boolean photoMoves =
                 grip.get() == Grip.INSIDE && session.settings().moverProperty().get() == Mover.PHOTO;
-        FrameDrag drag = new FrameDrag(space.outline(), frame, grip.get(), at, FrameDrag.Hold.SHAPE);
+        boolean outside = session.format()
+                .flatMap(session.framing(tile.photo())::crop)
+                .filter(Crop::outside)
+                .isPresent();
+        FrameDrag drag = new FrameDrag(space.room(outside), frame, grip.get(), at, FrameDrag.Hold.SHAPE);
         return pointer -> Change.between(frame, drag.to(photoMoves ? at.times(2).minus(pointer) : pointer));
     }
 

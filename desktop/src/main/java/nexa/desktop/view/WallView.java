@@ -56,6 +56,7 @@ public final class WallView extends Region {
     private final ScrollBar bar = new ScrollBar();
     private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
     private final VBox empty = new VBox(6, new Label(Words.of("wall.empty")), new Label(Words.of("wall.empty.hint")));
+    private final Label others = new Label();
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
     private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
     private final Deque<PhotoTile> spare = new ArrayDeque<>();
@@ -82,7 +83,10 @@ public final class WallView extends Region {
         size.setFocusTraversable(false);
         empty.setAlignment(Pos.CENTER);
         empty.getStyleClass().add("empty-state");
-        getChildren().addAll(tiles, bar, size, empty);
+        others.setId("wall-others");
+        others.getStyleClass().add("note");
+        others.setMouseTransparent(true);
+        getChildren().addAll(tiles, bar, size, others, empty);
         clipTiles();
         pointer = new WallPointer(session, keys, tiles, this::tileAt);
         Tooltip.install(tiles, explanation);
@@ -117,7 +121,14 @@ public final class WallView extends Region {
         empty.setVisible(session.list().photos().isEmpty());
         ((Label) empty.getChildren().getFirst()).setText(Words.of(none ? "wall.empty" : "wall.filtered"));
         ((Label) empty.getChildren().getLast()).setText(Words.of(none ? "wall.empty.hint" : "wall.filtered.hint"));
+        showOthers();
         relay();
+    }
+
+    private void showOthers() {
+        int count = session.shoot().others();
+        others.setVisible(count > 0);
+        others.setText(Words.of("wall.others", count));
     }
 
     /** Hangs the photos anew at the next pulse. */
@@ -221,6 +232,7 @@ public final class WallView extends Region {
         tiles.resizeRelocate(0, 0, width, getHeight());
         bar.resizeRelocate(width, 0, barWidth, getHeight());
         size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
+        others.resizeRelocate(14, getHeight() - 26, Math.ceil(others.prefWidth(-1)), 18);
         empty.resizeRelocate(0, 0, getWidth(), getHeight());
         double overflow = Math.max(0, layout.height() - getHeight());
         bar.setMax(overflow);

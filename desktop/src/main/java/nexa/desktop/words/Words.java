@@ -3,8 +3,11 @@ package nexa.desktop.words;
 import java.text.MessageFormat;
 import java.util.Locale;
 import java.util.ResourceBundle;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import nexa.core.brief.FrameState;
 import nexa.core.level.Refusal;
+import nexa.core.naming.ShownName;
 import nexa.core.overlay.Overlay;
 import nexa.desktop.keys.Command;
 import nexa.imaging.file.Trouble;
@@ -21,7 +24,22 @@ public final class Words {
      * @throws java.util.MissingResourceException if there is no such key, which is a bug
      */
     public static String of(String key, Object... values) {
-        return new MessageFormat(BUNDLE.getString(key), Locale.ENGLISH).format(values);
+        Object[] shown = Stream.of(values).map(Words::shown).toArray();
+        return new MessageFormat(BUNDLE.getString(key), Locale.ENGLISH).format(shown);
+    }
+
+    private static Object shown(Object value) {
+        return value instanceof Number ? value : shown(String.valueOf(value));
+    }
+
+    /** A name of somebody's as it is shown, line by line. */
+    public static String shown(String name) {
+        return name.lines().map(ShownName::of).collect(Collectors.joining("\n"));
+    }
+
+    /** A name of a photo or format, in one line. */
+    public static String name(String name) {
+        return ShownName.of(name);
     }
 
     public static boolean has(String key) {

@@ -49,7 +49,7 @@ class BriefOpenedTest {
         Format plate = new Format(1, "Plate", Shape.parse("4:5"), OrientationRule.FOLLOW_PHOTO);
         Files.writeString(file, new BriefFile("Catalogue", List.of(plate)).text());
         WindowTest.onFx(() -> window.takeBrief(file));
-        WindowTest.until(() -> message(robot).startsWith("“Catalogue” with 1 formats is on the shelf"));
+        WindowTest.until(() -> message(robot).startsWith("“Catalogue” with 1 format is on the shelf"));
         WindowTest.until(() -> shelved().equals(List.of("Catalogue"))); // settings are saved a little later
     }
 

@@ -12,9 +12,13 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Decodes photos at the size a screen needs. Thread-safe. */
 public final class PreviewMaker {
+    private static final Logger LOG = LoggerFactory.getLogger(PreviewMaker.class);
+
     private PreviewMaker() {}
 
     /**
@@ -69,6 +73,7 @@ public final class PreviewMaker {
                 Picture turned = small.turned(facts.decodedToAsShot())) {
             return Optional.of(new Preview(turned.onWhite(), source.profile()));
         } catch (IOException | RuntimeException damaged) { // the photo itself is still to come
+            LOG.info("A small picture in {} can't be read: {}", file, damaged.toString());
             return Optional.empty();
         }
     }

@@ -2,8 +2,10 @@ package nexa.shoot.edit;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Framing;
 import org.jspecify.annotations.Nullable;
@@ -53,7 +55,21 @@ public record Edit(
 
     /** Whether this is one more small step of what the edit before began, so that one step back takes both. */
     public boolean continues(Edit before) {
-        return JOINING.contains(label) && label.equals(before.label) && photos().equals(before.photos());
+        return JOINING.contains(label)
+                && label.equals(before.label)
+                && photos().equals(before.photos())
+                && formats().equals(before.formats());
+    }
+
+    /** Whose crops it changes. */
+    private Set<Integer> formats() {
+        return framings.stream()
+                .flatMap(change -> Stream.concat(
+                                change.before().crops().keySet().stream(), change.after().crops().keySet().stream())
+                        .filter(format -> !Objects.equals(
+                                change.before().crops().get(format),
+                                change.after().crops().get(format))))
+                .collect(Collectors.toSet());
     }
 
     /** The edit before and this one as one. Both change the framings of the same photos and nothing else. */

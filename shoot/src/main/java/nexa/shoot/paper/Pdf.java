@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
 import java.util.List;
+import nexa.core.naming.ShownName;
 import nexa.core.paper.Box;
 import nexa.core.paper.Page;
 import nexa.imaging.colour.Profile;
@@ -121,7 +122,7 @@ final class Pdf implements AutoCloseable {
     /** What the font has no letter for shows as a question mark. */
     private String writable(String text) {
         StringBuilder writable = new StringBuilder();
-        text.codePoints().forEach(letter -> {
+        ShownName.of(text).codePoints().forEach(letter -> {
             String one = Character.toString(letter);
             try {
                 font.encode(one);
