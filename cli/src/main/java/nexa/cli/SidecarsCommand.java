@@ -31,7 +31,7 @@ final class SidecarsCommand extends ShootCommand {
 
     @Override
     boolean edits() {
-        return what.read || what.inStep || what.notInStep;
+        return true;
     }
 
     @Override
@@ -42,9 +42,7 @@ final class SidecarsCommand extends ShootCommand {
         if (what.notInStep) {
             return true;
         }
-        if (what.read) {
-            requireEditing(shoot);
-        }
+        requireEditing(shoot);
         Exchanged exchanged = what.read ? Sidecars.read(shoot).apply() : Sidecars.write(shoot, photo -> true);
         return add(rows, exchanged);
     }

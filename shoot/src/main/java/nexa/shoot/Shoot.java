@@ -85,6 +85,8 @@ public final class Shoot implements AutoCloseable {
     private final Locations locations;
     private final List<String> told;
     private volatile int others;
+    private final Object editing = new Object();
+    private boolean closed;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
     private final WarningMemo warnings = new WarningMemo();
     private volatile Brief brief;
@@ -429,10 +431,25 @@ public final class Shoot implements AutoCloseable {
         return new Arrivals(stored ? saver.store(damaged) : damaged, false, false);
     }
 
+    /** Writes something that follows the edits. */
+    @FunctionalInterface
+    public interface Following<T> {
+        T write() throws IOException;
+    }
+
+    /** Does something that only the program that edits may do, one at a time; empty if this one may not any more. */
+    public <T> Optional<T> whileEditing(Following<T> following) throws IOException {
+        synchronized (editing) {
+            return mayEdit() && !closed ? Optional.of(following.write()) : Optional.empty();
+        }
+    }
+
     /** Lets another program edit from now on; this one still shows what it has. */
     public void letOthersEdit() throws IOException, InterruptedException {
         saver.tryAgain();
-        files.letGo();
+        synchronized (editing) {
+            files.letGo();
+        }
     }
 
     public Brief brief() {
@@ -533,6 +550,9 @@ public final class Shoot implements AutoCloseable {
      */
     @Override
     public void close() throws IOException {
+        synchronized (editing) {
+            closed = true;
+        }
         try (files) {
             saver.close();
         }

@@ -255,8 +255,150 @@ class ExchangeTest {
                     base.resolve("some.csv"),
                     "photo,format,centreX,centreY,width,height\r\nk1.jpg,Print,0,0,0.5,wide\r\nk99.jpg,Print,0,0,1,1\r\n");
             assertEquals(
-                    List.of("k1.jpg: “wide” is no number for height", "k99.jpg: there is no such photo"),
+                    List.of("k99.jpg: there is no such photo", "k1.jpg: “wide” is no number for height"),
                     CropsTable.read(shoot, file).apply().troubles());
         }
+    }
+
+    // ---- as spreadsheets write it ----
+
+    private Path table(java.util.function.UnaryOperator<String> changed) throws IOException {
+        Path table = base.resolve("crops.csv");
+        try (Shoot shoot = test.open()) {
+            frame(shoot);
+            CropsTable.write(shoot, table, IfTaken.REPLACE);
+        }
+        Files.writeString(table, changed.apply(Files.readString(table)));
+        return table;
+    }
+
+    private List<Object> readBack(Path table) throws IOException {
+        try (Shoot shoot = test.open()) {
+            new BriefFile("test", shoot.brief().formats()).write(brief, shoot.guard(), IfTaken.REPLACE);
+        }
+        emptyStore();
+        try (Shoot shoot = test.open()) {
+            readBrief(shoot);
+            assertEquals(List.of(), CropsTable.read(shoot, table).apply().troubles());
+            return all(shoot);
+        }
+    }
+
+    private List<Object> now() throws IOException {
+        try (Shoot shoot = test.open()) {
+            return all(shoot);
+        }
+    }
+
+    @Test
+    void tableFromASpreadsheet_withSemicolonsAndDecimalCommas_isRead() throws IOException {
+        Path table = table(text -> {
+            StringBuilder changed = new StringBuilder("\uFEFF");
+            try (var rows = org.apache.commons.csv.CSVFormat.RFC4180.parse(new java.io.StringReader(text))) {
+                for (var row : rows) {
+                    List<String> cells = new java.util.ArrayList<>();
+                    row.forEach(cell -> cells.add('"'
+                            + (cell.matches("-?[0-9]+\\.[0-9]+(E-?[0-9]+)?") ? cell.replace('.', ',') : cell)
+                                    .replace("\"", "\"\"")
+                            + '"'));
+                    changed.append(String.join(";", cells)).append("\r\n");
+                }
+            } catch (IOException failed) {
+                throw new java.io.UncheckedIOException(failed);
+            }
+            return changed.toString();
+        });
+        List<Object> before = now();
+        assertEquals(before, readBack(table));
+    }
+
+    @Test
+    void tableWithPlainLineEnds_isRead() throws IOException {
+        Path table = table(text -> text.replace("\r\n", "\n"));
+        List<Object> before = now();
+        assertEquals(before, readBack(table));
+    }
+
+    @Test
+    void namesThatLookLikeFormulas_areNoFormulas_andComeBack() throws IOException {
+        for (String name : List.of("=1+2.jpg", "+3.jpg", "-x.jpg", "@home.jpg", "'quoted.jpg")) {
+            test.photo(name, 300, 200);
+        }
+        Path table = table(text -> text);
+        String text = Files.readString(table);
+        for (String line : text.split("\r\n")) {
+            assertFalse(line.matches("[=+@-].*"), line);
+        }
+        assertTrue(text.contains("\r\n'=1+2.jpg,"), text.substring(0, 300));
+        List<Object> before = now();
+        assertEquals(before, readBack(table));
+    }
+
+    @Test
+    void renamedPhoto_isFoundByItsContent() throws IOException {
+        Path table = table(text -> text);
+        int before = now().size();
+        Files.move(test.folder().resolve("k5.jpg"), test.folder().resolve("renamed.jpg"));
+        List<Object> after = readBack(table);
+        assertEquals(before, after.size());
+        try (Shoot shoot = test.open()) {
+            assertFalse(shoot.framing(TestShoot.photo(shoot, "renamed.jpg")).equals(Framing.UNTOUCHED));
+        }
+    }
+
+    /** Sixty megabytes of rows about other photos, and one of a line that does not end. */
+    @Test
+    void hugeTables_areReadInLittleMemory() throws IOException {
+        Path huge = base.resolve("huge.csv");
+        try (var out = Files.newBufferedWriter(huge)) {
+            out.write("photo,format,centreX,centreY,width,height\n");
+            for (int i = 0; i < 1_000_000; i++) {
+                out.write("someone-elses-photo-" + i + ".jpg,Print,0.01,0.02,0.5,0.4\n");
+            }
+        }
+        assertTrue(Files.size(huge) > 50_000_000);
+        Path endless = base.resolve("endless.csv");
+        Files.writeString(endless, "photo,format,centreX\n\"" + "x".repeat(4 << 20));
+        try (Shoot shoot = test.open()) {
+            assertTrue(CropsTable.read(shoot, huge).apply().troubles().size() <= 500);
+            assertThrows(IOException.class, () -> CropsTable.read(shoot, endless));
+        }
+    }
+
+    @Test
+    void briefWithAMark_isRead_andOneOfThousandsIsRefusedAtOnce() throws IOException {
+        String format = "{\"name\":\"n%d\",\"shape\":\"4:5\"}";
+        String one = "\uFEFF{\"nexaBrief\":1,\"formats\":[" + format.formatted(1) + "]}";
+        assertEquals(1, BriefFile.parse(one).formats().size());
+        String many = java.util.stream.IntStream.range(0, 20_000)
+                .mapToObj(format::formatted)
+                .collect(java.util.stream.Collectors.joining(",", "{\"nexaBrief\":1,\"formats\":[", "]}"));
+        String refusal =
+                assertThrows(IOException.class, () -> BriefFile.parse(many)).getMessage();
+        assertTrue(refusal.contains("at most 200"), refusal);
+    }
+
+    // ---- sidecars that follow the edits ----
+
+    @Test
+    void sidecars_ofAShootThatAnotherEditsNow_areLeftAsTheyAre() throws Exception {
+        Path sidecar = test.folder().resolve("k2.jpg.xmp");
+        Shoot old = test.open();
+        frame(old);
+        old.letOthersEdit();
+        try (Shoot newer = test.open()) {
+            Sidecars.write(newer, photo -> true);
+            String written = Files.readString(sidecar);
+            newer.undo();
+            Sidecars.write(newer, photo -> true);
+            String after = Files.readString(sidecar);
+            Exchanged late = Sidecars.write(old, photo -> true);
+            assertEquals(0, late.photos());
+            assertEquals(1, late.troubles().size());
+            assertEquals(after, Files.readString(sidecar));
+            assertFalse(written.isEmpty());
+        }
+        old.close();
+        assertEquals(0, Sidecars.write(old, photo -> true).photos(), "nor of one that is closed");
     }
 }

@@ -13,6 +13,9 @@ import nexa.core.shape.Shape;
  * @param nextId the id the next added format gets; it never goes back, so a removed format's crops stay its own
  */
 public record Brief(List<Format> formats, int nextId) {
+    /** More formats than any client asks for; with many more, every change would take minutes. */
+    public static final int MOST = 200;
+
     public static final Brief EMPTY = new Brief(List.of(), 1);
 
     public Brief {
@@ -30,6 +33,9 @@ public record Brief(List<Format> formats, int nextId) {
      * @throws IllegalArgumentException if the name is taken
      */
     public Brief with(Format format) {
+        if (formats.size() >= MOST) {
+            throw new IllegalArgumentException("A brief has at most " + MOST + " formats");
+        }
         Format added = format.withId(nextId);
         if (find(added.name()).isPresent()) {
             throw new IllegalArgumentException("There is a format “" + added.name() + "” already");

@@ -10,11 +10,13 @@ import com.drew.metadata.icc.IccDirectory;
 import com.drew.metadata.jpeg.JpegDirectory;
 import com.drew.metadata.png.PngDirectory;
 import com.drew.metadata.webp.WebpDirectory;
+import java.lang.reflect.Array;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.colour.Profile;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +24,15 @@ import org.jspecify.annotations.Nullable;
 /** The few header values that Nexa needs, out of all that were read. */
 final class Headers {
     private static final DateTimeFormatter EXIF_TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
+
+    /** TIFF 6.0 and its technical notes: none, CCITT, LZW, JPEG, Deflate, PackBits. */
+    private static final Set<Integer> PACKINGS = Set.of(1, 2, 3, 4, 5, 6, 7, 8, 32773, 32946);
+
+    private static final int SAMPLE_FORMAT = 339;
+    private static final int WHOLE_NUMBERS = 1;
+
+    /** White or black is zero, RGB, palette, mask, ink, YCbCr; beyond are Lab and kinds of raw data. */
+    private static final int SEPARATED_OR_YCBCR = 6;
 
     private Headers() {}
 
@@ -81,6 +92,24 @@ final class Headers {
         ExifIFD0Directory first = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
         Integer value = first == null ? null : first.getInteger(ExifDirectoryBase.TAG_PHOTOMETRIC_INTERPRETATION);
         return value == null ? -1 : value;
+    }
+
+    /** Whether a TIFF's samples are packed and meant in a way that is read: whole numbers of up to 16 bits, no Lab. */
+    static boolean isCommonTiff(Metadata metadata) {
+        ExifIFD0Directory first = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+        return first == null
+                || PACKINGS.contains(number(first, ExifDirectoryBase.TAG_COMPRESSION, 1))
+                        && number(first, SAMPLE_FORMAT, WHOLE_NUMBERS) == WHOLE_NUMBERS
+                        && number(first, ExifDirectoryBase.TAG_BITS_PER_SAMPLE, 1) <= 16
+                        && number(first, ExifDirectoryBase.TAG_PHOTOMETRIC_INTERPRETATION, 1) <= SEPARATED_OR_YCBCR;
+    }
+
+    /** The first of several. */
+    private static int number(Directory directory, int tag, int missing) {
+        Object value = directory.getObject(tag);
+        Object first =
+                value != null && value.getClass().isArray() && Array.getLength(value) > 0 ? Array.get(value, 0) : value;
+        return first instanceof Number number ? number.intValue() : missing;
     }
 
     /** Whether the embedded profile is for ink values. */

@@ -109,6 +109,9 @@ public final class PhotoProbe {
         if (stored.isEmpty()) {
             return Probe.unreadable(Trouble.Kind.DAMAGED);
         }
+        if (kind == FileKind.TIFF && !Headers.isCommonTiff(metadata)) {
+            return Probe.unreadable(Trouble.Kind.UNSUPPORTED);
+        }
         Set<Remark> remarks = EnumSet.noneOf(Remark.class);
         if (kind == FileKind.JPEG && JpegCompleteness.endsTooEarly(file)) {
             remarks.add(Remark.DAMAGED);
@@ -133,8 +136,10 @@ public final class PhotoProbe {
     }
 
     /** Its pixel library is asked whether it reads the file; how large it is shows when it did. */
-    private static Probe other(Path file, FileType type, Metadata metadata) {
-        Trouble.Kind refusal = type == FileType.Unknown ? Trouble.Kind.NOT_AN_IMAGE : Trouble.Kind.UNSUPPORTED;
+    private static Probe other(Path file, FileType type, Metadata metadata) throws IOException {
+        Trouble.Kind refusal = type == FileType.Unknown
+                ? OtherKinds.of(file).orElse(Trouble.Kind.NOT_AN_IMAGE)
+                : Trouble.Kind.UNSUPPORTED;
         if (!Decoder.mayRead(file)) {
             return Probe.unreadable(refusal);
         }

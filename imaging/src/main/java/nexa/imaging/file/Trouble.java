@@ -13,6 +13,8 @@ public record Trouble(Kind kind, int percent) {
         EMPTY("the file is empty"),
         NOT_AN_IMAGE("not an image"),
         UNSUPPORTED("a kind of image that can't be read"),
+        JPEG_XL("JPEG XL, which is not read"),
+        JPEG_2000("JPEG 2000, which is not read"),
         RAW_WITHOUT_PREVIEW("a raw file without a preview picture"),
         TOO_LARGE("more pixels than the limit of 400 million"),
         TRUNCATED("truncated"),

@@ -10,6 +10,7 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Optional;
 import nexa.imaging.file.Trouble;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.jspecify.annotations.Nullable;
@@ -38,7 +39,9 @@ public final class Decoder {
     /** The same from bytes already read; the file is named for messages only. */
     public static Picture decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
         try (Mat encoded = EncodedBytes.matrix(bytes)) {
-            return checked(file, imdecode(encoded, reduction.flags()));
+            Mat decoded = imdecode(encoded, reduction.flags());
+            Optional<Picture> other = isNothing(decoded) ? JdkPixels.decode(bytes) : Optional.empty();
+            return other.isPresent() ? other.get() : checked(file, decoded);
         } catch (RuntimeException refused) { // OpenCV reports damaged data as its own runtime exceptions
             LOG.info("OpenCV refuses {}", file, refused);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
@@ -51,13 +54,17 @@ public final class Decoder {
      * @throws UnreadablePhotoException if it is none
      */
     public static Picture checked(Path file, @Nullable Mat decoded) throws UnreadablePhotoException {
-        if (decoded == null || decoded.empty()) {
+        if (decoded == null || isNothing(decoded)) {
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
         }
         if (decoded.depth() != CV_8U && decoded.depth() != CV_16U) {
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.UNSUPPORTED));
         }
         return new Picture(decoded);
+    }
+
+    private static boolean isNothing(@Nullable Mat decoded) {
+        return decoded == null || decoded.empty();
     }
 
     /** Whether OpenCV, asked, says that it reads such a file. */

@@ -55,7 +55,8 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
             case TIFF -> tiff(file, Decoder.read(file));
             case RAW -> raw(file, reduction);
             case JPEG -> facts.remarks().contains(Remark.INK) ? ink(file) : open(file, Decoder.read(file), reduction);
-            case PNG, WEBP, BMP, OTHER -> open(file, Decoder.read(file), Reduction.NONE);
+            case PNG, WEBP -> open(file, Decoder.read(file), Reduction.NONE);
+            case BMP, OTHER -> new Source(Decoder.decode(file, Reduction.NONE), SourceMetadata.NONE);
         };
     }
 

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
@@ -33,6 +34,7 @@ public record BriefFile(String name, List<Format> formats) {
             .enable(SerializationFeature.INDENT_OUTPUT)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
     private static final int VERSION = 1;
+    private static final String BYTE_ORDER_MARK = "\uFEFF";
 
     /** No brief comes near; a larger file is something else. */
     private static final long LARGEST_FILE = 1 << 20;
@@ -101,7 +103,7 @@ public record BriefFile(String name, List<Format> formats) {
 
     /** @throws IOException with words for the user if it is not a brief */
     public static BriefFile parse(String text) throws IOException {
-        JsonNode root = root(text);
+        JsonNode root = root(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text);
         if (root == null
                 || !root.path("formats").isArray()
                 || !root.path("nexaBrief").canConvertToInt()) {
@@ -109,6 +111,10 @@ public record BriefFile(String name, List<Format> formats) {
         }
         if (root.path("nexaBrief").asInt() > VERSION) {
             throw new IOException("This brief was made by a newer version of Nexa");
+        }
+        if (root.path("formats").size() > Brief.MOST) {
+            throw new IOException("A brief has at most %d formats; this one has %d"
+                    .formatted(Brief.MOST, root.path("formats").size()));
         }
         List<Format> formats = new ArrayList<>();
         for (JsonNode node : root.path("formats")) {

@@ -3,9 +3,11 @@ package nexa.shoot.exchange;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import nexa.core.brief.Framing;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
@@ -15,12 +17,14 @@ import nexa.shoot.exchange.FramingTexts.Read;
 
 /** Framings that were read from files, to become one step. */
 public final class Changes {
+    private static final int MOST_TROUBLES = 500;
+
     private final Shoot shoot;
     private final String label;
     private final Map<String, Photo> byFile = new HashMap<>();
     private final Map<String, Photo> byContent = new HashMap<>();
     private final Map<Photo, Framing> found = new LinkedHashMap<>();
-    private final List<String> troubles = new ArrayList<>();
+    private final Set<String> troubles = new LinkedHashSet<>();
 
     Changes(Shoot shoot, String label) {
         this.shoot = shoot;
@@ -40,8 +44,11 @@ public final class Changes {
         return Optional.ofNullable(byContent.get(fingerprint));
     }
 
+    /** The same said again is said once, and of very many only the first. */
     void trouble(String words) {
-        troubles.add(words);
+        if (troubles.size() < MOST_TROUBLES) {
+            troubles.add(words);
+        }
     }
 
     /**
@@ -68,6 +75,6 @@ public final class Changes {
         if (!changes.isEmpty()) {
             shoot.apply(new Edit(label, changes, null));
         }
-        return new Exchanged(changes.size(), found.size() - changes.size(), troubles);
+        return new Exchanged(changes.size(), found.size() - changes.size(), List.copyOf(troubles));
     }
 }

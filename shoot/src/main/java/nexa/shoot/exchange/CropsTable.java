@@ -1,19 +1,19 @@
 package nexa.shoot.exchange;
 
+import java.io.BufferedWriter;
 import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.CharacterCodingException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
@@ -24,11 +24,10 @@ import nexa.core.geometry.Point;
 import nexa.core.print.OutputSize;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.guard.AtomicFile;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * All crops of a shoot in one table (CSV, RFC 4180, UTF-8): a row for each photo and format, with what was asked for and
@@ -39,8 +38,11 @@ public final class CropsTable {
     private static final List<String> RESULT =
             List.of("state", "x1", "y1", "x2", "y2", "x3", "y3", "x4", "y4", "pixelsWide", "pixelsHigh");
 
+    /** The photo's content, to find one that was renamed. */
+    private static final String CONTENT = "content";
+
     private static final List<String> COLUMNS = Stream.of(
-                    List.of("photo"), FramingTexts.CROP, RESULT, FramingTexts.PHOTO)
+                    List.of("photo"), FramingTexts.CROP, RESULT, FramingTexts.PHOTO, List.of(CONTENT))
             .flatMap(List::stream)
             .toList();
 
@@ -59,17 +61,22 @@ public final class CropsTable {
      * @throws IOException with words for the user if it can't be written or the name is taken
      */
     public static int write(Shoot shoot, Path file, IfTaken ifTaken) throws IOException {
-        StringBuilder text = new StringBuilder();
+        AtomicInteger rows = new AtomicInteger();
+        shoot.guard().write(file, out -> rows.set(write(shoot, out)), AtomicFile.Check.NONE, ifTaken);
+        return rows.get();
+    }
+
+    private static int write(Shoot shoot, OutputStream out) throws IOException {
         int rows = 0;
-        try (CSVPrinter printer = new CSVPrinter(text, FORMAT)) {
-            for (Photo photo : shoot.photos()) {
-                for (Map<String, String> row : rows(shoot, photo)) {
-                    printer.printRecord(COLUMNS.stream().map(column -> row.getOrDefault(column, "")));
-                    rows++;
-                }
+        Writer text = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
+        CSVPrinter printer = new CSVPrinter(text, FORMAT);
+        for (Photo photo : shoot.photos()) {
+            for (Map<String, String> row : rows(shoot, photo)) {
+                printer.printRecord(COLUMNS.stream().map(column -> Cell.written(row.getOrDefault(column, ""))));
+                rows++;
             }
         }
-        shoot.guard().write(file, text.toString().getBytes(StandardCharsets.UTF_8), ifTaken);
+        printer.flush();
         return rows;
     }
 
@@ -102,6 +109,7 @@ public final class CropsTable {
         Map<String, String> row = new HashMap<>(texts.photo());
         row.putAll(crop);
         row.put("photo", photo.file());
+        row.put(CONTENT, photo.fingerprint());
         return row;
     }
 
@@ -130,58 +138,22 @@ public final class CropsTable {
     // ---- reading ----
 
     /**
-     * Reads a table; nothing changes before that is applied.
+     * Reads a table, also as spreadsheets write it: with a mark of its encoding, semicolons or tabs between the cells and
+     * commas in the numbers. Nothing changes before that is applied.
      *
      * @throws IOException with words for the user if the file can't be read or is not such a table
      */
     public static Changes read(Shoot shoot, Path file) throws IOException {
         Changes changes = new Changes(shoot, "edit.read.crops");
-        for (Map.Entry<String, FramingTexts> entry : texts(file).entrySet()) {
-            Optional<Photo> photo = changes.photo(entry.getKey());
-            if (photo.isEmpty()) {
-                changes.trouble(entry.getKey() + ": there is no such photo");
-                continue;
-            }
+        for (Map.Entry<Photo, FramingTexts> entry :
+                new TableReader(changes).read(file).entrySet()) {
+            String name = entry.getKey().file();
             try {
-                changes.add(entry.getKey(), photo.get(), entry.getValue());
+                changes.add(name, entry.getKey(), entry.getValue());
             } catch (IllegalArgumentException wrong) {
-                changes.trouble(entry.getKey() + ": " + wrong.getMessage());
+                changes.trouble(name + ": " + wrong.getMessage());
             }
         }
         return changes;
-    }
-
-    /** By photo, in the table's order. Rows of derived frames have no wish, and add nothing to their photo. */
-    private static Map<String, FramingTexts> texts(Path file) throws IOException {
-        Map<String, FramingTexts> byPhoto = new LinkedHashMap<>();
-        CSVFormat named = CSVFormat.RFC4180
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .get();
-        try (CSVParser rows = named.parse(new StringReader(Files.readString(file, StandardCharsets.UTF_8)))) {
-            if (!rows.getHeaderNames().containsAll(List.of("photo", "format", "centreX"))) {
-                throw new IOException("This is no table of crops: it has no columns photo, format and centreX");
-            }
-            for (CSVRecord row : rows) {
-                FramingTexts texts = byPhoto.computeIfAbsent(
-                        row.get("photo"), photo -> new FramingTexts(cells(row, FramingTexts.PHOTO), new ArrayList<>()));
-                Map<String, String> crop = cells(row, FramingTexts.CROP);
-                if (!crop.getOrDefault("centreX", "").isBlank()) {
-                    texts.crops().add(crop);
-                }
-            }
-        } catch (UncheckedIOException | IllegalArgumentException broken) { // the parser's own
-            throw new IOException("This is no table of crops: " + broken.getMessage(), broken);
-        } catch (CharacterCodingException binary) {
-            throw new IOException("This is no table of crops: it is not UTF-8 text", binary);
-        }
-        return byPhoto;
-    }
-
-    private static Map<String, String> cells(CSVRecord row, List<String> columns) {
-        Map<String, String> cells = new LinkedHashMap<>();
-        columns.stream().filter(row::isSet).forEach(column -> cells.put(column, row.get(column)));
-        return cells;
     }
 }

@@ -40,7 +40,8 @@ public final class Sidecars {
 
     /**
      * Writes what is known of photos. One that nothing was asked of gets no sidecar, unless there is one. What others
-     * wrote into a sidecar stays.
+     * wrote into a sidecar stays. Of a shoot that another program may edit, or that is closed, nothing is written: what is
+     * there may be newer.
      */
     public static Exchanged write(Shoot shoot, Predicate<Photo> which) {
         WriteGuard guard = shoot.guard();
@@ -52,9 +53,13 @@ public final class Sidecars {
             boolean untouched = shoot.framing(photo).equals(Framing.UNTOUCHED);
             if (which.test(photo) && !(untouched && Files.notExists(file))) {
                 try {
-                    boolean changed = write(shoot, photo, file, guard);
-                    written += changed ? 1 : 0;
-                    same += changed ? 0 : 1;
+                    Optional<Boolean> changed = shoot.whileEditing(() -> write(shoot, photo, file, guard));
+                    if (changed.isEmpty()) {
+                        troubles.add("Another program has the shoot now; the other sidecars are not written");
+                        break;
+                    }
+                    written += changed.get() ? 1 : 0;
+                    same += changed.get() ? 0 : 1;
                 } catch (IOException failed) {
                     troubles.add(file.getFileName() + ": " + words(failed));
                 }

@@ -1,0 +1,52 @@
+package nexa.imaging.pixels;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import javax.imageio.ImageIO;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Rare forms of BMP and GIF that OpenCV takes for damaged, read by the JDK's decoders. */
+final class JdkPixels {
+    private static final Logger LOG = LoggerFactory.getLogger(JdkPixels.class);
+    private static final List<String> BEGINNINGS = List.of("BM", "GIF8");
+
+    private JdkPixels() {}
+
+    /** Empty if they are of another kind or really damaged. */
+    static Optional<Picture> decode(byte[] bytes) {
+        String beginning = new String(bytes, 0, Math.min(4, bytes.length), StandardCharsets.ISO_8859_1);
+        if (BEGINNINGS.stream().noneMatch(beginning::startsWith)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.ofNullable(ImageIO.read(new ByteArrayInputStream(bytes)))
+                    .map(JdkPixels::picture);
+        } catch (IOException | RuntimeException damaged) {
+            LOG.info("The JDK does not read it either: {}", damaged.toString());
+            return Optional.empty();
+        }
+    }
+
+    private static Picture picture(BufferedImage image) {
+        BufferedImage bgr = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
+        Graphics2D graphics = bgr.createGraphics();
+        graphics.drawImage(image, 0, 0, java.awt.Color.WHITE, null);
+        graphics.dispose();
+        Mat matrix = new Mat(image.getHeight(), image.getWidth(), CV_8UC3);
+        try (BytePointer data = matrix.data()) {
+            data.put(((DataBufferByte) bgr.getRaster().getDataBuffer()).getData());
+        }
+        return new Picture(matrix);
+    }
+}

@@ -1,0 +1,82 @@
+package nexa.imaging.file;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HexFormat;
+import nexa.imaging.TiffWriter;
+import nexa.imaging.TiffWriter.Directory;
+import nexa.imaging.source.Source;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Good files of rare kinds open, or it is said which kind is not read. */
+class TrueReasonsTest {
+    @TempDir
+    Path folder;
+
+    private Probe probe(String name, byte[] bytes) throws IOException {
+        return PhotoProbe.probe(Files.write(folder.resolve(name), bytes));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "a.jxl,ff0a00000000000000000000,JPEG_XL",
+        "b.jpg,0000000c4a584c200d0a870a00000000,JPEG_XL",
+        "c.jp2,0000000c6a5020200d0a870a00000000,JPEG_2000",
+        "d.jp2,ff4fff5100000000000000000000,JPEG_2000",
+        "e.jpg,4e6f20706963747572652061742061,NOT_AN_IMAGE"
+    })
+    void otherKinds_areCalledByTheirNames(String name, String hex, Trouble.Kind kind) throws IOException {
+        assertEquals(Probe.unreadable(kind), probe(name, HexFormat.of().parseHex(hex)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"50001,8,1,2", "34925,8,1,2", "1,32,3,2", "1,64,3,2", "1,8,1,8", "1,32,1,2"})
+    void tiffsThatAreNotRead_areNotCalledDamaged(int packing, int bits, int format, int photometric)
+            throws IOException {
+        Directory first = new Directory()
+                .tag(256, 8)
+                .tag(257, 8)
+                .tag(258, bits, bits, bits)
+                .tag(259, packing)
+                .tag(262, photometric)
+                .tag(277, 3)
+                .tag(278, 8)
+                .tag(339, format, format, format)
+                .data(273, 279, new byte[8 * 8 * 3 * bits / 8]);
+        assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), probe("a.tif", TiffWriter.bytes(first)));
+    }
+
+    /** 16 bits a pixel, 5 red, 6 green, 5 blue: OpenCV takes it for damaged. */
+    @Test
+    void bmpOfSixteenBits_opens() throws IOException {
+        ByteBuffer out = ByteBuffer.allocate(14 + 56 + 4 * 4 * 2).order(ByteOrder.LITTLE_ENDIAN);
+        out.put((byte) 'B').put((byte) 'M').putInt(out.capacity()).putInt(0).putInt(14 + 56);
+        out.putInt(56)
+                .putInt(4)
+                .putInt(4)
+                .putShort((short) 1)
+                .putShort((short) 16)
+                .putInt(3)
+                .putInt(32);
+        out.putInt(2835).putInt(2835).putInt(0).putInt(0);
+        out.putInt(0xF800).putInt(0x07E0).putInt(0x001F).putInt(0);
+        for (int i = 0; i < 16; i++) {
+            out.putShort((short) 0xF800);
+        }
+        Path file = Files.write(folder.resolve("a.bmp"), out.array());
+        Probe probe = PhotoProbe.probe(file);
+        assertTrue(probe instanceof Probe.Readable, probe::toString);
+        try (Source source = Source.open(file, ((Probe.Readable) probe).facts())) {
+            assertEquals(4, source.picture().size().width());
+        }
+    }
+}
