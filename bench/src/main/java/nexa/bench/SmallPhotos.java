@@ -37,6 +37,18 @@ final class SmallPhotos {
         }
     }
 
+    /** One of them, with a number behind its end. */
+    static void one(Path file, int number) throws IOException {
+        Path photo = demoPhotos().getFirst();
+        Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(photo);
+        try (Picture small = PreviewMaker.picture(photo, probe.facts(), LONG_EDGE)) {
+            byte[] picture = Encoder.plainJpeg(small, 85);
+            byte[] numbered = Arrays.copyOf(picture, picture.length + 4);
+            java.nio.ByteBuffer.wrap(numbered).putInt(picture.length, number);
+            Files.write(file, numbered);
+        }
+    }
+
     /** The demo shoot's photos, in order. */
     static List<Path> demoPhotos() throws IOException {
         Path demo = Path.of(System.getProperty("nexa.home", "."), "demo", "fennick-kiln");

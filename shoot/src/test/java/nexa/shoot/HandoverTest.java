@@ -24,6 +24,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.print.SizeTarget;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Decoder;
@@ -31,6 +32,7 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.preview.Preview;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
@@ -257,5 +259,54 @@ class HandoverTest {
             cache.clear();
             assertEquals(0, cache.size());
         }
+    }
+
+    /** Twenty-four megapixels, four times as wide, 16 bits: no file is begun, and a size that works is named. */
+    @Test
+    void deliveriesBeyondTheMemory_areRefusedBeforehand() throws IOException {
+        TestShoot large = new TestShoot(base.resolve("large"));
+        TestPhotos.jpeg(large.folder().resolve("a.jpg"), 600, 400, 1);
+        Path out = base.resolve("large out");
+        try (Shoot shoot = large.open()) {
+            Format format = TestShoot.addFormat(shoot, "Wall", "3:2")
+                    .sized(new SizeTarget.Pixels(24_000, 16_000))
+                    .filed(FileSettings.parse("tiff; 16 bits; enlarged up to 400 %"));
+            Photo photo = shoot.photos().getFirst();
+            Delivery asked = HandoverPlan.sample(shoot, photo, format);
+            Delivery huge = new Delivery(
+                    photo,
+                    shoot.fileOf(photo),
+                    shoot.framing(photo),
+                    format,
+                    asked.frame(),
+                    new nexa.core.geometry.PixelSize(24_000, 16_000),
+                    out.resolve("a.tif"),
+                    java.util.Optional.empty());
+            HandoverPlan plan =
+                    new HandoverPlan(new HandoverRequest(out, List.of(format)), List.of(huge), List.of(), List.of());
+            Outcome outcome =
+                    new Handover(plan, told -> {}, new RunControl()).run(shoot).getFirst();
+            assertTrue(outcome instanceof Outcome.Failed, outcome::toString);
+            String reason = ((Outcome.Failed) outcome).reason();
+            assertTrue(reason.contains("more memory") && reason.contains("would work"), reason);
+            assertFalse(Files.exists(out.resolve("a.tif")));
+        }
+    }
+
+    @Test
+    void damagedPhoto_isDeliveredAndToldSo() throws IOException {
+        TestShoot bad = new TestShoot(base.resolve("bad"));
+        byte[] file = Files.readAllBytes(Path.of("..", "demo", "fennick-kiln", "kiln_0202.jpg"));
+        java.util.Arrays.fill(file, file.length / 2, file.length / 2 + 400, (byte) 0x5A);
+        Files.write(bad.folder().resolve("a.jpg"), file);
+        Path out = base.resolve("bad out");
+        try (Shoot shoot = bad.open()) {
+            Format format = TestShoot.addFormat(shoot, "Print", "4:5");
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(format)));
+            Outcome outcome =
+                    new Handover(plan, told -> {}, new RunControl()).run(shoot).getFirst();
+            assertTrue(outcome instanceof Outcome.Written written && written.damaged(), outcome::toString);
+        }
+        assertTrue(Files.readString(out.resolve("handover.json")).contains("\"damaged\" : true"));
     }
 }

@@ -93,6 +93,19 @@ class OriginalsTest {
                 .toList());
     }
 
+    /** Also if the program that delivers may not edit the shoot, so that only the list tells. */
+    @Test
+    void deliveriesThroughALinkToTheShoot_areNoPhotos() throws Exception {
+        Path link = Files.createSymbolicLink(base.resolve("out"), test.folder());
+        try (Shoot shoot = test.open()) {
+            Format format = TestShoot.addFormat(shoot, "Print", "4:5");
+            HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(link, List.of(format)));
+            shoot.letOthersEdit();
+            new Handover(plan, told -> {}, new RunControl()).run(shoot);
+        }
+        assertEquals(5, files().size());
+    }
+
     @Test
     void handover_throughALinkInItsFolder_leavesNeitherTheFolderNorTheFilesThere() throws IOException {
         Path out = Files.createDirectories(base.resolve("out"));

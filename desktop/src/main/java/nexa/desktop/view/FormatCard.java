@@ -239,7 +239,8 @@ public final class FormatCard extends VBox {
         String own =
                 held.shape().equals(format.shape()) ? "" : " → " + held.shape().text();
         String state = (warned() ? "⚠ " : "") + Words.of(session.framing().state(format));
-        return shapeWords() + own + " · " + (session.frameEdits().showsBlank(format) ? Words.of("rail.blank") : state);
+        String heldShape = isNamedByItsShape() && own.isEmpty() ? "" : shapeWords() + own + " · ";
+        return heldShape + (session.frameEdits().showsBlank(format) ? Words.of("rail.blank") : state);
     }
 
     /** Whether something may be wrong with the current photo's frame in this format. */
@@ -254,9 +255,15 @@ public final class FormatCard extends VBox {
         int checked = counted.in(FrameState.CHECKED, format);
         int touched = counted.in(FrameState.PLACED, format) + checked;
         int warned = counted.warned(format);
-        return shapeWords() + " · " + Words.of("rail.progress", touched, counted.working())
+        return (isNamedByItsShape() ? "" : shapeWords() + " · ")
+                + Words.of("rail.progress", touched, counted.working())
                 + (checked > 0 ? " · ✓ " + checked : "")
                 + (warned > 0 ? " · ⚠ " + warned : "");
+    }
+
+    /** Then the shape is said above already. */
+    private boolean isNamedByItsShape() {
+        return format.name().equalsIgnoreCase(format.shape().text());
     }
 
     private String shapeWords() {

@@ -88,7 +88,10 @@ final class HandoverTable extends GridPane {
 
         void show(@Nullable OnGrid onGrid) {
             delivered.show(
-                    format.shape().text() + " · " + SenseWords.asked(format.target()),
+                    (format.name().equalsIgnoreCase(format.shape().text())
+                                    ? ""
+                                    : format.shape().text() + " · ")
+                            + SenseWords.asked(format.target()),
                     FilesWords.of(format.files()) + (onGrid == null ? "" : " · " + SenseWords.onGrid(onGrid)));
         }
 

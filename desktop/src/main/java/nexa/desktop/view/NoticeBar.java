@@ -35,6 +35,7 @@ public final class NoticeBar extends VBox {
     /** Stays until somebody says that it is understood. */
     private HBox row(String words) {
         Label label = label();
+        label.getStyleClass().remove("notice"); // the row has it
         label.setText(Words.shown(words));
         HBox.setHgrow(label, Priority.ALWAYS);
         HBox row = new HBox(label);

@@ -85,8 +85,7 @@ final class ShelfPane implements PaneLayer.Content {
         }
         formats.getChildren()
                 .setAll(shelf.formats().stream()
-                        .map(format ->
-                                row(format.name(), format.shape().text(), () -> use(format), () -> shelf.drop(format)))
+                        .map(format -> row(format.name(), shape(format), () -> use(format), () -> shelf.drop(format)))
                         .toList());
         if (formats.getChildren().isEmpty()) {
             formats.getChildren().add(quiet("shelf.formats.none"));
@@ -94,6 +93,12 @@ final class ShelfPane implements PaneLayer.Content {
         long withRemoved = session.briefEdits().withRemoved();
         forget.setText(Words.of("shelf.forget", withRemoved));
         forget.setDisable(withRemoved == 0 || !session.shoot().mayEdit());
+    }
+
+    /** Nothing where the name says it. */
+    private static String shape(Format format) {
+        String shape = format.shape().text();
+        return shape.equalsIgnoreCase(format.name()) ? "" : shape;
     }
 
     private static Label quiet(String words) {

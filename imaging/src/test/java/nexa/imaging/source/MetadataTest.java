@@ -16,8 +16,10 @@ import java.util.List;
 import java.util.Random;
 import nexa.core.files.FileSettings;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
+import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import org.junit.jupiter.api.Test;
@@ -191,6 +193,42 @@ class MetadataTest {
         SourceMetadata read = delivered(from, "jpeg 90", notes);
         assertArrayEquals(icc, read.icc());
         assertTrue(notes.toString().contains("XMP"), notes::toString);
+    }
+
+    /** In all the places where cameras and programs put one. */
+    @Test
+    void smallPicturesOfTheWhole_doNotGoAlongWithUntouchedPixels() throws IOException {
+        byte[] small = "a small picture of the whole".getBytes(StandardCharsets.ISO_8859_1);
+        ByteArrayOutputStream jfif = new ByteArrayOutputStream();
+        jfif.writeBytes(new byte[] {1, 2, 1, 0, 72, 0, 72, 3, 3});
+        jfif.write(small, 0, 27);
+        ByteArrayOutputStream resource = new ByteArrayOutputStream();
+        resource.writeBytes("8BIM\4\14\0\0\0\0\0\34".getBytes(StandardCharsets.ISO_8859_1));
+        resource.writeBytes(small);
+        byte[] file = jpegWith(List.of(
+                segment(0xE0, "JFIF\0", jfif.toByteArray()),
+                segment(0xE0, "JFXX\0", small),
+                segment(0xE2, "MPF\0", small),
+                segment(0xE2, "FPXR\0", small),
+                segment(0xE3, "Stim\0", small),
+                segment(0xEB, "HDR_RI\0", small),
+                segment(0xED, "Photoshop 3.0\0", resource.toByteArray()),
+                resources(iptc(StandardCharsets.UTF_8, "120", "Blue bowl", "202", "a small picture of the whole")),
+                piece(Profile.WIDE.bytes(), 1, 1)));
+        byte[] cut = UntouchedJpeg.of(
+                file,
+                new BlockCut.Part(0, 0, 32, 32),
+                JpegBlocks.of(file),
+                FileSettings.parse("jpeg 90").description(),
+                1,
+                0,
+                note -> {});
+        String all = new String(cut, StandardCharsets.ISO_8859_1);
+        assertTrue(!all.contains("small picture"), "nothing of it");
+        assertArrayEquals(Profile.WIDE.bytes(), JpegBlocks.of(cut).icc());
+        try (Source source = Source.open(NAME, cut, Reduction.NONE)) {
+            assertEquals(32, source.picture().size().width());
+        }
     }
 
     @Test

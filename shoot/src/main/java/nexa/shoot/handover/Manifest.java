@@ -85,15 +85,15 @@ final class Manifest {
         return json.resolveSibling(json.getFileName().toString().replace(".json", ".csv"));
     }
 
-    private static void put(Map<String, ObjectNode> files, Path folder, Outcome.Written written) {
+    private static void put(Map<String, ObjectNode> files, Path folder, Outcome.Written written) throws IOException {
         ObjectNode entry = entry(folder, written);
         files.put(entry.path("file").asText(), entry);
     }
 
-    private static ObjectNode entry(Path folder, Outcome.Written written) {
+    private static ObjectNode entry(Path folder, Outcome.Written written) throws IOException {
         Delivery delivery = written.delivery();
         ObjectNode entry = JSON.createObjectNode()
-                .put("file", RelativePath.of(folder, delivery.output()))
+                .put("file", RelativePath.of(folder, delivery.output().toRealPath()))
                 .put("photo", delivery.photo().file())
                 .put("format", delivery.format().name())
                 .put("width", delivery.size().width())

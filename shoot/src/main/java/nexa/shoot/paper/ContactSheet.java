@@ -115,10 +115,15 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
     private void heading(Pdf pdf, Shoot shoot, Format format, int number, int pages) throws IOException {
         Box inside = page.inside();
         double baseline = inside.top() + 5;
-        String what =
-                byPhoto ? "" : " · " + format.name() + ", " + format.shape().text();
+        String what = byPhoto ? "" : " · " + named(format);
         pdf.text(shoot.name() + what, inside.left(), baseline, inside.width() - 25, TITLE_SIZE, false);
         pdf.textBefore(number + " of " + pages, inside.right(), baseline, TEXT_SIZE);
+    }
+
+    /** With its shape, if the name does not say it. */
+    private static String named(Format format) {
+        String shape = format.shape().text();
+        return format.name().equalsIgnoreCase(shape) ? shape : format.name() + ", " + shape;
     }
 
     private void draw(Pdf pdf, Shoot shoot, Entry entry, Cell cell, Made made) throws IOException {

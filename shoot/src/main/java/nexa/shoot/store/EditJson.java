@@ -3,6 +3,7 @@ package nexa.shoot.store;
 import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -10,6 +11,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.zip.Deflater;
+import java.util.zip.DeflaterOutputStream;
+import java.util.zip.InflaterInputStream;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
@@ -32,7 +36,10 @@ import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
 import org.jspecify.annotations.Nullable;
 
-/** An edit as bytes, all numbers to the last bit. Written piece by piece: a carry may change ten thousand photos. */
+/**
+ * An edit as bytes, deflated JSON, all numbers to the last bit. Written piece by piece: a carry may change ten thousand
+ * photos.
+ */
 final class EditJson {
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -42,10 +49,13 @@ final class EditJson {
 
     static byte[] bytes(Edit edit) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (JsonGenerator out = JSON.createGenerator(bytes)) {
+        Deflater fast = new Deflater(Deflater.BEST_SPEED);
+        try (JsonGenerator out = JSON.createGenerator(new DeflaterOutputStream(bytes, fast, 1 << 13))) {
             write(edit, out);
         } catch (IOException impossible) { // it goes to memory
             throw new IllegalStateException(impossible);
+        } finally {
+            fast.end();
         }
         return bytes.toByteArray();
     }
@@ -144,7 +154,7 @@ final class EditJson {
      * @throws IllegalArgumentException if a value is not what its name says
      */
     static Edit read(byte[] bytes) throws IOException {
-        JsonNode edit = JSON.readTree(bytes);
+        JsonNode edit = JSON.readTree(new InflaterInputStream(new ByteArrayInputStream(bytes)));
         List<FramingChange> framings = new ArrayList<>();
         for (JsonNode change : edit.required("framings")) {
             framings.add(new FramingChange(

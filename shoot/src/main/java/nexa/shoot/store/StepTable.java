@@ -16,7 +16,10 @@ import nexa.shoot.edit.History.Move;
 /** The steps that can be taken back or done again. */
 final class StepTable {
     /** Reading more than this would hold up the opening of a shoot; what lies deeper can't be taken back after it. */
-    private static final long MOST_READ = 16 << 20;
+    private static final long MOST_READ = 1 << 20;
+
+    /** Steps of ten thousand photos each would make the store larger than the photos. */
+    private static final long MOST_KEPT = 32 << 20;
 
     private final Connection connection;
     private final Spoiled spoiled;
@@ -71,6 +74,14 @@ final class StepTable {
             insert.setLong(1, place);
             insert.setBytes(2, EditJson.bytes(edit));
             insert.executeUpdate();
+        }
+        try (PreparedStatement forget = connection.prepareStatement("""
+                DELETE FROM step WHERE place IN (
+                  SELECT place FROM (SELECT place, SUM(length(edit)) OVER (ORDER BY place DESC) AS bytes FROM step)
+                  WHERE bytes > ? AND place < ?)""")) {
+            forget.setLong(1, MOST_KEPT);
+            forget.setLong(2, place);
+            forget.executeUpdate();
         }
     }
 

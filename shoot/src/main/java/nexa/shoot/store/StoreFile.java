@@ -21,6 +21,7 @@ import java.time.format.FormatStyle;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -174,23 +175,35 @@ public final class StoreFile {
             if (copy.isPresent()) {
                 Files.copy(copy.get(), file);
                 told.add(
-                        "The shoot's database was damaged (%s). The crops as of %s are back; what was changed later is lost. The damaged file is kept as %s."
-                                .formatted(damage, SAID.format(Copies.made(copy.get())), aside.getFileName()));
+                        "The shoot's database was damaged (%s). The crops as of %s are back; what was changed later is lost.%s"
+                                .formatted(damage, SAID.format(Copies.made(copy.get())), kept(aside)));
             } else {
                 int rows = Salvage.rows(aside, file);
-                told.add(
-                        "The shoot's database was damaged (%s), and there is no safety copy. %s The damaged file is kept as %s."
-                                .formatted(
-                                        damage,
-                                        rows > 0
-                                                ? rows + " of its rows could be read and are kept."
-                                                : "Nothing of it could be read.",
-                                        aside.getFileName()));
+                told.add("The shoot's database was damaged (%s), and there is no safety copy. %s%s"
+                        .formatted(
+                                damage,
+                                rows > 0
+                                        ? rows + " of its rows could be read and are kept."
+                                        : "Nothing of it could be read.",
+                                kept(aside)));
             }
-            told.add(
-                    "If sidecars were written, they may hold newer crops: read them from the exchange pane or by “nexa sidecars --read”.");
+            if (hasSidecars()) {
+                told.add(
+                        "There are sidecars, which may hold newer crops: read them from “Crops as files…” or by “nexa sidecars --read”");
+            }
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
+        }
+    }
+
+    private static String kept(Path aside) {
+        return Files.exists(aside) ? " The damaged file is kept as “" + aside.getFileName() + "”." : "";
+    }
+
+    private boolean hasSidecars() throws IOException {
+        Path shoot = file.toAbsolutePath().getParent().getParent();
+        try (Stream<Path> files = Files.list(shoot)) {
+            return files.anyMatch(each -> each.toString().endsWith(".xmp"));
         }
     }
 

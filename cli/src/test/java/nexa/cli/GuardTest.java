@@ -1,0 +1,62 @@
+package nexa.cli;
+
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaMethodCall;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import java.nio.file.Files;
+import java.util.Set;
+
+/** The promise that no photo is written is kept by one class that all writers go through. */
+@AnalyzeClasses(packages = "nexa", importOptions = ImportOption.DoNotIncludeTests.class)
+class GuardTest {
+    private static final Set<String> WRITING = Set.of(
+            "write",
+            "writeString",
+            "newOutputStream",
+            "newBufferedWriter",
+            "move",
+            "copy",
+            "delete",
+            "deleteIfExists",
+            "createFile",
+            "createLink",
+            "createSymbolicLink",
+            "setLastModifiedTime");
+
+    private static final DescribedPredicate<JavaMethodCall> WRITES = DescribedPredicate.describe(
+            "write, move or delete files",
+            call -> call.getTargetOwner().isEquivalentTo(Files.class) && WRITING.contains(call.getName()));
+
+    /**
+     * Nexa's own files (store, previews, settings, log, the demo's copy, the warming picture) are no business of the guard;
+     * the journal asks it first.
+     */
+    @ArchTest
+    static final ArchRule ONLY_THE_GUARD_WRITES = noClasses()
+            .that(DescribedPredicate.not(resideInAnyPackage(
+                    "nexa.shoot.guard..",
+                    "nexa.shoot.store..",
+                    "nexa.shoot.preview..",
+                    "nexa.cli.log..",
+                    "nexa.bench..")))
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.handover.Journal")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.ShootFiles")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.Elsewhere")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.DemoShoot")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.DemoCamera")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.desktop.Warming")
+            .should()
+            .callMethodWhere(WRITES);
+}
