@@ -76,6 +76,17 @@ final class Schema {
             UPDATE photo SET bytes = -1;
             """);
 
+    private static final List<String> COLUMNS = List.of(
+            "id, file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,"
+                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks FROM photo",
+            "id, place, name, shape, rule, target, note, files FROM format",
+            "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked FROM crop",
+            "photo, format, place, name, centre_x, centre_y, width, height, own_shape, outside, checked FROM alternate",
+            "name, value FROM setting",
+            "file, bytes, modified, sha256 FROM delivery",
+            "place, undone, edit FROM step",
+            "fingerprint FROM sound");
+
     private Schema() {}
 
     /** Whether a database that is there is of an earlier version than this program's. */
@@ -86,6 +97,18 @@ final class Schema {
 
     static boolean isOfThisVersion(Connection connection) throws SQLException {
         return version(connection) == STEPS.size();
+    }
+
+    /** Whether all columns have the names that this version's queries use; SQLite does not check what describes a table. */
+    static boolean isIntact(Connection connection) {
+        try (Statement statement = connection.createStatement()) {
+            for (String columns : COLUMNS) {
+                statement.executeQuery("SELECT " + columns + " LIMIT 0").close();
+            }
+            return true;
+        } catch (SQLException damaged) {
+            return false;
+        }
     }
 
     /** @throws SQLException also if the database is of a later version than this program knows */

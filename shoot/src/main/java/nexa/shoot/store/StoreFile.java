@@ -162,7 +162,8 @@ public final class StoreFile {
                 return Optional.of("parts of it are damaged");
             }
         }
-        boolean whole = !Schema.isOfThisVersion(connection) || new Seal(connection).isWhole();
+        boolean whole =
+                !Schema.isOfThisVersion(connection) || Schema.isIntact(connection) && new Seal(connection).isWhole();
         return whole ? Optional.empty() : Optional.of("values in it are not what was stored");
     }
 
