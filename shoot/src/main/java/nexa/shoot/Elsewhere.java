@@ -12,9 +12,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import nexa.shoot.scan.DeliveredFiles;
+import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.Fingerprint;
 import nexa.shoot.scan.FolderScan;
 import nexa.shoot.scan.FoundFile;
@@ -49,7 +51,7 @@ final class Elsewhere {
         Path shoots = Files.createDirectories(locations.data().resolve("shoots"));
         return Files.isRegularFile(store, LinkOption.NOFOLLOW_LINKS)
                 ? ofStore(store, shoots)
-                : new Place(ofPath(folder, shoots), List.of());
+                : new Place(ofPath(folder, shoots, DeliverySeal.ofUser(locations.data())), List.of());
     }
 
     // ---- a folder with a store ----
@@ -117,14 +119,14 @@ final class Elsewhere {
 
     // ---- a folder without ----
 
-    private static Path ofPath(Path folder, Path shoots) throws IOException {
+    private static Path ofPath(Path folder, Path shoots, DeliverySeal seal) throws IOException {
         String path = Sha256.of(folder.toRealPath().toString());
         List<Path> candidates = new ArrayList<>();
         candidates.add(shoots.resolve(earlierName(folder)));
         for (int i = 1; i <= MOST_OF_ONE_PATH; i++) {
             candidates.add(shoots.resolve(path + "-" + i));
         }
-        List<FoundFile> found = found(folder);
+        List<FoundFile> found = found(folder, seal);
         for (Path candidate : candidates) {
             if (Files.isRegularFile(candidate.resolve(STORE)) && knows(candidate.resolve(STORE), folder, found)) {
                 return candidate;
@@ -144,8 +146,8 @@ final class Elsewhere {
                         .toHexDigits(folder.toRealPath().toString().hashCode());
     }
 
-    private static List<FoundFile> found(Path folder) throws IOException {
-        return FolderScan.list(folder, new DeliveredFiles(folder, List.of(), java.util.Set.of())).photos().stream()
+    private static List<FoundFile> found(Path folder, DeliverySeal seal) throws IOException {
+        return FolderScan.list(folder, new DeliveredFiles(folder, List.of(), Set.of(), seal)).photos().stream()
                 .map(file -> FoundFile.of(folder, file))
                 .toList();
     }

@@ -41,6 +41,7 @@ import nexa.shoot.edit.History;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
+import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.FolderScan;
 import nexa.shoot.scan.FolderScan.Listing;
 import nexa.shoot.scan.FoundFile;
@@ -150,7 +151,8 @@ public final class Shoot implements AutoCloseable {
         Store store = files.opened().store();
         try {
             List<StoredPhoto> known = store.photos();
-            DeliveredFiles delivered = new DeliveredFiles(real, store.deliveries(), names(known));
+            DeliveredFiles delivered =
+                    new DeliveredFiles(real, store.deliveries(), names(known), DeliverySeal.ofUser(locations.data()));
             Scanned scanned = scan(real, store, known, delivered, files.mayWrite(), mostNew);
             return new Shoot(real, files, store, delivered, scanned, locations);
         } catch (IOException | RuntimeException failed) {
@@ -365,8 +367,13 @@ public final class Shoot implements AutoCloseable {
         return new WriteGuard(
                 folder,
                 photos.stream().map(this::fileOf).toList(),
-                delivered::contain,
+                delivered::mayReplace,
                 List.of(locations.data(), locations.cache()));
+    }
+
+    /** What seals entries of lists of deliveries. */
+    public DeliverySeal seal() {
+        return delivered.seal();
     }
 
     /** Remembers a file that is about to be delivered, so that it is not taken for a photo. Any thread may. */

@@ -289,6 +289,34 @@ class OriginalsTest {
         assertEquals(5, files().size());
     }
 
+    /** Neither in a folder that was never opened, nor for what is written. */
+    @Test
+    void plantedList_hidesNoPhoto_andLetsNoneBeReplaced() throws IOException {
+        Path photo = test.folder().resolve("k1.jpg");
+        Files.writeString(
+                test.folder().resolve("handover.json"),
+                "{\"nexaHandover\":1,\"files\":[{\"file\":\"k1.jpg\",\"bytes\":%d,\"sha256\":\"%s\",\"seal\":\"0\"}]}"
+                        .formatted(Files.size(photo), before.get("shoot/k1.jpg")));
+        Files.writeString(test.folder().resolve(".nexa-delivered"), "");
+        before = hashes();
+        before.remove("shoot/handover.json");
+        assertEquals(5, files().size());
+        handover(test.folder(), "{photo}", Collision.REPLACE);
+    }
+
+    /** What version 0.1 delivered into a marked folder shows as no photo, and is not replaced either. */
+    @Test
+    void deliveriesOfVersion01_areKnownByTheirFolderAndList() throws IOException {
+        Path sub = Files.createDirectories(test.folder().resolve("delivered"));
+        Path delivered = TestPhotos.jpeg(sub.resolve("k1_Print.jpg"), 200, 160, 1);
+        Files.writeString(sub.resolve(".nexa-delivered"), "");
+        Files.writeString(
+                sub.resolve("handover.json"),
+                "{\"nexaHandover\":1,\"files\":[{\"file\":\"k1_Print.jpg\",\"bytes\":%d,\"sha256\":\"%s\"}]}"
+                        .formatted(Files.size(delivered), TestShoot.hashes(sub).get("k1_Print.jpg")));
+        assertEquals(5, files().size());
+    }
+
     @Test
     void deliveries_whileTheyAreWritten_arriveAsNoPhotos() throws Exception {
         try (Shoot shoot = test.open()) {

@@ -47,7 +47,7 @@ public final class Handover {
     public List<Outcome> run(Shoot shoot) throws IOException {
         WriteGuard guard = folder(shoot.guard());
         Path folder = plan.request().folder().toRealPath();
-        try (Journal journal = Journal.open(folder, guard)) {
+        try (Journal journal = Journal.open(folder, guard, shoot.seal())) {
             Writing writing = new Writing(folder, guard, journal, shoot);
             List<Outcome> outcomes = ByPhoto.work(plan.deliveries(), ofOne -> deliver(ofOne, writing)).stream()
                     .flatMap(List::stream)
@@ -75,7 +75,7 @@ public final class Handover {
     private void end(List<Outcome> outcomes, Writing writing) {
         try {
             if (!outcomes.isEmpty()) {
-                Manifest.write(writing.folder, outcomes, plan.there(), writing.guard);
+                new Manifest(writing.folder, writing.guard, writing.shoot.seal()).write(outcomes, plan.there());
             }
             if (isWhole(outcomes)) {
                 writing.journal.end();

@@ -18,6 +18,7 @@ import java.util.Optional;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.scan.DeliveredFiles;
+import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.RelativePath;
 import nexa.shoot.scan.Sha256;
 import org.slf4j.Logger;
@@ -35,8 +36,10 @@ final class Journal implements AutoCloseable {
     private final Path file;
     private final Path folder;
     private final FileChannel channel;
+    private final DeliverySeal seal;
 
-    private Journal(Path file, Path folder, FileChannel channel) {
+    private Journal(Path file, Path folder, FileChannel channel, DeliverySeal seal) {
+        this.seal = seal;
         this.file = file;
         this.folder = folder;
         this.channel = channel;
@@ -99,7 +102,7 @@ final class Journal implements AutoCloseable {
      * @param folder real
      * @throws IOException if another run has it, or what has its name is not a journal
      */
-    static Journal open(Path folder, WriteGuard guard) throws IOException {
+    static Journal open(Path folder, WriteGuard guard, DeliverySeal seal) throws IOException {
         Path file = folder.resolve(DeliveredFiles.JOURNAL);
         guard.require(file, IfTaken.REPLACE);
         requireJournal(file);
@@ -113,7 +116,7 @@ final class Journal implements AutoCloseable {
             channel.close();
             throw new IOException("Another handover into " + folder + " is running");
         }
-        return new Journal(file, folder, channel);
+        return new Journal(file, folder, channel, seal);
     }
 
     /** A second name of another file is none of ours, and neither is what begins in another way. */
@@ -149,11 +152,13 @@ final class Journal implements AutoCloseable {
 
     /** Notes a file that is about to appear; forced to the disk. */
     synchronized void add(Delivery delivery, Path output, long bytes, String sha256) throws IOException {
+        String name = RelativePath.of(folder, output);
         ObjectNode entry = JSON.createObjectNode()
-                .put("file", RelativePath.of(folder, output))
+                .put("file", name)
                 .put("key", key(delivery))
                 .put("bytes", bytes)
-                .put("sha256", sha256);
+                .put("sha256", sha256)
+                .put("seal", seal.of(name, bytes, sha256));
         ByteBuffer line = ByteBuffer.wrap((JSON.writeValueAsString(entry) + "\n").getBytes(StandardCharsets.UTF_8));
         while (line.hasRemaining()) {
             channel.write(line);

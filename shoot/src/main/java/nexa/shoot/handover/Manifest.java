@@ -16,6 +16,7 @@ import java.util.TreeMap;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.scan.DeliveredFiles;
+import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.RelativePath;
 import nexa.shoot.scan.Sha256;
 import org.apache.commons.csv.CSVFormat;
@@ -32,22 +33,28 @@ final class Manifest {
     private static final CSVFormat CSV =
             CSVFormat.RFC4180.builder().setHeader(FIELDS.toArray(String[]::new)).get();
 
-    private Manifest() {}
+    private final Path folder;
+    private final WriteGuard guard;
+    private final DeliverySeal seal;
 
-    /**
-     * @param folder real
-     * @throws IOException if it can't be written; the files are there nevertheless
-     */
-    static void write(Path folder, List<Outcome> outcomes, List<Delivery> there, WriteGuard guard) throws IOException {
+    /** @param folder real */
+    Manifest(Path folder, WriteGuard guard, DeliverySeal seal) {
+        this.folder = folder;
+        this.guard = guard;
+        this.seal = seal;
+    }
+
+    /** @throws IOException if it can't be written; the files are there nevertheless */
+    void write(List<Outcome> outcomes, List<Delivery> there) throws IOException {
         Path json = place(folder);
         Map<String, ObjectNode> files = before(json);
         for (Delivery delivery : there) { // of a run that ended before its list was written
             Path output = delivery.output();
-            put(files, folder, new Outcome.Written(delivery, Files.size(output), Sha256.of(output), false, List.of()));
+            put(files, new Outcome.Written(delivery, Files.size(output), Sha256.of(output), false, List.of()));
         }
         for (Outcome outcome : outcomes) {
             if (outcome instanceof Outcome.Written written) {
-                put(files, folder, written);
+                put(files, written);
             }
         }
         ObjectNode root = JSON.createObjectNode().put("nexaHandover", 1);
@@ -85,21 +92,23 @@ final class Manifest {
         return json.resolveSibling(json.getFileName().toString().replace(".json", ".csv"));
     }
 
-    private static void put(Map<String, ObjectNode> files, Path folder, Outcome.Written written) throws IOException {
-        ObjectNode entry = entry(folder, written);
+    private void put(Map<String, ObjectNode> files, Outcome.Written written) throws IOException {
+        ObjectNode entry = entry(written);
         files.put(entry.path("file").asText(), entry);
     }
 
-    private static ObjectNode entry(Path folder, Outcome.Written written) throws IOException {
+    private ObjectNode entry(Outcome.Written written) throws IOException {
         Delivery delivery = written.delivery();
+        String name = RelativePath.of(folder, delivery.output().toRealPath());
         ObjectNode entry = JSON.createObjectNode()
-                .put("file", RelativePath.of(folder, delivery.output().toRealPath()))
+                .put("file", name)
                 .put("photo", delivery.photo().file())
                 .put("format", delivery.format().name())
                 .put("width", delivery.size().width())
                 .put("height", delivery.size().height())
                 .put("bytes", written.bytes())
-                .put("sha256", written.sha256());
+                .put("sha256", written.sha256())
+                .put("seal", seal.of(name, written.bytes(), written.sha256()));
         if (written.damaged()) {
             entry.put("damaged", true);
         }

@@ -17,8 +17,9 @@ import org.slf4j.LoggerFactory;
 
 /**
  * The files inside a shoot's folder that Nexa delivered, told by path, length and checksum: from the shoot's store, and from
- * the lists that lie beside them. A file that is known as a photo is not taken for one of them because a list says so.
- * Thread-safe.
+ * the lists that lie beside them if their entries bear this user's seal. A file that is known as a photo is not taken for one
+ * of them because a list says so. Version 0.1 sealed nothing and marked folders; there its list only keeps files from
+ * showing as photos. Thread-safe.
  */
 public final class DeliveredFiles {
     /** Names of lists of runs that came to their end; the first is taken where nothing else has it. */
@@ -35,6 +36,9 @@ public final class DeliveredFiles {
 
     /** What a run delivered so far, a line a file. */
     public static final String JOURNAL = ".nexa-handover";
+
+    /** What version 0.1 put into a folder of deliveries. */
+    private static final String MARKER = ".nexa-delivered";
 
     private static final Logger LOG = LoggerFactory.getLogger(DeliveredFiles.class);
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -54,22 +58,36 @@ public final class DeliveredFiles {
     private final Set<String> photos;
     private final Map<String, Delivered> known = new ConcurrentHashMap<>();
     private final Map<String, Delivered> compared = new ConcurrentHashMap<>();
+    private final Set<String> unsealed = ConcurrentHashMap.newKeySet();
+    private final DeliverySeal seal;
 
     /**
      * @param folder real
      * @param photos known ones, by their paths in the folder
      */
-    public DeliveredFiles(Path folder, Collection<Delivered> stored, Set<String> photos) {
+    public DeliveredFiles(Path folder, Collection<Delivered> stored, Set<String> photos, DeliverySeal seal) {
         this.folder = folder;
+        this.seal = seal;
         this.photos = Set.copyOf(photos);
         stored.forEach(each -> known.put(each.file(), each));
+    }
+
+    /** What seals entries of lists. */
+    public DeliverySeal seal() {
+        return seal;
     }
 
     /** Remembers a file that is about to be delivered. */
     public Delivered add(Path file, long bytes, String sha256) {
         Delivered delivered = new Delivered(RelativePath.of(folder, file), bytes, -1, sha256);
         known.put(delivered.file(), delivered);
+        unsealed.remove(delivered.file());
         return delivered;
+    }
+
+    /** Whether a file of the folder is beyond doubt one of them, so that it may be replaced if somebody asks for it. */
+    public boolean mayReplace(Path file) {
+        return !unsealed.contains(RelativePath.of(folder, file)) && contain(file);
     }
 
     /** Whether a file of the folder is one of them. Reads it if it was not compared since it was last written. */
@@ -96,7 +114,9 @@ public final class DeliveredFiles {
         }
         Delivered now = new Delivered(delivered.file(), delivered.bytes(), modified, delivered.sha256());
         known.put(now.file(), now);
-        compared.put(now.file(), now);
+        if (!unsealed.contains(now.file())) {
+            compared.put(now.file(), now);
+        }
         return true;
     }
 
@@ -148,9 +168,25 @@ public final class DeliveredFiles {
     private void add(Path directory, JsonNode entry) {
         String sha256 = entry.path("sha256").asText("");
         long bytes = entry.path("bytes").asLong(-1);
-        RelativePath.resolve(directory, entry.path("file").asText(""))
-                .map(file -> RelativePath.of(folder, file))
-                .filter(file -> !sha256.isEmpty() && bytes >= 0 && !photos.contains(file))
-                .ifPresent(file -> known.putIfAbsent(file, new Delivered(file, bytes, -1, sha256)));
+        String name = entry.path("file").asText("");
+        boolean sealed = seal.fits(entry.path("seal").asText(""), name, bytes, sha256);
+        if (sealed || isOfEarlierVersion(directory, entry)) {
+            RelativePath.resolve(directory, name)
+                    .map(file -> RelativePath.of(folder, file))
+                    .filter(file -> !photos.contains(file))
+                    .ifPresent(file -> add(file, new Delivered(file, bytes, -1, sha256), sealed));
+        }
+    }
+
+    private void add(String file, Delivered delivered, boolean sealed) {
+        if (known.putIfAbsent(file, delivered) == null && !sealed) {
+            unsealed.add(file);
+        }
+    }
+
+    private boolean isOfEarlierVersion(Path directory, JsonNode entry) {
+        return !entry.has("seal")
+                && !directory.equals(folder)
+                && Files.isRegularFile(directory.resolve(MARKER), LinkOption.NOFOLLOW_LINKS);
     }
 }
