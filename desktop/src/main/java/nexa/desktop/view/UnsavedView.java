@@ -16,7 +16,7 @@ import nexa.desktop.words.Words;
 
 /** Asks, before a shoot is closed whose last changes are not stored. */
 public final class UnsavedView extends StackPane {
-    private static final double WIDTH = 520;
+    private static final double WIDTH = 660;
 
     private final Unsaved model;
     private final Label why = label("unsaved-why");
@@ -55,6 +55,7 @@ public final class UnsavedView extends StackPane {
     private static Button button(String words, Runnable action) {
         Button button = Buttons.text(words, action);
         button.setId(words.replace('.', '-'));
+        button.setMinWidth(USE_PREF_SIZE);
         return button;
     }
 

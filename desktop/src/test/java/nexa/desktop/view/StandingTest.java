@@ -15,6 +15,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.geometry.Turn;
 import nexa.core.shape.Shape;
+import nexa.desktop.session.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Unsaved;
 import nexa.imaging.colour.Profile;
@@ -109,27 +110,25 @@ class StandingTest extends WindowTest {
             window.models().orElseThrow().levelling().automatic();
             session().turn(Turn.MIRROR);
         });
-        until(() -> window.models()
-                .orElseThrow()
-                .levelling()
-                .verdictProperty()
-                .get()
-                .filter(verdict -> verdict instanceof nexa.desktop.session.Levelling.Verdict.Found)
-                .isPresent());
+        until(this::isLevelFound);
         double mirrored = session().framing().pose().tilt().degrees();
         onFx(() -> {
             session().undo();
             session().undo();
         });
         onFx(() -> window.models().orElseThrow().levelling().automatic());
-        until(() -> window.models()
+        until(this::isLevelFound);
+        assertEquals(-session().framing().pose().tilt().degrees(), mirrored, 0.2);
+    }
+
+    private boolean isLevelFound() {
+        return window.models()
                 .orElseThrow()
                 .levelling()
                 .verdictProperty()
                 .get()
-                .filter(verdict -> verdict instanceof nexa.desktop.session.Levelling.Verdict.Found)
-                .isPresent());
-        assertEquals(-session().framing().pose().tilt().degrees(), mirrored, 0.2);
+                .filter(Levelling.Verdict.Found.class::isInstance)
+                .isPresent();
     }
 
     @Test

@@ -36,8 +36,12 @@ record Colours(Picture picture, byte @Nullable [] icc) implements AutoCloseable 
         return converted(picture, own.orElse(Profile.SRGB), target);
     }
 
-    /** Also without a profile: such colours are taken for sRGB's. */
     boolean isSrgb() {
+        return isSrgb(icc);
+    }
+
+    /** Whether a profile is sRGB's; without one colours are taken for it. */
+    static boolean isSrgb(byte @Nullable [] icc) {
         return icc == null
                 || Arrays.equals(icc, Profile.SRGB.bytes())
                 || Profile.of(icc)

@@ -12,7 +12,6 @@ import nexa.core.files.FileType;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.blocks.BlockCut.Part;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.source.SourceMetadata;
 
 /** A part of a JPEG with its pixels as they were, and of its metadata what is kept. */
@@ -44,11 +43,8 @@ public final class UntouchedJpeg {
             Consumer<String> notes)
             throws IOException {
         PixelSize size = new PixelSize(part.width(), part.height());
-        boolean srgb = source.icc() == null
-                || Profile.of(source.icc())
-                        .filter(profile -> profile.toString().contains("sRGB"))
-                        .isPresent();
-        ExifBlock.Itself itself = new ExifBlock.Itself(FileType.JPEG, size, ppi, orientation, srgb);
+        ExifBlock.Itself itself =
+                new ExifBlock.Itself(FileType.JPEG, size, ppi, orientation, Colours.isSrgb(source.icc()));
         SourceMetadata kept = new SourceMetadata(
                 ExifBlock.bytes(ExifBlock.forDelivery(source.exif(), said, itself, notes), Optional.empty(), notes),
                 null,

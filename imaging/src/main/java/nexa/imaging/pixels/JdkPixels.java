@@ -16,8 +16,8 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** Rare forms of BMP and GIF that OpenCV takes for damaged, read by the JDK's decoders. */
-final class JdkPixels {
+/** Pixels of the JDK's decoders: they read rare forms of BMP and GIF that OpenCV takes for damaged. */
+public final class JdkPixels {
     private static final Logger LOG = LoggerFactory.getLogger(JdkPixels.class);
     private static final List<String> BEGINNINGS = List.of("BM", "GIF8");
 
@@ -31,14 +31,16 @@ final class JdkPixels {
         }
         try {
             return Optional.ofNullable(ImageIO.read(new ByteArrayInputStream(bytes)))
-                    .map(JdkPixels::picture);
+                    .map(JdkPixels::matrix)
+                    .map(Picture::new);
         } catch (IOException | RuntimeException damaged) {
             LOG.info("The JDK does not read it either: {}", damaged.toString());
             return Optional.empty();
         }
     }
 
-    private static Picture picture(BufferedImage image) {
+    /** An image's pixels in three channels; what is transparent shows white. */
+    public static Mat matrix(BufferedImage image) {
         BufferedImage bgr = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
         Graphics2D graphics = bgr.createGraphics();
         graphics.drawImage(image, 0, 0, java.awt.Color.WHITE, null);
@@ -47,6 +49,6 @@ final class JdkPixels {
         try (BytePointer data = matrix.data()) {
             data.put(((DataBufferByte) bgr.getRaster().getDataBuffer()).getData());
         }
-        return new Picture(matrix);
+        return matrix;
     }
 }

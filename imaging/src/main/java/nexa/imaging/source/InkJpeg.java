@@ -1,8 +1,6 @@
 package nexa.imaging.source;
 
-import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
-import java.awt.image.DataBufferByte;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -14,9 +12,9 @@ import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import nexa.imaging.file.JpegSegments;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.JdkPixels;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -57,7 +55,7 @@ final class InkJpeg {
         if (image == null) {
             throw new IOException("no reader");
         }
-        return matrix(image);
+        return JdkPixels.matrix(image);
     }
 
     /** Amounts of ink as they are. Without a profile each ink takes its share of the light away. */
@@ -83,17 +81,5 @@ final class InkJpeg {
         } finally {
             reader.dispose();
         }
-    }
-
-    private static Mat matrix(BufferedImage image) {
-        BufferedImage bgr = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
-        Graphics2D graphics = bgr.createGraphics();
-        graphics.drawImage(image, 0, 0, null);
-        graphics.dispose();
-        Mat matrix = new Mat(image.getHeight(), image.getWidth(), opencv_core.CV_8UC3);
-        try (BytePointer data = matrix.data()) {
-            data.put(((DataBufferByte) bgr.getRaster().getDataBuffer()).getData());
-        }
-        return matrix;
     }
 }

@@ -265,7 +265,7 @@ public final class Store implements AutoCloseable {
         try {
             return work.run();
         } catch (SQLException failed) {
-            throw new StoreException(failure + ": " + failed.getMessage(), failed);
+            throw new StoreException(failure + ": " + StoreException.words(failed), failed);
         }
     }
 

@@ -1,6 +1,8 @@
 package nexa.shoot.store;
 
 import java.io.IOException;
+import java.sql.SQLException;
+import java.util.Map;
 import java.util.Set;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
@@ -14,8 +16,21 @@ public final class StoreException extends IOException {
             SQLiteErrorCode.SQLITE_CANTOPEN.code,
             SQLiteErrorCode.SQLITE_IOERR.code);
 
+    private static final Map<Integer, String> PLAIN = Map.of(
+            SQLiteErrorCode.SQLITE_FULL.code, "the disk is full",
+            SQLiteErrorCode.SQLITE_BUSY.code, "another program holds it",
+            SQLiteErrorCode.SQLITE_READONLY.code, "it can't be written",
+            SQLiteErrorCode.SQLITE_IOERR.code, "the disk can't be read or written");
+
     StoreException(String message, Throwable cause) {
         super(message, cause);
+    }
+
+    /** The library's reasons in plain words, where a user can do something about them. */
+    static String words(SQLException failed) {
+        int code = failed instanceof SQLiteException own ? own.getErrorCode() & 0xFF : 0;
+        String plain = PLAIN.get(code);
+        return plain == null ? String.valueOf(failed.getMessage()) : plain;
     }
 
     /** Whether it is because nothing can be written there, so that it can still be looked at. */
