@@ -172,7 +172,10 @@ abstract class ShootCommand implements Callable<Integer> {
 
     final void requireEditing(Shoot shoot) throws IOException {
         if (!shoot.mayEdit()) {
-            throw new IOException("Another Nexa has this shoot open; close it there, or make the change there");
+            throw new IOException(
+                    shoot.told().isEmpty()
+                            ? "Another Nexa has this shoot open; close it there, or make the change there"
+                            : "Nothing can be changed here now");
         }
     }
 

@@ -1,6 +1,7 @@
 package nexa.shoot;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
@@ -86,6 +87,46 @@ class FullDiskTest {
         }
         assertEquals(PHOTOS, allWhole(out));
         assertTrue(Files.exists(out.resolve("handover.json")));
+    }
+
+    /** A shoot on a full disk shows its crops, keeps changes in the user's data, and has them when there is room. */
+    @Test
+    void shootOnAFullDisk_opens_andKeepsChangesElsewhere() throws IOException {
+        Path disk = Files.createDirectories(base.resolve("out"));
+        assumeTrue(
+                ran("mount", "-t", "tmpfs", "-o", "size=2m", "tmpfs", disk.toString()),
+                "no small disk can be made here");
+        Path folder = Files.createDirectories(disk.resolve("shoot"));
+        TestPhotos.jpeg(folder.resolve("a.jpg"), 300, 200, 1);
+        Locations data = new Locations(base.resolve("data"), base.resolve("cache"));
+        Locations onDisk = new Locations(disk.resolve("data"), disk.resolve("cache"));
+        try (Shoot shoot = Shoot.open(folder, data)) {
+            TestShoot.addFormat(shoot, "Print", "4:5");
+        }
+        Path filling = disk.resolve("filling");
+        fill(filling);
+        try (Shoot shoot = Shoot.open(folder, onDisk)) {
+            assertEquals("Print", shoot.brief().names());
+            assertFalse(shoot.mayEdit(), "nothing can be written anywhere");
+        }
+        try (Shoot shoot = Shoot.open(folder, data)) {
+            assertEquals("Print", shoot.brief().names());
+            TestShoot.addFormat(shoot, "Square", "1:1");
+        }
+        Files.delete(filling);
+        try (Shoot shoot = Shoot.open(folder, data)) {
+            assertEquals("Print, Square", shoot.brief().names());
+        }
+    }
+
+    private static void fill(Path file) {
+        try (var out = Files.newOutputStream(file)) {
+            while (true) {
+                out.write(new byte[512]);
+            }
+        } catch (IOException full) {
+            assertTrue(String.valueOf(full.getMessage()).contains("No space left"), full::toString);
+        }
     }
 
     private static int allWhole(Path out) throws IOException {

@@ -66,9 +66,12 @@ final class Copies {
     }
 
     Optional<Path> newestGood() throws IOException {
-        return newestFirst().stream()
-                .filter(copy -> StoreFile.damage(copy).isEmpty())
-                .findFirst();
+        for (Path copy : newestFirst()) {
+            if (StoreFile.damage(copy).isEmpty()) {
+                return Optional.of(copy);
+            }
+        }
+        return Optional.empty();
     }
 
     /** When it was made. */

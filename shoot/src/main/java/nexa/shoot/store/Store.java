@@ -1,5 +1,7 @@
 package nexa.shoot.store;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -23,6 +25,7 @@ import nexa.shoot.edit.History;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteConfig;
+import org.sqlite.SQLiteConnection;
 
 /**
  * One shoot's SQLite database in write-ahead mode. Each method that writes is one transaction: after a crash or a power
@@ -32,6 +35,11 @@ import org.sqlite.SQLiteConfig;
 public final class Store implements AutoCloseable {
     /** Where a shoot's store lies in its folder. */
     public static final String IN_FOLDER = ".nexa/shoot.db";
+
+    /** Where the file's header says how it is written and read (SQLite file format, 1.3). */
+    private static final int JOURNAL_MODES = 18;
+
+    private static final byte ROLLBACK = 1;
 
     private static final String IDENTITY = "identity";
 
@@ -92,13 +100,25 @@ public final class Store implements AutoCloseable {
         return attempt("The shoot's database " + file + " can't be read", () -> {
             Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:");
             if (file != null) {
-                try (Statement statement = connection.createStatement()) {
-                    statement.executeUpdate("restore from " + quoted(file));
-                }
+                connection.unwrap(SQLiteConnection.class).deserialize("main", bytes(file));
             }
             Schema.update(connection);
             return new Store(connection, true);
         });
+    }
+
+    /** Without a log of its own, as there is no place for one. */
+    private static byte[] bytes(Path file) throws SQLException {
+        try {
+            byte[] bytes = Files.readAllBytes(file);
+            if (bytes.length > JOURNAL_MODES + 1) {
+                bytes[JOURNAL_MODES] = ROLLBACK;
+                bytes[JOURNAL_MODES + 1] = ROLLBACK;
+            }
+            return bytes;
+        } catch (IOException unreadable) {
+            throw new SQLException(unreadable.getMessage(), unreadable);
+        }
     }
 
     static String quoted(Path file) {

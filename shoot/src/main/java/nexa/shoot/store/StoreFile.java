@@ -2,7 +2,6 @@ package nexa.shoot.store;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
@@ -94,11 +93,18 @@ public final class StoreFile {
     private Store open() throws StoreException {
         try {
             if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
-                damage(file).ifPresentOrElse(this::mend, this::copyIfDue);
+                Optional<String> damage = damage(file);
+                if (damage.isPresent()) {
+                    mend(damage.get());
+                } else {
+                    copyIfDue();
+                }
             } else if (copies.newestGood().isPresent()) {
                 mend("it was gone");
             }
-        } catch (IOException | UncheckedIOException failed) {
+        } catch (StoreException known) {
+            throw known;
+        } catch (IOException failed) {
             throw new StoreException("The shoot's database " + file + " can't be set aside", failed);
         }
         Store store = Store.open(file);
@@ -127,8 +133,12 @@ public final class StoreFile {
 
     // ---- damage ----
 
-    /** What is wrong with a store's file; empty if nothing is. */
-    static Optional<String> damage(Path file) {
+    /**
+     * What is wrong with a store's file; empty if nothing is.
+     *
+     * @throws StoreException if it can't be told because nothing can be written there, or another program holds it
+     */
+    static Optional<String> damage(Path file) throws StoreException {
         try {
             if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
                 return Optional.of("it is a link or a folder");
@@ -145,6 +155,11 @@ public final class StoreFile {
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
             return damage(connection);
         } catch (SQLException broken) {
+            StoreException why = new StoreException(
+                    "The shoot's database " + file + " can't be opened: " + StoreException.words(broken), broken);
+            if (why.isForLackOfRoom()) {
+                throw why;
+            }
             return Optional.of("it can't be read: " + broken.getMessage());
         }
     }
@@ -167,33 +182,39 @@ public final class StoreFile {
         return whole ? Optional.empty() : Optional.of("values in it are not what was stored");
     }
 
-    private void mend(String damage) {
+    private void mend(String damage) throws IOException {
         Instant now = clock.instant();
         Path aside = file.resolveSibling("damaged " + NAME.format(now) + ".db");
+        setAside(aside);
         try {
-            setAside(aside);
-            Optional<Path> copy = copies.newestGood();
-            if (copy.isPresent()) {
-                Files.copy(copy.get(), file);
-                told.add(
-                        "The shoot's database was damaged (%s). The crops as of %s are back; what was changed later is lost.%s"
-                                .formatted(damage, SAID.format(Copies.made(copy.get())), kept(aside)));
-            } else {
-                int rows = Salvage.rows(aside, file);
-                told.add("The shoot's database was damaged (%s), and there is no safety copy. %s%s"
-                        .formatted(
-                                damage,
-                                rows > 0
-                                        ? rows + " of its rows could be read and are kept."
-                                        : "Nothing of it could be read.",
-                                kept(aside)));
-            }
-            if (hasSidecars()) {
-                told.add(
-                        "There are sidecars, which may hold newer crops: read them from “Crops as files…” or by “nexa sidecars --read”");
-            }
-        } catch (IOException failed) {
-            throw new UncheckedIOException(failed);
+            replace(damage, aside);
+        } catch (IOException failed) { // then it is as it was
+            Files.deleteIfExists(file);
+            move(aside, file);
+            throw failed;
+        }
+    }
+
+    private void replace(String damage, Path aside) throws IOException {
+        Optional<Path> copy = copies.newestGood();
+        if (copy.isPresent()) {
+            Files.copy(copy.get(), file);
+            told.add(
+                    "The shoot's database was damaged (%s). The crops as of %s are back; what was changed later is lost.%s"
+                            .formatted(damage, SAID.format(Copies.made(copy.get())), kept(aside)));
+        } else {
+            int rows = Salvage.rows(aside, file);
+            told.add("The shoot's database was damaged (%s), and there is no safety copy. %s%s"
+                    .formatted(
+                            damage,
+                            rows > 0
+                                    ? rows + " of its rows could be read and are kept."
+                                    : "Nothing of it could be read.",
+                            kept(aside)));
+        }
+        if (hasSidecars()) {
+            told.add(
+                    "There are sidecars, which may hold newer crops: read them from “Crops as files…” or by “nexa sidecars --read”");
         }
     }
 
@@ -208,12 +229,16 @@ public final class StoreFile {
         }
     }
 
-    /** With what belongs to it. */
     private void setAside(Path aside) throws IOException {
+        move(file, aside);
+    }
+
+    /** With what belongs to it. */
+    private static void move(Path from, Path to) throws IOException {
         for (String ending : List.of("", "-wal", "-shm")) {
-            Path part = Path.of(file + ending);
+            Path part = Path.of(from + ending);
             if (Files.exists(part, LinkOption.NOFOLLOW_LINKS)) {
-                Files.move(part, Path.of(aside + ending), StandardCopyOption.ATOMIC_MOVE);
+                Files.move(part, Path.of(to + ending), StandardCopyOption.ATOMIC_MOVE);
             }
         }
     }
