@@ -5,11 +5,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import nexa.core.brief.Crop;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -18,6 +20,7 @@ import nexa.core.geometry.Pose;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.shoot.Photo;
+import nexa.shoot.edit.Edit;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -92,6 +95,31 @@ class TogetherTest extends WindowTest {
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
         assertEquals(before.get(0), frame(all().get(0)));
         assertEquals(before.get(1), frame(all().get(1)));
+    }
+
+    /** A frame that may leave the photo is dragged from where it is, not from where it would lie inside. */
+    @Test
+    void dragOfAFrameBeyondThePhoto_doesNotJump(FxRobot robot) throws Exception {
+        selectTwo(robot);
+        onFx(() -> {
+            session().selectionProperty().set(Set.of());
+            Framing before = session().framing();
+            Crop beyond = new Crop(new Frame(-0.45, 0, 0.5, 0.4), Optional.empty(), true, false);
+            session()
+                    .shoot()
+                    .apply(Edit.framing(
+                            "edit.frame",
+                            all().get(0).id(),
+                            before,
+                            before.with(session().format().orElseThrow(), beyond)));
+            session().selectionProperty().set(Set.copyOf(all().subList(0, 2)));
+        });
+        Frame before = frame(all().get(0));
+        assertTrue(before.left() < -0.6, "it lies beyond the photo: " + before);
+        Point2D from = onTile(robot, 0, new Point(-0.35, 0));
+        drag(robot, from, from.add(6, 0));
+        double moved = frame(all().get(0)).centreX() - before.centreX();
+        assertTrue(moved > 0 && moved < 0.08, "moved by " + moved);
     }
 
     @Test

@@ -178,12 +178,14 @@ public final class ScanCheck {
 
         private void fill() {
             while (left <= Long.SIZE - 2 * Byte.SIZE) {
-                int value = 0;
-                if (atMarker()) {
+                int value = at < bytes.length ? bytes[at] & 0xFF : 0xFF;
+                if (value != 0xFF) { // as nearly all are
+                    at++;
+                } else if (atMarker()) {
+                    value = 0;
                     borrowed += Byte.SIZE;
                 } else {
-                    value = bytes[at] & 0xFF;
-                    at += value == 0xFF ? 2 : 1;
+                    at += 2;
                 }
                 buffer = buffer << Byte.SIZE | value;
                 left += Byte.SIZE;
