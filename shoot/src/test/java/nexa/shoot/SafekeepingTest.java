@@ -3,6 +3,7 @@ package nexa.shoot;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
@@ -220,6 +221,21 @@ class SafekeepingTest {
             TestShoot.addFormat(shoot, "New", "1:1");
             assertTrue(shoot.brief().find("New").orElseThrow().id() > 1, "no crop of another format becomes its own");
         }
+    }
+
+    @Test
+    void storeThatAnotherProgramHolds_isNotTakenForDamaged() throws Exception {
+        List<Framing> before = framings();
+        try (Connection holding = DriverManager.getConnection("jdbc:sqlite:" + store);
+                Statement statement = holding.createStatement()) {
+            statement.execute("PRAGMA locking_mode = EXCLUSIVE");
+            statement.execute("BEGIN EXCLUSIVE");
+            statement.execute("UPDATE setting SET value = value");
+            String message = assertThrows(IOException.class, test::open).getMessage();
+            assertTrue(message.contains("another program holds it"), message);
+            statement.execute("ROLLBACK");
+        }
+        assertEquals(before, framings());
     }
 
     @Test

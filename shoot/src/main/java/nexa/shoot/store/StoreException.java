@@ -33,6 +33,12 @@ public final class StoreException extends IOException {
         return plain == null ? String.valueOf(failed.getMessage()) : plain;
     }
 
+    /** Whether it is because another program holds the database. */
+    boolean isHeld() {
+        return getCause() instanceof SQLiteException failed
+                && (failed.getErrorCode() & 0xFF) == SQLiteErrorCode.SQLITE_BUSY.code;
+    }
+
     /** Whether it is because nothing can be written there, so that it can still be looked at. */
     public boolean isForLackOfRoom() {
         return getCause() instanceof SQLiteException failed && UNWRITABLE.contains(failed.getErrorCode() & 0xFF);

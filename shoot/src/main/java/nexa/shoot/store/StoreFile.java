@@ -157,7 +157,7 @@ public final class StoreFile {
         } catch (SQLException broken) {
             StoreException why = new StoreException(
                     "The shoot's database " + file + " can't be opened: " + StoreException.words(broken), broken);
-            if (why.isForLackOfRoom()) {
+            if (why.isForLackOfRoom() || why.isHeld()) {
                 throw why;
             }
             return Optional.of("it can't be read: " + broken.getMessage());
