@@ -8,6 +8,7 @@ import nexa.core.geometry.Outline;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.TurnedRectangle;
 import nexa.core.gesture.FrameDrag;
 import nexa.core.gesture.FrameDrag.Hold;
 import nexa.core.gesture.Grip;
@@ -30,7 +31,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 5, time = 1)
 @Fork(1)
 public class CoreBenchmark {
-    private final Outline outline = Outline.of(new PixelSize(6000, 4000), new Tilt(2.3));
+    private final Outline outline = TurnedRectangle.of(new PixelSize(6000, 4000), new Tilt(2.3));
     private final Frame wish = new Frame(0.2, -0.1, 0.7, 0.56);
     private final Frame start = Fit.within(outline, new Frame(0.05, 0, 0.5, 0.4));
     private int step;

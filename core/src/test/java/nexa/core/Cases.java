@@ -5,11 +5,17 @@ import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
+import nexa.core.geometry.Projective;
+import nexa.core.geometry.Radial;
+import nexa.core.geometry.Region;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.geometry.TurnedRectangle;
 
 /** Random photos, tilts and frames for property tests; the same ones at every run. */
 public final class Cases {
@@ -53,8 +59,61 @@ public final class Cases {
         return new Pose(turn(), tilt());
     }
 
-    public Outline outline() {
-        return Outline.of(photo(), tilt());
+    public TurnedRectangle outline() {
+        return TurnedRectangle.of(photo(), tilt());
+    }
+
+    /** A region that bends inwards and outwards: a star about a point near the origin. */
+    public Region star() {
+        int corners = random.nextInt(3, 25);
+        double middleX = between(-0.1, 0.1);
+        double middleY = between(-0.1, 0.1);
+        return new Region(IntStream.range(0, corners)
+                .mapToObj(i -> {
+                    double angle = 2 * Math.PI * (i + between(0.1, 0.9)) / corners;
+                    double far = between(0.15, 0.7);
+                    return new Point(middleX + far * Math.cos(angle), middleY + far * Math.sin(angle));
+                })
+                .toList());
+    }
+
+    /** A leaning view of the photo; its far side is up to half as far away again as its near side. */
+    public Projective projection() {
+        double angle = between(0, 2 * Math.PI);
+        double lean = between(0.05, 0.35);
+        return new Projective(
+                between(0.9, 1.1),
+                between(-0.05, 0.05),
+                between(-0.02, 0.02),
+                between(-0.05, 0.05),
+                between(0.9, 1.1),
+                between(-0.02, 0.02),
+                lean * Math.cos(angle),
+                lean * Math.sin(angle),
+                1);
+    }
+
+    /** A distortion stronger than that of any lens but a fisheye, either way. */
+    public Radial distortion() {
+        double strength = between(-0.12, 0.25);
+        Radial curve = Radial.of(
+                new Point(between(-0.03, 0.03), between(-0.03, 0.03)), 0.6, 1, 0, strength, 0, between(-0.02, 0.02));
+        return random.nextBoolean() ? curve : curve.inverse();
+    }
+
+    /** What bends a photo: one of the two, or the lens and then the lean. */
+    public Mapping correction() {
+        return switch (random.nextInt(3)) {
+            case 0 -> projection();
+            case 1 -> distortion();
+            default -> distortion().then(projection());
+        };
+    }
+
+    /** A photo of a usual shape, held somehow and bent. */
+    public PhotoSpace bent() {
+        PixelSize size = new PixelSize(random.nextInt(600, 9000), random.nextInt(600, 9000));
+        return new PhotoSpace(size, pose().withCorrection(correction()));
     }
 
     /** From far too small to far too large, inside, across the edge and away from the photo. */

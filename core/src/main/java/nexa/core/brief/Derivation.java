@@ -10,6 +10,7 @@ import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.shape.Shape;
@@ -97,12 +98,9 @@ public final class Derivation {
      */
     static Frame around(Outline outline, Frame placed, Frame largest) {
         Frame centred = Frame.around(placed.centre(), largest.width(), largest.height());
-        double reach = centred.corners().stream()
-                .mapToDouble(corner -> outline.reach(placed.centre(), corner.minus(placed.centre())))
-                .min()
-                .orElseThrow();
-        Frame grown = centred.scaled(Math.clamp(reach, SMALLEST_SHARE, 1));
-        if (outline.contains(grown, Outline.PARALLEL) && contains(grown, placed)) {
+        double growth = outline.growth(centred, placed.centre());
+        Frame grown = centred.scaled(Math.clamp(growth, SMALLEST_SHARE, 1));
+        if (outline.holds(grown) && contains(grown, placed)) {
             return grown;
         }
         double aspect = largest.aspect();
@@ -125,7 +123,8 @@ public final class Derivation {
     public static Frame shaped(PhotoSpace space, Frame level, Format format) {
         Orientation along = Orientation.of(level.width(), level.height());
         double aspect = format.aspect(along, space.upright().aspect(), level.aspect());
-        return sameShape(level, aspect) ? level : level.reshaped(aspect);
+        // a wish which already has the shape stays exactly as it is
+        return Tolerance.sameRatio(level.aspect(), aspect) ? level : level.reshaped(aspect);
     }
 
     /** A crop laid the other way, held to a shape of its own where the format's rule or the photo would lay it back. */
@@ -145,10 +144,5 @@ public final class Derivation {
     /** The wish in level space, in the format's present shape. */
     private static Frame asked(PhotoSpace space, Frame wish, Format format) {
         return shaped(space, space.fromAsShot(wish), format);
-    }
-
-    /** Equal but for rounding, so that a wish which already has the shape stays exactly as it is. */
-    private static boolean sameShape(Frame frame, double aspect) {
-        return Math.abs(frame.aspect() - aspect) <= 1e-12 * aspect;
     }
 }

@@ -17,6 +17,7 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
+import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Composition;
 
@@ -31,9 +32,6 @@ import nexa.core.mark.Composition;
  */
 public record Carry(
         PixelSize asShot, Framing framing, Format format, Brief brief, Set<Part> parts, Opposite opposite, By by) {
-    /** Differences below this, in long edges, are rounding. */
-    private static final double SAME = 1e-9;
-
     public Carry {
         parts = Set.copyOf(parts);
     }
@@ -86,7 +84,7 @@ public record Carry(
         Turn source = framing.pose().turn();
         Pose laid = target;
         if (parts.contains(Part.TURN)) {
-            laid = new Pose(new Turn(source.quarterTurns(), laid.turn().mirrored()), laid.tilt());
+            laid = laid.withTurn(new Turn(source.quarterTurns(), laid.turn().mirrored()));
         }
         if (parts.contains(Part.MIRROR) && laid.turn().mirrored() != source.mirrored()) {
             laid = laid.turned(Turn.MIRROR);
@@ -127,22 +125,21 @@ public record Carry(
 
     /** The wish of the photo carried to, as it is remembered. */
     private Frame wish(PhotoSpace target, Frame own, boolean turned) {
-        Frame source = space().pose().turn().apply(crop(asShot, framing).wish());
-        Frame kept = target.pose().turn().apply(own);
+        Frame source = space().asShotToUpright(crop(asShot, framing).wish());
+        Frame kept = target.asShotToUpright(own);
         Point centre = parts.contains(Part.PLACE) ? place(source.centre(), target) : kept.centre();
         Frame size = parts.contains(Part.SHAPE) ? source : kept;
         Frame upright = turned && parts.contains(Part.SHAPE)
                 ? Frame.around(centre, size.height(), size.width())
                 : Frame.around(centre, size.width(), size.height());
-        return target.pose().turn().inverse().apply(upright);
+        return target.uprightToAsShot(upright);
     }
 
     /** The same fractions of the other photo, along the photos' own axes. */
     private Point place(Point centre, PhotoSpace target) {
-        Outline from = space().outline();
-        Outline to = target.outline();
-        return new Point(
-                centre.x() / from.halfWidth() * to.halfWidth(), centre.y() / from.halfHeight() * to.halfHeight());
+        Point from = space().halfSides();
+        Point to = target.halfSides();
+        return new Point(centre.x() / from.x() * to.x(), centre.y() / from.y() * to.y());
     }
 
     // ---- by marks ----
@@ -189,10 +186,10 @@ public record Carry(
      */
     private static Set<Loss> losses(Frame asked, Frame possible, Frame frame) {
         EnumSet<Loss> losses = EnumSet.noneOf(Loss.class);
-        if (frame.width() < asked.width() - SAME) {
+        if (frame.width() < asked.width() - Tolerance.LENGTH) {
             losses.add(Loss.SMALLER);
         }
-        if (frame.centre().distance(possible.centre()) > SAME) {
+        if (frame.centre().distance(possible.centre()) > Tolerance.LENGTH) {
             losses.add(Loss.MOVED);
         }
         return losses;

@@ -1,6 +1,7 @@
 package nexa.core.carry;
 
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Tolerance;
 
 /**
  * A relative change of a frame, the same for several photos.
@@ -64,6 +65,6 @@ public record Change(double right, double down, double size, double tilt, boolea
     }
 
     private static boolean near(double value, double other) {
-        return Math.abs(value - other) < 1e-9;
+        return Tolerance.sameLength(value, other);
     }
 }

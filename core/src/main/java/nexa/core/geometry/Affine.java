@@ -1,7 +1,19 @@
 package nexa.core.geometry;
 
 /** x' = xx·x + xy·y + dx, y' = yx·x + yy·y + dy. */
-public record Affine(double xx, double xy, double dx, double yx, double yy, double dy) {
+public record Affine(double xx, double xy, double dx, double yx, double yy, double dy) implements Mapping {
+    public static final Affine IDENTITY = new Affine(1, 0, 0, 0, 1, 0);
+
+    public Affine {
+        // -0.0 becomes 0.0, so that equal maps are equal
+        xx += 0.0;
+        xy += 0.0;
+        dx += 0.0;
+        yx += 0.0;
+        yy += 0.0;
+        dy += 0.0;
+    }
+
     public static Affine translation(double dx, double dy) {
         return new Affine(1, 0, dx, 0, 1, dy);
     }
@@ -20,8 +32,41 @@ public record Affine(double xx, double xy, double dx, double yx, double yy, doub
         return new Affine(x.x(), y.x(), 0, x.y(), y.y(), 0);
     }
 
+    @Override
     public Point apply(Point p) {
         return new Point(xx * p.x() + xy * p.y() + dx, yx * p.x() + yy * p.y() + dy);
+    }
+
+    @Override
+    public void map(double[] xs, double[] ys, int count) {
+        for (int i = 0; i < count; i++) {
+            double x = xs[i];
+            double y = ys[i];
+            xs[i] = xx * x + xy * y + dx;
+            ys[i] = yx * x + yy * y + dy;
+        }
+    }
+
+    /** @throws IllegalStateException if the map squeezes the plane into a line, so that nothing undoes it */
+    @Override
+    public Affine inverse() {
+        double determinant = determinant();
+        if (determinant == 0 || !Double.isFinite(determinant)) {
+            throw new IllegalStateException("Nothing undoes " + this);
+        }
+        Affine linear = new Affine(yy / determinant, -xy / determinant, 0, -yx / determinant, xx / determinant, 0);
+        Point back = linear.apply(new Point(-dx, -dy));
+        return new Affine(linear.xx, linear.xy, back.x(), linear.yx, linear.yy, back.y());
+    }
+
+    @Override
+    public Affine tangent(Point at) {
+        return this;
+    }
+
+    /** What areas grow by; negative if the map mirrors. */
+    public double determinant() {
+        return xx * yy - xy * yx;
     }
 
     /** This map and then the next, as one. */

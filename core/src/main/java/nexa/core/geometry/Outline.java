@@ -3,78 +3,45 @@ package nexa.core.geometry;
 import java.util.List;
 
 /**
- * The photo's own edge in level space: a rectangle of the given half sides about the origin, turned by the tilt.
- *
- * @param halfWidth half the upright photo's width, in long edges
- * @param halfHeight half the upright photo's height, in long edges
+ * The photo's own edge in level space; the edge itself is inside. A frame lies inside when its centre does and no part
+ * of the edge crosses its interior; in an outline that bends inwards its corners alone say too little.
  */
-public record Outline(double halfWidth, double halfHeight, Tilt tilt) {
-    /** Steps across an edge below this many long edges (a hundred-thousandth of a pixel) count as along it. */
-    public static final double PARALLEL = 1e-9;
+public sealed interface Outline permits TurnedRectangle, Region {
+    /** The corners of the outline in order around it; the first is not repeated at the end. */
+    List<Point> corners();
 
-    public static Outline of(PixelSize upright, Tilt tilt) {
-        double longEdge = upright.longEdge();
-        return new Outline(upright.width() / longEdge / 2, upright.height() / longEdge / 2, tilt);
-    }
+    /** Whether the point is inside or at most {@code slack} (in long edges) outside. */
+    boolean contains(Point level, double slack);
 
-    /** Where a frame may lie that may leave the photo: twice as wide and high, about the same centre. */
-    public Outline beyond() {
-        return new Outline(2 * halfWidth, 2 * halfHeight, tilt);
-    }
+    /** Whether the frame is inside or nowhere more than {@code slack} outside. */
+    boolean contains(Frame frame, double slack);
 
-    /** Level space to the photo's own axes: the tilt undone. */
-    public Point toPhoto(Point level) {
-        return tilt.negated().rotate(level);
-    }
-
-    /** The photo's own axes to level space. */
-    public Point toLevel(Point photo) {
-        return tilt.rotate(photo);
-    }
-
-    /** Half the room, along the photo's own width, that a frame of this size takes when the photo is tilted. */
-    public double reachX(double frameWidth, double frameHeight) {
-        return (frameWidth * tilt.cos() + frameHeight * Math.abs(tilt.sin())) / 2;
-    }
-
-    /** Half the room, along the photo's own height, that a frame of this size takes when the photo is tilted. */
-    public double reachY(double frameWidth, double frameHeight) {
-        return (frameWidth * Math.abs(tilt.sin()) + frameHeight * tilt.cos()) / 2;
-    }
-
-    /** Top left, top right, bottom right, bottom left corner of the photo, in level space. */
-    public List<Point> corners() {
-        return List.of(
-                toLevel(new Point(-halfWidth, -halfHeight)),
-                toLevel(new Point(halfWidth, -halfHeight)),
-                toLevel(new Point(halfWidth, halfHeight)),
-                toLevel(new Point(-halfWidth, halfHeight)));
+    /** Whether a delivered frame shows nothing but photo. */
+    default boolean holds(Frame frame) {
+        return contains(frame, Tolerance.LENGTH);
     }
 
     /**
-     * How far one can go from a point inside along an offset before leaving the photo, in multiples of the offset.
-     * Infinite if the offset never leads out: also when it is parallel to an edge within {@link #PARALLEL}.
+     * The largest factor by which a frame inside can grow from an anchor and still be inside: 1 = it touches the edge
+     * already. Infinite if nothing stops it.
+     *
+     * @param anchor a place in the frame, its edge included, that stays put
      */
-    public double reach(Point from, Point along) {
-        Point start = toPhoto(from);
-        Point step = toPhoto(along);
-        return Math.min(reach(start.x(), step.x(), halfWidth), reach(start.y(), step.y(), halfHeight));
-    }
+    double growth(Frame frame, Point anchor);
 
-    private static double reach(double start, double step, double limit) {
-        return Math.abs(step) < PARALLEL
-                ? Double.POSITIVE_INFINITY
-                : Math.max(0, step > 0 ? limit - start : limit + start) / Math.abs(step);
-    }
+    /**
+     * How far a side of a frame inside can be pushed before it meets the outline, in multiples of the step. Infinite if
+     * it never does.
+     *
+     * @param oneEnd of the side
+     * @param otherEnd of the side
+     * @param step away from the frame, square to the side; the zero step meets nothing
+     */
+    double reach(Point oneEnd, Point otherEnd, Point step);
 
-    /** Whether the point is inside or at most {@code slack} (in long edges) outside; the edge is inside. */
-    public boolean contains(Point level, double slack) {
-        Point p = toPhoto(level);
-        return Math.abs(p.x()) <= halfWidth + slack && Math.abs(p.y()) <= halfHeight + slack;
-    }
+    /** The places of the outline's level sides. */
+    List<Double> levelSides();
 
-    /** Whether all four corners are inside or at most {@code slack} outside. */
-    public boolean contains(Frame frame, double slack) {
-        return frame.corners().stream().allMatch(corner -> contains(corner, slack));
-    }
+    /** The places of the outline's upright sides. */
+    List<Double> uprightSides();
 }

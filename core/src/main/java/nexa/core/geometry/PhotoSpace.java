@@ -3,25 +3,43 @@ package nexa.core.geometry;
 import java.util.List;
 
 /**
- * One photo's spaces and the maps between them.
+ * One photo's spaces and the maps between them; see the package. All that goes from one of them to another is composed
+ * here.
  *
  * @param asShot the photo's size in pixels with EXIF orientation applied
  */
 public record PhotoSpace(PixelSize asShot, Pose pose) {
 
-    /** Size in upright pixels. */
+    /** Size in upright pixels. A correction changes what is in the picture, not how large it is. */
     public PixelSize upright() {
         return pose.turn().apply(asShot);
     }
 
+    /** Half the upright photo's width and height, in long edges. */
+    public Point halfSides() {
+        PixelSize size = upright();
+        double longEdge = size.longEdge();
+        return new Point(size.width() / longEdge / 2, size.height() / longEdge / 2);
+    }
+
     public Outline outline() {
-        return Outline.of(upright(), pose.tilt());
+        if (pose.correction().isIdentity()) {
+            return rectangle();
+        }
+        List<Point> corners = TurnedRectangle.of(asShot, Tilt.NONE).corners();
+        return Flattening.region(corners, asShotToLevel(), Tolerance.FLATNESS / asShot.longEdge());
+    }
+
+    private TurnedRectangle rectangle() {
+        return TurnedRectangle.of(upright(), pose.tilt());
     }
 
     /** Where frames may lie. */
     public Outline room(boolean outsideAllowed) {
-        return outsideAllowed ? outline().beyond() : outline();
+        return outsideAllowed ? rectangle().beyond() : outline();
     }
+
+    // ---- upright pixels ----
 
     /** Level space (long edges) to upright pixels. */
     public Point toUpright(Point level) {
@@ -42,30 +60,71 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
         return level.corners().stream().map(this::toUpright).toList();
     }
 
+    // ---- as it is remembered ----
+
+    /** From as shot to level, both in the isotropic unit. */
+    public Mapping asShotToLevel() {
+        return pose.correction().then(Affine.of(pose.turn())).then(Affine.rotation(pose.tilt()));
+    }
+
     /**
-     * A frame of level space as it is remembered: as-shot isotropic unit, its centre tied to the photo's content, so
-     * that tilting and turning carry it along and undoing them restores it.
+     * A frame of level space as it is remembered: as-shot isotropic unit, its centre tied to the photo's content and its
+     * size to how large that content was shot, so that whatever is done to the photo carries it along and undoing it
+     * restores it.
      */
     public Frame toAsShot(Frame level) {
         Point centre = pose.tilt().negated().rotate(level.centre());
-        return pose.turn().inverse().apply(Frame.around(centre, level.width(), level.height()));
+        return uprightToAsShot(Frame.around(centre, level.width(), level.height()));
     }
 
     /** The inverse of {@link #toAsShot(Frame)}. */
     public Frame fromAsShot(Frame remembered) {
-        Frame upright = pose.turn().apply(remembered);
+        Frame upright = asShotToUpright(remembered);
         return Frame.around(pose.tilt().rotate(upright.centre()), upright.width(), upright.height());
+    }
+
+    /** A frame along the upright photo's own axes, in long edges from its centre, as it is remembered. */
+    public Frame uprightToAsShot(Frame upright) {
+        Frame corrected = pose.turn().inverse().apply(upright);
+        if (pose.correction().isIdentity()) {
+            return corrected;
+        }
+        Point centre = pose.correction().inverse().apply(corrected.centre());
+        return sized(centre, corrected, 1 / pose.correction().stretch(centre));
+    }
+
+    /** The inverse of {@link #uprightToAsShot}. */
+    public Frame asShotToUpright(Frame remembered) {
+        return pose.turn().apply(pose.correction().isIdentity() ? remembered : corrected(remembered));
+    }
+
+    private Frame corrected(Frame remembered) {
+        return sized(
+                pose.correction().apply(remembered.centre()),
+                remembered,
+                pose.correction().stretch(remembered.centre()));
+    }
+
+    private static Frame sized(Point centre, Frame frame, double factor) {
+        return Frame.around(centre, frame.width() * factor, frame.height() * factor);
     }
 
     /** A point of level space as it is remembered: as-shot isotropic unit, tied to the photo's content. */
     public Point toAsShot(Point level) {
-        return pose.turn().inverse().apply(pose.tilt().negated().rotate(level));
+        Point corrected = pose.turn().inverse().apply(pose.tilt().negated().rotate(level));
+        return pose.correction().isIdentity()
+                ? corrected
+                : pose.correction().inverse().apply(corrected);
     }
 
     /** The inverse of {@link #toAsShot(Point)}. */
     public Point fromAsShot(Point remembered) {
-        return pose.tilt().rotate(pose.turn().apply(remembered));
+        Point corrected =
+                pose.correction().isIdentity() ? remembered : pose.correction().apply(remembered);
+        return pose.tilt().rotate(pose.turn().apply(corrected));
     }
+
+    // ---- pixels ----
 
     /**
      * Output pixels to stored pixels in one map, for a single resampling. Both in continuous pixel coordinates.
@@ -74,14 +133,19 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
      * @param frame the frame in level space
      * @param output the delivered size; its shape may differ from the frame's by rounding
      */
-    public Affine outputToStored(Turn exif, Frame frame, PixelSize output) {
+    public Mapping outputToStored(Turn exif, Frame frame, PixelSize output) {
         PixelSize stored = exif.inverse().apply(asShot);
-        return Affine.scale(frame.width() / output.width(), frame.height() / output.height())
+        Affine toCorrected = Affine.scale(frame.width() / output.width(), frame.height() / output.height())
                 .then(Affine.translation(frame.left(), frame.top()))
                 .then(Affine.rotation(pose.tilt().negated()))
-                .then(Affine.of(exif.then(pose.turn()).inverse()))
+                .then(Affine.of(pose.turn().inverse()));
+        Affine toStored = Affine.of(exif.inverse())
                 .then(Affine.scale(stored.longEdge(), stored.longEdge()))
                 .then(Affine.translation(stored.width() / 2.0, stored.height() / 2.0));
+        Mapping correction = pose.correction();
+        return correction.isIdentity()
+                ? toCorrected.then(toStored)
+                : toCorrected.then(correction.inverse()).then(toStored);
     }
 
     /** The photo's own corners in output pixels of a frame: where the delivered picture shows the photo. */

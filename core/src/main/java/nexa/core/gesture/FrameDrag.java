@@ -62,11 +62,7 @@ public record FrameDrag(Outline room, Frame start, Grip grip, Point from, Hold h
         Point pulled = arm.plus(offset);
         double wanted = (pulled.x() * arm.x() + pulled.y() * arm.y()) / (arm.x() * arm.x() + arm.y() * arm.y());
         double smallest = Math.min(1, SMALLEST / Math.min(start.width(), start.height()));
-        double largest = start.corners().stream()
-                .mapToDouble(corner -> room.reach(anchor, corner.minus(anchor)))
-                .min()
-                .orElseThrow();
-        double scale = Math.max(smallest, Math.min(wanted, largest));
+        double scale = Math.max(smallest, Math.min(wanted, room.growth(start, anchor)));
         Point centre = anchor.plus(start.centre().minus(anchor).times(scale));
         return Frame.around(centre, start.width() * scale, start.height() * scale);
     }
@@ -116,8 +112,8 @@ public record FrameDrag(Outline room, Frame start, Grip grip, Point from, Hold h
         return free(new Point(frame.left(), edge), new Point(frame.right(), edge), new Point(0, dy));
     }
 
-    /** The part of the step, 0 to 1, that both ends of an edge can go. */
+    /** The part of the step, 0 to 1, that an edge can go. */
     private double free(Point oneEnd, Point otherEnd, Point step) {
-        return Math.min(1, Math.min(room.reach(oneEnd, step), room.reach(otherEnd, step)));
+        return Math.min(1, room.reach(oneEnd, otherEnd, step));
     }
 }

@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 import nexa.core.gesture.FrameDrag.Hold;
 import org.jspecify.annotations.Nullable;
 
@@ -19,9 +20,6 @@ import org.jspecify.annotations.Nullable;
 public record Snap(List<Double> xs, List<Double> ys, double reach) {
     public static final Snap NONE = new Snap(List.of(), List.of(), 0);
 
-    /** Rounding of doubles in a frame's edges stays well below this. */
-    private static final double ON_LINE = 1e-9;
-
     /** A dragged frame, and the lines it caught. */
     public record Caught(Frame frame, OptionalDouble x, OptionalDouble y) {}
 
@@ -32,14 +30,12 @@ public record Snap(List<Double> xs, List<Double> ys, double reach) {
         ys = List.copyOf(ys);
     }
 
-    /** The photo's centre lines, its edges if it is not tilted, and lines through the marks. */
+    /** The photo's centre lines, its level and upright edges, and lines through the marks. */
     public static Snap of(Outline outline, List<Point> marks, double reach) {
         List<Double> xs = new ArrayList<>(List.of(0.0));
         List<Double> ys = new ArrayList<>(List.of(0.0));
-        if (outline.tilt().isNone()) {
-            xs.addAll(List.of(-outline.halfWidth(), outline.halfWidth()));
-            ys.addAll(List.of(-outline.halfHeight(), outline.halfHeight()));
-        }
+        xs.addAll(outline.uprightSides());
+        ys.addAll(outline.levelSides());
         marks.forEach(mark -> {
             xs.add(mark.x());
             ys.add(mark.y());
@@ -96,7 +92,7 @@ public record Snap(List<Double> xs, List<Double> ys, double reach) {
     private static OptionalDouble caught(List<Double> lines, List<Double> edges) {
         return lines.stream()
                 .mapToDouble(Double::doubleValue)
-                .filter(line -> edges.stream().anyMatch(edge -> Math.abs(edge - line) < ON_LINE))
+                .filter(line -> edges.stream().anyMatch(edge -> Tolerance.sameLength(edge, line)))
                 .findFirst();
     }
 

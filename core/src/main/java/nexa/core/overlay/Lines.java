@@ -3,6 +3,7 @@ package nexa.core.overlay;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 import nexa.core.overlay.Stroke.Segment;
 
 /** The overlays made of straight lines. */
@@ -23,10 +24,10 @@ final class Lines {
     static List<Stroke> squares(double aspect, int cells) {
         double cell = Math.min(aspect, 1) / cells; // in frame heights
         List<Stroke> lines = new ArrayList<>(List.of(upright(0.5), across(0.5)));
-        for (double off = cell / aspect; off < 0.5 - 1e-9; off += cell / aspect) {
+        for (double off = cell / aspect; off < 0.5 - Tolerance.LENGTH; off += cell / aspect) {
             lines.addAll(List.of(upright(0.5 - off), upright(0.5 + off)));
         }
-        for (double off = cell; off < 0.5 - 1e-9; off += cell) {
+        for (double off = cell; off < 0.5 - Tolerance.LENGTH; off += cell) {
             lines.addAll(List.of(across(0.5 - off), across(0.5 + off)));
         }
         return lines;

@@ -8,10 +8,10 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 import nexa.core.mark.Composition;
 
 /** What may be wrong with one photo's frame in a format. */
@@ -33,8 +33,6 @@ public enum Warning {
     /** Degrees that nobody sees. */
     private static final double SEEN_TILT = 0.3;
 
-    private static final double ROUNDING = 1e-8;
-
     /** All warnings of a readable photo in a format. */
     public static Set<Warning> of(PixelSize asShot, Framing framing, Format format, Brief brief) {
         PhotoSpace space = new PhotoSpace(asShot, framing.pose());
@@ -44,12 +42,12 @@ public enum Warning {
             warnings.add(FEW_PIXELS);
         }
         double room = room(frame, framing.marks().in(space));
-        if (room < -ROUNDING) {
+        if (room < -Tolerance.LENGTH) {
             warnings.add(SUBJECT_CUT);
         } else if (room < MARGIN) {
             warnings.add(NEAR_EDGE);
         }
-        if (!space.outline().contains(frame, Outline.PARALLEL * 10)) {
+        if (!space.outline().holds(frame)) {
             warnings.add(BLANK);
         }
         double tilt = framing.pose().tilt().degrees();

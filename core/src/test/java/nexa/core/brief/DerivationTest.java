@@ -166,7 +166,7 @@ class DerivationTest {
         assertSame(level, Derivation.frame(WIDE, placed.with(PRINT, outside), PRINT), ROUNDING);
         Crop far = new Crop(new Frame(9, 9, 0.5, 0.4), Optional.empty(), true, false);
         Frame kept = Derivation.frame(WIDE, placed.with(PRINT, far), PRINT);
-        assertTrue(new PhotoSpace(WIDE, Pose.AS_SHOT).outline().beyond().contains(kept, ROUNDING));
+        assertTrue(new PhotoSpace(WIDE, Pose.AS_SHOT).room(true).contains(kept, ROUNDING));
     }
 
     @Test

@@ -11,6 +11,7 @@ import nexa.core.geometry.Outline;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.TurnedRectangle;
 import org.junit.jupiter.api.Test;
 
 class FitTest {
@@ -90,7 +91,7 @@ class FitTest {
 
     @Test
     void largest_levelPhoto_touchesTwoOppositeEdges() {
-        Outline outline = Outline.of(new PixelSize(3000, 2000), Tilt.NONE);
+        Outline outline = TurnedRectangle.of(new PixelSize(3000, 2000), Tilt.NONE);
         Frame frame = Fit.largest(outline, 1.25);
         assertEquals(2.0 / 3, frame.height(), ROUNDING);
         assertEquals(1.25 * 2 / 3, frame.width(), ROUNDING);
@@ -99,7 +100,7 @@ class FitTest {
     /** The largest rectangle of a photo's own shape in it when tilted: known closed form, w / (cos t + h/w sin t). */
     @Test
     void largest_ofPhotosOwnShape_agreesWithTheKnownFormula() {
-        Outline outline = Outline.of(new PixelSize(2000, 2000), new Tilt(30));
+        Outline outline = TurnedRectangle.of(new PixelSize(2000, 2000), new Tilt(30));
         double side = 1 / (Math.cos(Math.toRadians(30)) + Math.sin(Math.toRadians(30)));
         assertEquals(side, Fit.largest(outline, 1).width(), ROUNDING);
     }
@@ -107,9 +108,9 @@ class FitTest {
     @Test
     void within_mirroredPhoto_givesTheMirroredFrame() {
         Cases.some(1000).forEach(c -> {
-            Outline outline = c.outline();
+            TurnedRectangle outline = c.outline();
             Frame wish = c.wish();
-            Outline mirrored = new Outline(
+            Outline mirrored = new TurnedRectangle(
                     outline.halfWidth(), outline.halfHeight(), outline.tilt().negated());
             Frame fit = Fit.within(outline, wish);
             Frame other = Fit.within(mirrored, new Frame(-wish.centreX(), wish.centreY(), wish.width(), wish.height()));

@@ -57,7 +57,7 @@ class PhotoSpaceTest {
                 PhotoSpace space = new PhotoSpace(c.photo(), c.pose());
                 Frame frame = c.wish();
                 PixelSize output = new PixelSize(200, 100);
-                Affine map = space.outputToStored(exif, frame, output);
+                Mapping map = space.outputToStored(exif, frame, output);
                 Point upright = space.toUpright(frame.at(0.25, 0.5));
                 assertNear(storedOf(space, exif, upright), map.apply(new Point(50, 50)), 1e-6);
             });

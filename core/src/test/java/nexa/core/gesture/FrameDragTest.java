@@ -12,6 +12,7 @@ import nexa.core.geometry.Outline;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.TurnedRectangle;
 import nexa.core.gesture.FrameDrag.Hold;
 import nexa.core.gesture.FrameDrag.Pivot;
 import org.junit.jupiter.api.Test;
@@ -19,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class FrameDragTest {
-    private static final Outline LEVEL = Outline.of(new PixelSize(3000, 2000), Tilt.NONE);
+    private static final TurnedRectangle LEVEL = TurnedRectangle.of(new PixelSize(3000, 2000), Tilt.NONE);
     private static final Frame START = new Frame(0, 0, 0.4, 0.32);
 
     private static FrameDrag drag(Cases c, Outline outline, Grip grip, Hold hold) {
@@ -38,7 +39,7 @@ class FrameDragTest {
             Cases.some(1000).forEach(c -> {
                 Outline outline = c.outline();
                 Frame frame = drag(c, outline, grip, hold).to(pointer(c));
-                // an edge nearly parallel to the drag may be crossed by Outline.PARALLEL for each long edge dragged
+                // an edge nearly parallel to the drag may be crossed by Tolerance.LENGTH for each long edge dragged
                 assertTrue(outline.contains(frame, 1e-7), () -> grip + " " + hold + " " + frame);
             });
         }

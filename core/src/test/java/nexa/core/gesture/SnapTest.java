@@ -12,6 +12,7 @@ import nexa.core.geometry.Outline;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.TurnedRectangle;
 import nexa.core.gesture.FrameDrag.Hold;
 import nexa.core.gesture.FrameDrag.Pivot;
 import org.junit.jupiter.api.Test;
@@ -19,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class SnapTest {
-    private static final Outline LEVEL = Outline.of(new PixelSize(3000, 2000), Tilt.NONE);
+    private static final TurnedRectangle LEVEL = TurnedRectangle.of(new PixelSize(3000, 2000), Tilt.NONE);
     private static final Frame START = new Frame(0.1, 0.05, 0.4, 0.32);
 
     @ParameterizedTest

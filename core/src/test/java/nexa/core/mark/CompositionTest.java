@@ -7,11 +7,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import nexa.core.Cases;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.TurnedRectangle;
 import org.junit.jupiter.api.Test;
 
 class CompositionTest {
@@ -77,14 +77,14 @@ class CompositionTest {
     void frame_withoutRoom_keepsThePlaceRightAndFits() {
         Cases.some(500).forEach(c -> {
             Composition composition = Composition.of(c.wish(), marks(c, 1));
-            Outline room = c.outline();
+            TurnedRectangle room = c.outline();
             List<Point> others = List.of(new Point(0.01, 0.02));
             Frame frame = composition.frame(room, others, c.aspect());
             assertEquals(
                     0,
                     Composition.fraction(frame, others.getFirst()).distance(Marks.middle(composition.places())),
                     1e-8);
-            assertTrue(room.reachX(frame.width(), frame.height()) <= room.halfWidth() + 1e-9);
+            assertTrue(room.halfRoomAcross(frame.width(), frame.height()) <= room.halfWidth() + 1e-9);
         });
     }
 

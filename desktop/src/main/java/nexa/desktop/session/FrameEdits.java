@@ -63,7 +63,7 @@ public final class FrameEdits {
     /** Whether part of the current photo's frame in a format shows no photo. */
     public boolean showsBlank(Format format) {
         return session.frame(format)
-                .flatMap(frame -> session.space().map(space -> !space.outline().contains(frame, Outline.PARALLEL * 10)))
+                .flatMap(frame -> session.space().map(space -> !space.outline().holds(frame)))
                 .orElse(false);
     }
 

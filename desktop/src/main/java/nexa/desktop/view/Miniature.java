@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import nexa.core.geometry.Tolerance;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayOptions;
 import nexa.desktop.paint.LevelView.ScreenBox;
@@ -17,7 +18,7 @@ final class Miniature extends Canvas {
 
     /** Whether a frame of one aspect needs another drawing than one of the other; rounding does not count. */
     static boolean looksDifferent(double aspect, double drawn) {
-        return Math.abs(aspect - drawn) > 1e-9 * aspect;
+        return !Tolerance.sameShape(drawn, aspect);
     }
 
     void show(Overlay overlay, OverlayOptions options, int orientation, double aspect, boolean active) {

@@ -2,6 +2,7 @@ package nexa.desktop.view;
 
 import java.util.List;
 import java.util.Optional;
+import nexa.core.geometry.Tolerance;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
@@ -9,9 +10,6 @@ import nexa.core.overlay.Stroke;
 
 /** Keeps the last overlay's strokes: while a frame is moved they are asked for at every drawing and stay the same. */
 final class StrokeMemo {
-    /** Frames that differ by less in shape, as by rounding, get the same strokes. */
-    private static final double SAME_ASPECT = 1e-9;
-
     private Optional<Overlay> overlay = Optional.empty();
     private OverlayOptions options = OverlayOptions.DEFAULT;
     private double aspect = Double.NaN;
@@ -30,7 +28,7 @@ final class StrokeMemo {
 
     private void refresh(OverlayChoice choice, double frameAspect, OverlayOptions asked) {
         boolean same = choice.overlay().equals(overlay)
-                && Math.abs(frameAspect - aspect) <= SAME_ASPECT * frameAspect
+                && Tolerance.sameShape(aspect, frameAspect)
                 && asked.equals(options);
         if (!same) {
             overlay = choice.overlay();

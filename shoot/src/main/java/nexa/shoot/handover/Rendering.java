@@ -13,7 +13,6 @@ import nexa.core.files.FileType;
 import nexa.core.files.Finish;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
@@ -41,7 +40,7 @@ public final class Rendering {
     static Picture pixels(Delivery delivery, Source source) {
         PhotoSpace space = space(delivery);
         Picture rendered = unbounded(delivery, source);
-        if (!space.outline().contains(delivery.frame(), Outline.PARALLEL)) {
+        if (!space.outline().holds(delivery.frame())) {
             Blank.fill(rendered, space.toOutput(delivery.frame(), delivery.size()));
         }
         return rendered;

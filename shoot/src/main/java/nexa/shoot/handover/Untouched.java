@@ -10,7 +10,6 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Finish.Sharpening;
 import nexa.core.geometry.Affine;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -50,7 +49,7 @@ public record Untouched(Part part, Point shift, double pixels) {
                 && facts.kind() == FileKind.JPEG
                 && delivery.framing().pose().equals(Pose.AS_SHOT)
                 && delivery.size().equals(OutputSize.natural(delivery.frame(), facts.asShot()))
-                && new PhotoSpace(facts.asShot(), Pose.AS_SHOT).outline().contains(delivery.frame(), Outline.PARALLEL);
+                && new PhotoSpace(facts.asShot(), Pose.AS_SHOT).outline().holds(delivery.frame());
     }
 
     private static Optional<Grid> grid(Path file) {

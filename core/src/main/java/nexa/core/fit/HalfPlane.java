@@ -1,0 +1,40 @@
+package nexa.core.fit;
+
+import nexa.core.geometry.Point;
+
+/**
+ * Centres on one side of a line: x·nx + y·ny ≥ offset + size · reach, for frames of a given size factor. The larger the
+ * frame, the farther away the line, if it is one that frames have to keep off: the reach is then positive.
+ *
+ * @param nx of the unit normal, which points to where centres may be
+ * @param reach how far a frame of size factor 1 goes from its centre along the normal
+ */
+record HalfPlane(double nx, double ny, double offset, double reach) {
+
+    /** Where frames lie wholly to the right of a line, as seen along it with y down. */
+    static HalfPlane rightOf(Point from, Point to, double halfWidth, double halfHeight) {
+        double length = from.distance(to);
+        double nx = (from.y() - to.y()) / length;
+        double ny = (to.x() - from.x()) / length;
+        return new HalfPlane(
+                nx, ny, nx * from.x() + ny * from.y(), Math.abs(nx) * halfWidth + Math.abs(ny) * halfHeight);
+    }
+
+    /** How far outside a centre is; negative inside. */
+    double depth(double x, double y, double size) {
+        return limit(size) - (x * nx + y * ny);
+    }
+
+    double limit(double size) {
+        return offset + size * reach;
+    }
+
+    /** The other side of the line. */
+    HalfPlane opposite() {
+        return new HalfPlane(-nx, -ny, -offset, -reach);
+    }
+
+    double cross(HalfPlane other) {
+        return nx * other.ny - ny * other.nx;
+    }
+}

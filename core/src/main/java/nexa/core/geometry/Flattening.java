@@ -1,0 +1,63 @@
+package nexa.core.geometry;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** Follows a polygon's sides through a mapping; where they come out bent, as short straight pieces. */
+final class Flattening {
+    /** A side is halved at most so often: 4096 pieces. */
+    private static final int MOST_HALVINGS = 12;
+
+    private final Mapping mapping;
+    private final double tolerance;
+    private final List<Point> corners = new ArrayList<>();
+
+    private Flattening(Mapping mapping, double tolerance) {
+        this.mapping = mapping;
+        this.tolerance = tolerance;
+    }
+
+    /**
+     * @param polygon its corners in order
+     * @param tolerance how far the pieces may stray from the curve, in the mapped space's unit
+     */
+    static Region region(List<Point> polygon, Mapping mapping, double tolerance) {
+        Flattening flattening = new Flattening(mapping, tolerance);
+        boolean straight = mapping instanceof Affine || mapping instanceof Projective;
+        for (int i = 0; i < polygon.size(); i++) {
+            Point from = polygon.get(i);
+            Point to = polygon.get((i + 1) % polygon.size());
+            flattening.side(from, mapping.apply(from), to, mapping.apply(to), straight ? 0 : MOST_HALVINGS);
+        }
+        return new Region(flattening.corners);
+    }
+
+    /** Adds the side's beginning and what is needed between; its end is the next side's beginning. */
+    private void side(Point from, Point mappedFrom, Point to, Point mappedTo, int halvings) {
+        Point middle = from.plus(to).times(0.5);
+        if (halvings == 0
+                || flat(from, middle, mappedFrom, mappedTo)
+                        && flat(middle, to, mappedFrom, mappedTo)
+                        && near(mapping.apply(middle), mappedFrom, mappedTo)) {
+            corners.add(mappedFrom);
+            return;
+        }
+        Point mappedMiddle = mapping.apply(middle);
+        side(from, mappedFrom, middle, mappedMiddle, halvings - 1);
+        side(middle, mappedMiddle, to, mappedTo, halvings - 1);
+    }
+
+    /** A curve that swings to both sides may cross its chord in the middle: its quarters are looked at too. */
+    private boolean flat(Point from, Point to, Point mappedFrom, Point mappedTo) {
+        return near(mapping.apply(from.plus(to).times(0.5)), mappedFrom, mappedTo);
+    }
+
+    private boolean near(Point p, Point from, Point to) {
+        Point along = to.minus(from);
+        Point out = p.minus(from);
+        double length = along.length();
+        return length == 0
+                ? out.length() <= tolerance
+                : Math.abs(along.x() * out.y() - along.y() * out.x()) <= tolerance * length;
+    }
+}

@@ -1,0 +1,38 @@
+package nexa.core.geometry;
+
+/**
+ * A step from one plane space to another: one to one, continuous, and with an inverse. What the spaces and their units
+ * are is stated where a mapping is made.
+ *
+ * <p>Mappings are values: equal ones do the same, and a series of them is one mapping again, see {@link #then}.
+ */
+public sealed interface Mapping permits Affine, Projective, Radial, Chain {
+    Point apply(Point p);
+
+    /**
+     * Maps the first {@code count} points in place.
+     *
+     * @param xs their x
+     * @param ys their y
+     */
+    void map(double[] xs, double[] ys, int count);
+
+    Mapping inverse();
+
+    /** What this mapping is nearly the same as close to a point: its value and its Jacobian there. */
+    Affine tangent(Point at);
+
+    /** How many times longer lengths become close to a point: the square root of what areas grow by. */
+    default double stretch(Point at) {
+        return Math.sqrt(Math.abs(tangent(at).determinant()));
+    }
+
+    /** This mapping and then the next, as one; neighbours of like kinds are merged, one and its inverse cancel out. */
+    default Mapping then(Mapping next) {
+        return Chain.of(this, next);
+    }
+
+    default boolean isIdentity() {
+        return equals(Affine.IDENTITY);
+    }
+}

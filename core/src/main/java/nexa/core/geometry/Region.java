@@ -1,0 +1,223 @@
+package nexa.core.geometry;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+
+/**
+ * The outline of a photo that something bends: a closed polygon in level space whose sides do not cross each other,
+ * flattened from the curve to {@link Tolerance#FLATNESS}. It may bend inwards.
+ */
+public final class Region implements Outline {
+    /** Shorter sides, in long edges, are pieces of a curve and nothing that a frame should be drawn to. */
+    private static final double WHOLE_SIDE = 0.1;
+
+    private final double[] xs;
+    private final double[] ys;
+    private final List<Point> hull;
+
+    /** @throws IllegalArgumentException if there are fewer than three corners or one is not finite */
+    public Region(List<Point> corners) {
+        if (corners.size() < 3 || corners.stream().anyMatch(p -> !Double.isFinite(p.x() + p.y()))) {
+            throw new IllegalArgumentException("Not an outline: " + corners);
+        }
+        xs = corners.stream().mapToDouble(Point::x).toArray();
+        ys = corners.stream().mapToDouble(Point::y).toArray();
+        hull = ConvexHull.of(corners);
+    }
+
+    /** How many corners, and so how many sides. */
+    public int size() {
+        return xs.length;
+    }
+
+    /** @param corner 0 to one less than {@link #size}; the size itself is the first corner again */
+    public double x(int corner) {
+        return xs[corner == xs.length ? 0 : corner];
+    }
+
+    public double y(int corner) {
+        return ys[corner == ys.length ? 0 : corner];
+    }
+
+    /** The corners of the smallest convex polygon around the region, so that the inside is on the right hand, y down. */
+    public List<Point> hull() {
+        return hull;
+    }
+
+    @Override
+    public List<Point> corners() {
+        return IntStream.range(0, size()).mapToObj(i -> new Point(xs[i], ys[i])).toList();
+    }
+
+    /** The smallest frame that contains the region. */
+    public Frame bounds() {
+        double left = Arrays.stream(xs).min().orElseThrow();
+        double right = Arrays.stream(xs).max().orElseThrow();
+        double top = Arrays.stream(ys).min().orElseThrow();
+        double bottom = Arrays.stream(ys).max().orElseThrow();
+        return Frame.between(new Point(left, top), new Point(right, bottom));
+    }
+
+    @Override
+    public boolean contains(Point level, double slack) {
+        return covers(level) || slack >= 0 && distance(level) <= slack;
+    }
+
+    /** Even-odd rule: a ray from the point to the right crosses the outline an odd number of times. */
+    private boolean covers(Point p) {
+        boolean inside = false;
+        for (int i = 0; i < size(); i++) {
+            double ya = ys[i];
+            double yb = y(i + 1);
+            if (ya > p.y() != yb > p.y() && p.x() < xs[i] + (p.y() - ya) / (yb - ya) * (x(i + 1) - xs[i])) {
+                inside = !inside;
+            }
+        }
+        return inside;
+    }
+
+    /** To the nearest side. */
+    private double distance(Point p) {
+        double nearest = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < size(); i++) {
+            Point from = new Point(xs[i], ys[i]);
+            Point along = new Point(x(i + 1) - from.x(), y(i + 1) - from.y());
+            Point to = p.minus(from);
+            double square = along.x() * along.x() + along.y() * along.y();
+            double part = square == 0 ? 0 : Math.clamp((to.x() * along.x() + to.y() * along.y()) / square, 0, 1);
+            nearest = Math.min(nearest, to.distance(along.times(part)));
+        }
+        return nearest;
+    }
+
+    @Override
+    public boolean contains(Frame frame, double slack) {
+        if (!contains(frame.centre(), slack)) {
+            return false;
+        }
+        double halfWidth = Math.max(0, frame.width() / 2 - slack);
+        double halfHeight = Math.max(0, frame.height() / 2 - slack);
+        for (int i = 0; i < size(); i++) {
+            if (crosses(i, frame.centreX(), frame.centreY(), halfWidth, halfHeight)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /**
+     * Whether a side has a point in the interior of a rectangle: two convex sets are apart exactly if they are along one
+     * of their normals (C. Ericson, Real-Time Collision Detection, 2005, section 5.2.1).
+     */
+    private boolean crosses(int side, double centreX, double centreY, double halfWidth, double halfHeight) {
+        double ax = xs[side] - centreX;
+        double ay = ys[side] - centreY;
+        double bx = x(side + 1) - centreX;
+        double by = y(side + 1) - centreY;
+        if (Math.max(ax, bx) <= -halfWidth
+                || Math.min(ax, bx) >= halfWidth
+                || Math.max(ay, by) <= -halfHeight
+                || Math.min(ay, by) >= halfHeight) {
+            return false;
+        }
+        double normalX = by - ay;
+        double normalY = ax - bx;
+        double reach = Math.abs(normalX) * halfWidth + Math.abs(normalY) * halfHeight;
+        return Math.abs(normalX * ax + normalY * ay) < reach || normalX == 0 && normalY == 0;
+    }
+
+    @Override
+    public double growth(Frame frame, Point anchor) {
+        GrowingFrame growing = new GrowingFrame(frame, anchor);
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < size(); i++) {
+            least = growing.meets(xs[i], ys[i], x(i + 1), y(i + 1), least);
+        }
+        return least;
+    }
+
+    @Override
+    public double reach(Point oneEnd, Point otherEnd, Point step) {
+        boolean across = step.x() != 0;
+        double length = across ? step.x() : step.y();
+        if (length == 0) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < size(); i++) {
+            double ahead = across
+                    ? ahead(xs[i], ys[i], x(i + 1), y(i + 1), oneEnd.x(), oneEnd.y(), otherEnd.y(), length)
+                    : ahead(ys[i], xs[i], y(i + 1), x(i + 1), oneEnd.y(), oneEnd.x(), otherEnd.x(), length);
+            least = Math.min(least, ahead);
+        }
+        return least / Math.abs(length);
+    }
+
+    /**
+     * How far ahead of a frame's side a piece a–b of the outline lies: infinite if it is beside or behind. Coordinates
+     * are along the step and across it.
+     */
+    private static double ahead(
+            double aAlong,
+            double aAcross,
+            double bAlong,
+            double bAcross,
+            double place,
+            double oneEnd,
+            double otherEnd,
+            double step) {
+        double low = Math.min(oneEnd, otherEnd) + Tolerance.LENGTH;
+        double high = Math.max(oneEnd, otherEnd) - Tolerance.LENGTH;
+        if (Math.max(aAcross, bAcross) < low || Math.min(aAcross, bAcross) > high) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double slope = aAcross == bAcross ? 0 : (bAlong - aAlong) / (bAcross - aAcross);
+        double a = (aAlong + slope * (Math.clamp(aAcross, low, high) - aAcross) - place) * Math.signum(step);
+        double b = (bAlong + slope * (Math.clamp(bAcross, low, high) - bAcross) - place) * Math.signum(step);
+        return Math.max(a, b) < -Tolerance.LENGTH || Math.min(a, b) < -Tolerance.LENGTH
+                ? Double.POSITIVE_INFINITY
+                : Math.max(0, Math.min(a, b));
+    }
+
+    @Override
+    public List<Double> levelSides() {
+        return sides(Point::y, Point::x);
+    }
+
+    @Override
+    public List<Double> uprightSides() {
+        return sides(Point::x, Point::y);
+    }
+
+    private List<Double> sides(ToDoubleFunction<Point> place, ToDoubleFunction<Point> along) {
+        List<Point> corners = corners();
+        List<Double> places = new ArrayList<>();
+        for (int i = 0; i < size(); i++) {
+            Point from = corners.get(i);
+            Point to = corners.get((i + 1) % size());
+            double length = Math.abs(along.applyAsDouble(to) - along.applyAsDouble(from));
+            if (length >= WHOLE_SIDE && Tolerance.sameLength(place.applyAsDouble(from), place.applyAsDouble(to))) {
+                places.add(place.applyAsDouble(from));
+            }
+        }
+        return places;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Region region && Arrays.equals(xs, region.xs) && Arrays.equals(ys, region.ys);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * Arrays.hashCode(xs) + Arrays.hashCode(ys);
+    }
+
+    @Override
+    public String toString() {
+        return "Region of " + size() + " corners in " + bounds();
+    }
+}
