@@ -10,8 +10,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
@@ -97,7 +97,7 @@ final class Sharpness {
 
     private static Mat rendered(Mat source) {
         PhotoSpace space = new PhotoSpace(SOURCE, new Pose(Turn.NONE, new Tilt(TILT)));
-        Affine map = space.outputToStored(Turn.NONE, FRAME, OUTPUT);
+        Mapping map = space.outputToStored(Turn.NONE, FRAME, OUTPUT);
         return SinglePass.render(new Picture(source), map, OUTPUT).mat();
     }
 

@@ -10,8 +10,8 @@ import java.nio.file.Path;
 import java.util.List;
 import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
-import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
@@ -87,7 +87,7 @@ class UntouchedTest {
     private static void assertSamePixels(Delivery delivery) throws IOException {
         Part part = delivery.untouched().map(Untouched::part).orElseThrow();
         PhotoFacts facts = delivery.photo().facts().orElseThrow();
-        Affine toStored = new PhotoSpace(facts.asShot(), Pose.AS_SHOT)
+        Mapping toStored = new PhotoSpace(facts.asShot(), Pose.AS_SHOT)
                 .outputToStored(facts.decodedToAsShot(), delivery.frame(), delivery.size());
         Point middle = toStored.apply(
                 new Point(delivery.size().width() / 2.0, delivery.size().height() / 2.0));

@@ -39,6 +39,9 @@ public sealed interface Outline permits TurnedRectangle, Region {
      */
     double reach(Point oneEnd, Point otherEnd, Point step);
 
+    /** Each side moved outwards, in long edges. Where an outline bends, for drawing: sides may come to cross. */
+    Outline grownBy(double distance);
+
     /** The places of the outline's level sides. */
     List<Double> levelSides();
 

@@ -183,6 +183,39 @@ public final class Region implements Outline {
     }
 
     @Override
+    public Region grownBy(double distance) {
+        double outwards = signedArea() > 0 ? distance : -distance;
+        return new Region(
+                IntStream.range(0, size()).mapToObj(i -> pushed(i, outwards)).toList());
+    }
+
+    /** Positive if the corners go clockwise as seen. */
+    private double signedArea() {
+        double sum = 0;
+        for (int i = 0; i < size(); i++) {
+            sum += xs[i] * y(i + 1) - x(i + 1) * ys[i];
+        }
+        return sum / 2;
+    }
+
+    /** A corner between its two sides moved to their left by a distance. */
+    private Point pushed(int corner, double distance) {
+        Point there = new Point(xs[corner], ys[corner]);
+        int before = (corner + size() - 1) % size();
+        Point one = leftOf(before);
+        Point other = leftOf(corner);
+        double spread = Math.max(0.1, 1 + one.x() * other.x() + one.y() * other.y());
+        return there.plus(one.plus(other).times(distance / spread));
+    }
+
+    /** The unit normal to the left of a side as seen along it; nought if the side has no length. */
+    private Point leftOf(int side) {
+        Point along = new Point(x(side + 1) - xs[side], y(side + 1) - ys[side]);
+        double length = along.length();
+        return length == 0 ? Point.ORIGIN : new Point(along.y() / length, -along.x() / length);
+    }
+
+    @Override
     public List<Double> levelSides() {
         return sides(Point::y, Point::x);
     }

@@ -89,6 +89,11 @@ public record TurnedRectangle(double halfWidth, double halfHeight, Tilt tilt) im
     }
 
     @Override
+    public TurnedRectangle grownBy(double distance) {
+        return new TurnedRectangle(halfWidth + distance, halfHeight + distance, tilt);
+    }
+
+    @Override
     public List<Double> levelSides() {
         return tilt.isNone() ? List.of(-halfHeight, halfHeight) : List.of();
     }

@@ -184,6 +184,21 @@ class RegionTest {
     }
 
     @Test
+    void grownBy_movesTheSidesOutwards() {
+        Cases.some(200).forEach(c -> {
+            TurnedRectangle rectangle = TurnedRectangle.of(new PixelSize(300, 200), c.tilt());
+            List<Point> corners = rectangle.corners();
+            List<Point> grown = rectangle.grownBy(0.01).corners();
+            for (List<Point> way : List.of(corners, corners.reversed())) {
+                List<Point> actual = new Region(way).grownBy(0.01).corners();
+                for (int i = 0; i < 4; i++) {
+                    assertEquals(0, grown.get(i).distance(actual.get(way == corners ? i : 3 - i)), ROUNDING);
+                }
+            }
+        });
+    }
+
+    @Test
     void whatIsNoOutline_isRefused() {
         assertThrows(IllegalArgumentException.class, () -> new Region(List.of(Point.ORIGIN, new Point(1, 0))));
         assertThrows(

@@ -6,12 +6,12 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.ArcType;
 import javafx.scene.shape.FillRule;
 import javafx.scene.shape.StrokeLineCap;
+import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Outline;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Turn;
 import nexa.core.overlay.Stroke;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.photo.ScreenPhoto;
@@ -47,28 +47,23 @@ public final class PhotoPainter {
         PixelSize asShot = space.asShot();
         double width = (double) asShot.width() / asShot.longEdge();
         double height = (double) asShot.height() / asShot.longEdge();
-        Turn turn = space.pose().turn();
+        // a canvas draws straight maps only; what a correction bends is shown as it is in the photo's middle
+        Affine toLevel = space.asShotToLevel().tangent(Point.ORIGIN);
         canvas.save();
         canvas.translate(view.originX(), view.originY());
         canvas.scale(view.scale(), view.scale());
-        canvas.rotate(space.pose().tilt().degrees());
-        canvas.scale(turn.mirrored() ? -1 : 1, 1);
-        canvas.rotate(90.0 * turn.quarterTurns());
+        canvas.transform(toLevel.xx(), toLevel.yx(), toLevel.xy(), toLevel.yy(), toLevel.dx(), toLevel.dy());
         canvas.drawImage(photo.image(), -width / 2, -height / 2, width, height);
         canvas.restore();
     }
 
     /** The veil over the photo outside the frame. */
     public void mat(Outline outline, Frame frame, Color colour) {
-        Outline covering = new Outline(
-                outline.halfWidth() + COVER / view.scale(),
-                outline.halfHeight() + COVER / view.scale(),
-                outline.tilt());
         ScreenBox hole = view.toScreen(frame);
         canvas.save();
         canvas.beginPath();
-        path(covering);
-        if (outline.contains(frame, Outline.PARALLEL)) {
+        path(outline.grownBy(COVER / view.scale()).corners());
+        if (outline.holds(frame)) {
             canvas.rect(hole.x(), hole.y(), hole.width(), hole.height());
             canvas.setFillRule(FillRule.EVEN_ODD);
             canvas.setFill(colour);
@@ -81,8 +76,8 @@ public final class PhotoPainter {
         canvas.restore();
     }
 
-    private void path(Outline outline) {
-        List<Point> corners = outline.corners().stream().map(view::toScreen).toList();
+    private void path(List<Point> level) {
+        List<Point> corners = level.stream().map(view::toScreen).toList();
         canvas.moveTo(corners.getFirst().x(), corners.getFirst().y());
         corners.stream().skip(1).forEach(p -> canvas.lineTo(p.x(), p.y()));
         canvas.closePath();
@@ -127,7 +122,7 @@ public final class PhotoPainter {
         canvas.beginPath();
         canvas.setFillRule(FillRule.EVEN_ODD);
         canvas.rect(0, 0, canvas.getCanvas().getWidth(), canvas.getCanvas().getHeight());
-        path(outline);
+        path(outline.corners());
         canvas.clip();
         canvas.setFill(Color.WHITE);
         canvas.fillRect(box.x(), box.y(), box.width(), box.height());

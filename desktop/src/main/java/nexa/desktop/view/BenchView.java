@@ -406,7 +406,7 @@ public final class BenchView extends Region {
 
     /** Puts a layer where its photo is and no larger, in steps, so that tilting seldom changes its size; draws it anew. */
     private void place(DrawnPane layer, Optional<PhotoSpace> space, Optional<LevelView> view) {
-        LayerBox box = space.flatMap(s -> view.map(v -> LayerBox.of(s.outline(), v, getWidth(), getHeight())))
+        LayerBox box = space.flatMap(s -> view.map(v -> LayerBox.of(s, v, getWidth(), getHeight())))
                 .orElse(LayerBox.NONE);
         layer.resizeRelocate(box.x(), box.y(), box.width(), box.height());
         layer.redraw();

@@ -8,7 +8,6 @@ import nexa.core.carry.Carried;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Turn;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
@@ -43,11 +42,9 @@ final class Ghost {
                 carried.framing(),
                 format,
                 session.briefProperty().get());
-        Turn back = after.pose().turn().inverse().then(space.pose().turn());
         return frame.corners().stream()
-                .map(corner -> after.pose().tilt().negated().rotate(corner))
-                .map(back::apply)
-                .map(corner -> space.pose().tilt().rotate(corner))
+                .map(after::toAsShot)
+                .map(space::fromAsShot)
                 .toList();
     }
 }

@@ -2,7 +2,7 @@ package nexa.desktop.view;
 
 import java.util.List;
 import java.util.stream.Stream;
-import nexa.core.geometry.Outline;
+import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.desktop.paint.LevelView;
@@ -20,11 +20,11 @@ record LayerBox(double x, double y, double width, double height) {
     /** Room for tilting on, so that a layer keeps its size meanwhile: a canvas of another size is made anew. */
     private static final Tilt USUAL = new Tilt(12);
 
-    static LayerBox of(Outline outline, LevelView view, double width, double height) {
-        Tilt most = Math.abs(outline.tilt().degrees()) > USUAL.degrees() ? new Tilt(Tilt.LIMIT) : USUAL;
+    static LayerBox of(PhotoSpace space, LevelView view, double width, double height) {
+        Tilt most = Math.abs(space.pose().tilt().degrees()) > USUAL.degrees() ? new Tilt(Tilt.LIMIT) : USUAL;
         List<Point> corners = Stream.of(most, most.negated())
-                .map(tilt -> new Outline(outline.halfWidth(), outline.halfHeight(), tilt))
-                .flatMap(turned -> turned.corners().stream())
+                .map(tilt -> new PhotoSpace(space.asShot(), space.pose().withTilt(tilt)))
+                .flatMap(turned -> turned.outline().corners().stream())
                 .map(view::toScreen)
                 .toList();
         double left = down(corners.stream().mapToDouble(Point::x).min().orElseThrow(), width);

@@ -27,9 +27,8 @@ final class StrokeMemo {
     }
 
     private void refresh(OverlayChoice choice, double frameAspect, OverlayOptions asked) {
-        boolean same = choice.overlay().equals(overlay)
-                && Tolerance.sameShape(aspect, frameAspect)
-                && asked.equals(options);
+        boolean same =
+                choice.overlay().equals(overlay) && Tolerance.sameShape(aspect, frameAspect) && asked.equals(options);
         if (!same) {
             overlay = choice.overlay();
             options = asked;

@@ -4,13 +4,15 @@ import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
 import static org.bytedeco.opencv.global.opencv_imgproc.LINE_8;
 import static org.bytedeco.opencv.global.opencv_imgproc.fillConvexPoly;
+import static org.bytedeco.opencv.global.opencv_imgproc.fillPoly;
 
 import java.util.List;
-import nexa.core.geometry.Point;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.indexer.IntIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
+import org.bytedeco.opencv.opencv_core.Point;
 import org.bytedeco.opencv.opencv_core.Scalar;
 
 /** What a frame shows beyond the photo. */
@@ -23,12 +25,12 @@ public final class Blank {
     /**
      * Makes white what of a rendered picture lies outside the photo.
      *
-     * @param photo the photo's four corners in the picture's continuous pixels, in order around it
+     * @param photo the corners of the photo's outline in the picture's continuous pixels, in order around it
      */
-    public static void fill(Picture rendered, List<Point> photo) {
+    public static void fill(Picture rendered, List<nexa.core.geometry.Point> photo) {
         try (Mat mask = new Mat(rendered.mat().rows(), rendered.mat().cols(), CV_8UC1, Scalar.all(0));
                 Mat corners = corners(photo)) {
-            fillConvexPoly(mask, corners, Scalar.all(255), LINE_8, FRACTION_BITS);
+            fill(mask, corners);
             bitwise_not(mask, mask);
             try (Mat white = new Mat(4, 1, opencv_core.CV_64F, Scalar.all(rendered.bits() == 16 ? 65535 : 255))) {
                 rendered.mat().setTo(white, mask);
@@ -36,8 +38,20 @@ public final class Blank {
         }
     }
 
+    /** A photo that nothing bends has four corners and is convex. */
+    private static void fill(Mat mask, Mat corners) {
+        if (corners.rows() == 4) {
+            fillConvexPoly(mask, corners, Scalar.all(255), LINE_8, FRACTION_BITS);
+            return;
+        }
+        try (MatVector polygon = new MatVector(corners);
+                Point noShift = new Point(0, 0)) {
+            fillPoly(mask, polygon, Scalar.all(255), LINE_8, FRACTION_BITS, noShift);
+        }
+    }
+
     /** OpenCV counts from pixel centres. */
-    private static Mat corners(List<Point> photo) {
+    private static Mat corners(List<nexa.core.geometry.Point> photo) {
         Mat corners = new Mat(photo.size(), 1, opencv_core.CV_32SC2);
         try (IntIndexer cells = corners.createIndexer()) {
             for (int i = 0; i < photo.size(); i++) {

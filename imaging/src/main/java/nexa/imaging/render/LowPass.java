@@ -4,6 +4,8 @@ import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_imgproc.sepFilter2D;
 
+import java.util.Optional;
+import nexa.core.geometry.Affine;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Point;
@@ -14,6 +16,9 @@ import org.bytedeco.opencv.opencv_core.Point;
  */
 final class LowPass {
     private static final int LOBES = 4;
+
+    /** A reduction by a few percent needs no filter. */
+    private static final double NEARLY_NONE = 1.05;
 
     private final float[] kernel;
 
@@ -30,6 +35,18 @@ final class LowPass {
         for (int i = 0; i < kernel.length; i++) {
             kernel[i] /= (float) sum;
         }
+    }
+
+    /** Empty if there is nothing to take out. */
+    static Optional<LowPass> forReduction(double reduction) {
+        return reduction > NEARLY_NONE ? Optional.of(new LowPass(reduction)) : Optional.empty();
+    }
+
+    /** Source pixels to an output pixel, along the side of it that sees most. */
+    static double reduction(Affine outputToSource) {
+        return Math.max(
+                Math.hypot(outputToSource.xx(), outputToSource.yx()),
+                Math.hypot(outputToSource.xy(), outputToSource.yy()));
     }
 
     private static double sinc(double x) {

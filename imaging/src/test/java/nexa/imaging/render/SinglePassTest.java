@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
-import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Pose;
@@ -25,7 +25,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class SinglePassTest {
     private static final double IDENTICAL = 300;
 
-    private static Affine whole(PixelSize size, Pose pose, Turn exif, PixelSize output) {
+    private static Mapping whole(PixelSize size, Pose pose, Turn exif, PixelSize output) {
         PhotoSpace space = new PhotoSpace(size, pose);
         double longEdge = size.longEdge();
         PixelSize upright = space.upright();
@@ -36,7 +36,7 @@ class SinglePassTest {
     @Test
     void render_wholeUntouchedPhoto_copiesEveryPixel() {
         try (Picture scene = TestPhotos.scene(301, 200)) {
-            Affine map = whole(scene.size(), Pose.AS_SHOT, Turn.NONE, scene.size());
+            Mapping map = whole(scene.size(), Pose.AS_SHOT, Turn.NONE, scene.size());
             try (Picture rendered = SinglePass.render(scene, map, scene.size())) {
                 assertTrue(TestPhotos.psnr(scene, rendered) > IDENTICAL);
             }
@@ -49,7 +49,7 @@ class SinglePassTest {
         Turn exif = Turn.ofExif(orientation);
         try (Picture scene = TestPhotos.scene(120, 81);
                 Picture stored = scene.turned(exif.inverse())) {
-            Affine map = whole(scene.size(), Pose.AS_SHOT, exif, scene.size());
+            Mapping map = whole(scene.size(), Pose.AS_SHOT, exif, scene.size());
             try (Picture rendered = SinglePass.render(stored, map, scene.size())) {
                 assertTrue(TestPhotos.psnr(scene, rendered) > IDENTICAL);
             }
@@ -64,7 +64,7 @@ class SinglePassTest {
         PhotoSpace space = new PhotoSpace(size, new Pose(Turn.NONE, new Tilt(degrees)));
         Frame frame = new Frame(0.05, -0.03, 0.5, 0.4);
         PixelSize output = new PixelSize((int) Math.round(450 * scale), (int) Math.round(360 * scale));
-        Affine map = space.outputToStored(Turn.NONE, frame, output);
+        Mapping map = space.outputToStored(Turn.NONE, frame, output);
         try (Picture scene = TestPhotos.scene(900, 600);
                 Picture rendered = SinglePass.render(scene, map, output);
                 UByteIndexer pixels = rendered.mat().createIndexer()) {
@@ -91,7 +91,7 @@ class SinglePassTest {
         }
         PixelSize output = new PixelSize((int) (800 / factor), (int) (800 / factor));
         PhotoSpace space = new PhotoSpace(new PixelSize(1200, 1200), new Pose(Turn.NONE, new Tilt(degrees)));
-        Affine map = space.outputToStored(Turn.NONE, new Frame(0, 0, 800 / 1200.0, 800 / 1200.0), output);
+        Mapping map = space.outputToStored(Turn.NONE, new Frame(0, 0, 800 / 1200.0, 800 / 1200.0), output);
         try (Picture source = new Picture(noise);
                 Picture rendered = SinglePass.render(source, map, output)) {
             double expected = 256 / Math.sqrt(12) / factor;
@@ -119,7 +119,7 @@ class SinglePassTest {
         PixelSize size = new PixelSize(3000, 2000);
         PhotoSpace space = new PhotoSpace(size, new Pose(Turn.NONE, new Tilt(1.7)));
         PixelSize output = new PixelSize(1000, 640);
-        Affine map = space.outputToStored(Turn.NONE, new Frame(0, 0, 0.9, 0.576), output);
+        Mapping map = space.outputToStored(Turn.NONE, new Frame(0, 0, 0.9, 0.576), output);
         try (Picture scene = TestPhotos.scene(3000, 2000);
                 Picture rendered = SinglePass.render(scene, map, output);
                 UByteIndexer pixels = rendered.mat().createIndexer()) {
@@ -135,7 +135,7 @@ class SinglePassTest {
         PixelSize size = new PixelSize(40_000, 20);
         try (Picture scene = TestPhotos.scene(40_000, 20)) {
             PixelSize output = new PixelSize(2000, 1);
-            Affine map = whole(size, Pose.AS_SHOT, Turn.NONE, output);
+            Mapping map = whole(size, Pose.AS_SHOT, Turn.NONE, output);
             try (Picture rendered = SinglePass.render(scene, map, output);
                     UByteIndexer pixels = rendered.mat().createIndexer()) {
                 assertEquals(255 * 0.9, pixels.get(0, 1999, 2), 2);

@@ -13,6 +13,7 @@ import nexa.core.files.FileType;
 import nexa.core.files.Finish;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
@@ -48,7 +49,7 @@ public final class Rendering {
 
     /** What is beyond the photo is as its edge. */
     private static Picture unbounded(Delivery delivery, Source source) {
-        Affine toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
+        Mapping toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
         return SinglePass.render(source.picture(), toSource, delivery.size());
     }
 
@@ -174,7 +175,7 @@ public final class Rendering {
         return new PhotoSpace(facts(delivery).asShot(), delivery.framing().pose());
     }
 
-    private static Affine toSource(Delivery delivery, PhotoSpace space) {
+    private static Mapping toSource(Delivery delivery, PhotoSpace space) {
         return space.outputToStored(facts(delivery).decodedToAsShot(), delivery.frame(), delivery.size());
     }
 }

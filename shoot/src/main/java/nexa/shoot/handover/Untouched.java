@@ -9,7 +9,7 @@ import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Finish.Sharpening;
-import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -64,7 +64,7 @@ public record Untouched(Part part, Point shift, double pixels) {
         PhotoFacts facts = Rendering.facts(delivery);
         PixelSize stored = facts.decodedToAsShot().inverse().apply(facts.asShot());
         PixelSize size = facts.decodedToAsShot().inverse().apply(delivery.size());
-        Affine toStored = new PhotoSpace(facts.asShot(), Pose.AS_SHOT)
+        Mapping toStored = new PhotoSpace(facts.asShot(), Pose.AS_SHOT)
                 .outputToStored(facts.decodedToAsShot(), delivery.frame(), delivery.size());
         Point one = toStored.apply(new Point(0, 0));
         Point other = toStored.apply(

@@ -1,0 +1,109 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_32F;
+import static org.bytedeco.opencv.global.opencv_core.CV_32FC;
+import static org.bytedeco.opencv.global.opencv_core.add;
+import static org.bytedeco.opencv.global.opencv_core.merge;
+import static org.bytedeco.opencv.global.opencv_core.multiply;
+
+import java.util.Optional;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+/**
+ * A tile that is reduced by more in one place than in another. Filters come in steps of {@link ReductionMap#STEP}; each
+ * pixel is mixed of the two on either side of its own reduction, so that neither inside a tile nor between tiles a seam
+ * shows where one filter ends and another begins.
+ */
+final class BentTile {
+    /** A tile in which the reduction varies by more than this factor is taken in four, where blocks are averaged. */
+    private static final double MOST_UNLIKE = 1.5;
+
+    private BentTile() {}
+
+    static void render(Mat source, Mapping tileToSource, Mat tile) {
+        ReductionMap reductions = ReductionMap.of(tileToSource, tile.cols(), tile.rows());
+        boolean unlike = reductions.most() > MOST_UNLIKE * reductions.least();
+        boolean divisible = Math.max(tile.cols(), tile.rows()) > ReductionMap.CELL;
+        if (unlike && divisible && SourcePart.block(reductions.most()) > 1) {
+            quarters(source, tileToSource, tile);
+        } else {
+            whole(source, tileToSource, reductions, tile);
+        }
+    }
+
+    private static void quarters(Mat source, Mapping tileToSource, Mat tile) {
+        int width = half(tile.cols());
+        int height = half(tile.rows());
+        for (int top = 0; top < tile.rows(); top += height) {
+            for (int left = 0; left < tile.cols(); left += width) {
+                try (Rect area = new Rect(
+                                left, top, Math.min(width, tile.cols() - left), Math.min(height, tile.rows() - top));
+                        Mat quarter = new Mat(tile, area)) {
+                    render(source, Affine.translation(left, top).then(tileToSource), quarter);
+                }
+            }
+        }
+    }
+
+    /** On the grid of the reductions, so that neighbours know the same ones. */
+    private static int half(int length) {
+        return Math.ceilDiv(Math.ceilDiv(length, 2), ReductionMap.CELL) * ReductionMap.CELL;
+    }
+
+    private static void whole(Mat source, Mapping tileToSource, ReductionMap reductions, Mat tile) {
+        int block = SourcePart.block(reductions.most());
+        Optional<LowPass> widest = LowPass.forReduction(ReductionMap.ofLevel(reductions.lastLevel()) / block);
+        Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
+        int reach = widest.map(LowPass::reach).orElse(0);
+        try (SourcePart part = SourcePart.of(source, seen, block, reach);
+                Sampling sampling = Sampling.of(part.seenFrom(tileToSource), tile.cols(), tile.rows())) {
+            if (widest.isEmpty()) {
+                sampling.sample(part.pixels(), tile);
+                return;
+            }
+            try (Mat mixed = new Mat(tile.rows(), tile.cols(), CV_32FC(tile.channels()), Scalar.all(0))) {
+                for (int level = reductions.firstLevel(); level <= reductions.lastLevel(); level++) {
+                    addLevel(part, sampling, reductions, level, mixed);
+                }
+                mixed.convertTo(tile, tile.depth());
+            }
+        }
+    }
+
+    private static void addLevel(SourcePart part, Sampling sampling, ReductionMap reductions, int level, Mat mixed) {
+        try (Mat filtered = filtered(part.pixels(), ReductionMap.ofLevel(level) / part.block());
+                Mat sampled = new Mat();
+                Mat share = reductions.share(level, mixed.cols(), mixed.rows());
+                Mat shares = repeated(share, mixed.channels())) {
+            sampling.sample(filtered, sampled);
+            multiply(sampled, shares, sampled);
+            add(mixed, sampled, mixed);
+        }
+    }
+
+    private static Mat filtered(Mat part, double reduction) {
+        Optional<LowPass> filter = LowPass.forReduction(reduction);
+        if (filter.isPresent()) {
+            return filter.get().filtered(part);
+        }
+        Mat exact = new Mat();
+        part.convertTo(exact, CV_32F);
+        return exact;
+    }
+
+    private static Mat repeated(Mat share, int channels) {
+        Mat repeated = new Mat();
+        try (MatVector copies = new MatVector(channels)) {
+            for (int channel = 0; channel < channels; channel++) {
+                copies.put(channel, share);
+            }
+            merge(copies, repeated);
+        }
+        return repeated;
+    }
+}

@@ -1,0 +1,138 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
+import static org.bytedeco.opencv.global.opencv_core.CV_32F;
+import static org.bytedeco.opencv.global.opencv_core.CV_64F;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
+import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
+import static org.bytedeco.opencv.global.opencv_imgproc.remap;
+import static org.bytedeco.opencv.global.opencv_imgproc.warpAffine;
+import static org.bytedeco.opencv.global.opencv_imgproc.warpPerspective;
+
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Chain;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.Projective;
+import nexa.core.geometry.Radial;
+import org.bytedeco.javacpp.indexer.DoubleIndexer;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.bytedeco.opencv.opencv_core.Size;
+
+/** Takes a bicubic sample at the centre of each of a tile's pixels; beyond the edge the edge goes on. */
+sealed interface Sampling extends AutoCloseable {
+    int FLAGS = INTER_CUBIC | WARP_INVERSE_MAP;
+
+    void sample(Mat part, Mat sampled);
+
+    @Override
+    void close();
+
+    /** @param tileToPart both in continuous pixels, centres at +0.5; OpenCV counts from pixel centres */
+    static Sampling of(Mapping tileToPart, int width, int height) {
+        return switch (tileToPart) {
+            case Affine map -> new Straight(matrix(map), new Size(width, height));
+            case Projective map -> new Perspective(matrix(map), new Size(width, height));
+            case Radial map -> bent(map, width, height);
+            case Chain map -> bent(map, width, height);
+        };
+    }
+
+    record Straight(Mat matrix, Size size) implements Sampling {
+        @Override
+        public void sample(Mat part, Mat sampled) {
+            try (Scalar unused = new Scalar()) {
+                warpAffine(part, sampled, matrix, size, FLAGS, BORDER_REPLICATE, unused);
+            }
+        }
+
+        @Override
+        public void close() {
+            matrix.close();
+            size.close();
+        }
+    }
+
+    record Perspective(Mat matrix, Size size) implements Sampling {
+        @Override
+        public void sample(Mat part, Mat sampled) {
+            try (Scalar unused = new Scalar()) {
+                warpPerspective(part, sampled, matrix, size, FLAGS, BORDER_REPLICATE, unused);
+            }
+        }
+
+        @Override
+        public void close() {
+            matrix.close();
+            size.close();
+        }
+    }
+
+    /** @param xs where each pixel is to be found, from pixel centres */
+    record Bent(Mat xs, Mat ys) implements Sampling {
+        @Override
+        public void sample(Mat part, Mat sampled) {
+            try (Scalar unused = new Scalar()) {
+                remap(part, sampled, xs, ys, INTER_CUBIC, BORDER_REPLICATE, unused);
+            }
+        }
+
+        @Override
+        public void close() {
+            xs.close();
+            ys.close();
+        }
+    }
+
+    private static Sampling bent(Mapping map, int width, int height) {
+        Mat mapX = new Mat(height, width, CV_32F);
+        Mat mapY = new Mat(height, width, CV_32F);
+        double[] xs = new double[width];
+        double[] ys = new double[width];
+        float[] row = new float[width];
+        try (FloatIndexer cellsX = mapX.createIndexer();
+                FloatIndexer cellsY = mapY.createIndexer()) {
+            for (int y = 0; y < height; y++) {
+                for (int x = 0; x < width; x++) {
+                    xs[x] = x + 0.5;
+                    ys[x] = y + 0.5;
+                }
+                map.map(xs, ys, width);
+                put(cellsX, y, xs, row);
+                put(cellsY, y, ys, row);
+            }
+        }
+        return new Bent(mapX, mapY);
+    }
+
+    private static void put(FloatIndexer cells, int y, double[] places, float[] row) {
+        for (int x = 0; x < row.length; x++) {
+            row[x] = (float) (places[x] - 0.5);
+        }
+        cells.put(y, 0, row);
+    }
+
+    private static Mat matrix(Affine continuous) {
+        Affine centres = Affine.translation(0.5, 0.5).then(continuous).then(Affine.translation(-0.5, -0.5));
+        Mat matrix = new Mat(2, 3, CV_64F);
+        try (DoubleIndexer cells = matrix.createIndexer()) {
+            cells.put(0, 0, centres.xx(), centres.xy(), centres.dx());
+            cells.put(1, 0, centres.yx(), centres.yy(), centres.dy());
+        }
+        return matrix;
+    }
+
+    private static Mat matrix(Projective continuous) {
+        Projective centres = Projective.of(Affine.translation(0.5, 0.5))
+                .then(continuous)
+                .then(Projective.of(Affine.translation(-0.5, -0.5)));
+        Mat matrix = new Mat(3, 3, CV_64F);
+        try (DoubleIndexer cells = matrix.createIndexer()) {
+            cells.put(0, 0, centres.xx(), centres.xy(), centres.dx());
+            cells.put(1, 0, centres.yx(), centres.yy(), centres.dy());
+            cells.put(2, 0, centres.wx(), centres.wy(), centres.w1());
+        }
+        return matrix;
+    }
+}

@@ -1,0 +1,99 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
+import static org.bytedeco.opencv.global.opencv_core.copyMakeBorder;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
+import static org.bytedeco.opencv.global.opencv_imgproc.resize;
+
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.bytedeco.opencv.opencv_core.Size;
+
+/**
+ * The part of a source that a tile looks at. OpenCV counts a picture's pixels in 16 bits, so a wide source is seen in
+ * parts. Where very much is left out, pixels are averaged in square blocks first, so that a part's size is bounded
+ * whatever the reduction; the blocks lie on the same grid in all tiles.
+ *
+ * @param pixels a view of the source, or averaged blocks of it
+ * @param block source pixels along a block's side
+ * @param toPart from the source's continuous pixels to the part's
+ */
+record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable {
+    /** Source pixels around what a tile covers, for the bicubic kernel. */
+    private static final int MARGIN = 3;
+
+    /** Up to this reduction all source pixels are filtered by themselves. */
+    private static final double MOST_IN_FULL = 16;
+
+    /**
+     * What is left to reduce after averaging, at least. A block's own blur then takes less than 1 % from the finest detail
+     * that the output holds: sinc(1 / (2 · 8)).
+     */
+    private static final int LEFT_OVER = 8;
+
+    /** How many source pixels are averaged along each side. */
+    static int block(double reduction) {
+        return reduction <= MOST_IN_FULL ? 1 : (int) (reduction / LEFT_OVER);
+    }
+
+    /**
+     * @param seen what the tile covers, in the source's continuous pixels
+     * @param filterReach pixels of the part around it that the filter needs
+     */
+    static SourcePart of(Mat source, Seen seen, int block, int filterReach) {
+        int margin = (MARGIN + filterReach) * block;
+        int x = aligned(Math.clamp((long) Math.floor(seen.left()) - margin, 0, source.cols() - 1), block);
+        int y = aligned(Math.clamp((long) Math.floor(seen.top()) - margin, 0, source.rows() - 1), block);
+        int xEnd = Math.clamp((long) Math.ceil(seen.right()) + margin, x + 1, source.cols());
+        int yEnd = Math.clamp((long) Math.ceil(seen.bottom()) + margin, y + 1, source.rows());
+        try (Rect area = new Rect(x, y, xEnd - x, yEnd - y)) {
+            Mat part = new Mat(source, area);
+            return block == 1
+                    ? new SourcePart(part, 1, Affine.translation(-x, -y))
+                    : new SourcePart(
+                            averaged(part, block),
+                            block,
+                            Affine.translation(-x, -y).then(Affine.scale(1.0 / block, 1.0 / block)));
+        }
+    }
+
+    private static int aligned(int place, int block) {
+        return place / block * block;
+    }
+
+    /** Whole blocks; beyond the source its edge goes on. */
+    private static Mat averaged(Mat part, int block) {
+        int across = Math.ceilDiv(part.cols(), block);
+        int down = Math.ceilDiv(part.rows(), block);
+        Mat averaged = new Mat();
+        try (part;
+                Mat whole = new Mat();
+                Scalar unused = new Scalar();
+                Size size = new Size(across, down)) {
+            copyMakeBorder(
+                    part,
+                    whole,
+                    0,
+                    down * block - part.rows(),
+                    0,
+                    across * block - part.cols(),
+                    BORDER_REPLICATE,
+                    unused);
+            resize(whole, averaged, size, 0, 0, INTER_AREA);
+        }
+        return averaged;
+    }
+
+    /** From a tile's continuous pixels to the part's. */
+    Mapping seenFrom(Mapping tileToSource) {
+        return tileToSource.then(toPart);
+    }
+
+    @Override
+    public void close() {
+        pixels.close();
+    }
+}
