@@ -131,7 +131,8 @@ class ShootTest {
             for (String table : List.of("alternate", "delivery", "step", "sound")) {
                 statement.executeUpdate("DROP TABLE " + table);
             }
-            for (String column : List.of("marks", "rule", "level", "overlay", "profile", "remarks")) {
+            for (String column :
+                    List.of("marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
             for (String column : List.of("target", "note", "files")) {

@@ -32,8 +32,21 @@ import nexa.core.shape.Shape;
  */
 record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) {
     /** Names of what is known of the photo. Angles in degrees, marks in as-shot space. */
-    static final List<String> PHOTO =
-            List.of("quarterTurns", "mirrored", "tilt", "level", "setAside", "marks", "rule", "overlay");
+    static final List<String> PHOTO = List.of(
+            "quarterTurns",
+            "mirrored",
+            "tilt",
+            "level",
+            "setAside",
+            "marks",
+            "rule",
+            "overlay",
+            "lens",
+            "plumb",
+            "trim");
+
+    /** Names of corrections that are written down but that this version does not make. */
+    private static final List<String> NOT_MADE = List.of("lens", "plumb", "trim");
 
     /** Names of what is known of a crop: the wish, in as-shot space. */
     static final List<String> CROP =
@@ -71,6 +84,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("marks", framing.marks().text());
         texts.put("rule", framing.subject().rule().map(Composition::text).orElse(""));
         texts.put("overlay", framing.overlay().map(OverlayChoice::text).orElse(""));
+        NOT_MADE.forEach(name -> texts.put(name, ""));
         return texts;
     }
 
@@ -112,6 +126,12 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
     }
 
     private Framing framing(Map<Integer, Crop> placed, Map<Integer, List<Alternate>> alternates) {
+        for (String name : NOT_MADE) {
+            if (text(photo, name).isPresent()) {
+                throw new IllegalArgumentException(
+                        "A correction (" + name + ") that this version of Nexa doesn't make");
+            }
+        }
         Turn turn = new Turn((int) number(photo, "quarterTurns", 0), flag(photo, "mirrored"));
         return new Framing(
                 new Pose(turn, new Tilt(number(photo, "tilt", 0))),
