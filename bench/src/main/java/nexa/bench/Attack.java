@@ -272,7 +272,7 @@ final class Attack {
     /** What the program keeps for itself, and a list that it may go on with. */
     private static boolean isOurs(Path file) {
         boolean planted = file.getFileName().toString().startsWith("handover.")
-                && file.getParent().getFileName().toString().equals("shoot");
+                && file.resolveSibling("").endsWith("shoot");
         return file.toString().contains("/.nexa/") || planted;
     }
 
@@ -284,13 +284,15 @@ final class Attack {
                     changed++;
                     System.out.println(trap + ": CHANGED " + file.getKey());
                 }
-                hashes.put(file.getKey(), there ? Sha256.of(file.getKey()) : "gone");
+                file.setValue(there ? Sha256.of(file.getKey()) : "gone");
             }
         }
     }
 
     /** {@code --if-taken replace} was asked for: of a delivery's name that somebody's text had, and of nothing else. */
     private static boolean isReplacedByWish(Path file) {
-        return file.getParent().toString().contains("/out") && file.toString().endsWith(".jpg") && TEXTS.contains(file);
+        return file.resolveSibling("").toString().contains("/out")
+                && file.toString().endsWith(".jpg")
+                && TEXTS.contains(file);
     }
 }

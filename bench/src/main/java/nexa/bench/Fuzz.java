@@ -130,7 +130,7 @@ final class Fuzz {
                     }
                     try {
                         Thread.sleep(100);
-                    } catch (InterruptedException stopped) {
+                    } catch (InterruptedException stopped) { // it is to stop
                         return;
                     }
                 }

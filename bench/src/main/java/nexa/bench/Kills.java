@@ -168,7 +168,7 @@ final class Kills {
                 Statement statement = connection.createStatement();
                 ResultSet result = statement.executeQuery("PRAGMA integrity_check")) {
             return result.next() && "ok".equals(result.getString(1));
-        } catch (SQLException damaged) {
+        } catch (SQLException damaged) { // that is counted
             return false;
         }
     }

@@ -63,7 +63,7 @@ final class Peer {
                     .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")))
                     .findFirst()
                     .orElse(0);
-        } catch (IOException | java.io.UncheckedIOException gone) {
+        } catch (IOException | java.io.UncheckedIOException gone) { // its picture is gone
             return 0;
         }
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -56,7 +57,7 @@ final class StartTimes {
         try {
             for (int round = 0; round < ROUNDS; round++) {
                 for (int mode = 0; mode < modes.size(); mode++) {
-                    taken.get(mode).add(start.with(MODES.get(modes.get(mode))));
+                    taken.get(mode).add(start.with(Objects.requireNonNull(MODES.get(modes.get(mode)))));
                 }
             }
         } catch (InterruptedException stopped) {

@@ -57,9 +57,9 @@ final class CropsCommand extends ShootCommand {
         try {
             return CropsTable.read(shoot, file).apply();
         } catch (NoSuchFileException missing) {
-            throw wrong("There is no file " + file);
+            throw wrong("There is no file " + file, missing);
         } catch (IOException refused) {
-            throw wrong(file + ": " + refused.getMessage());
+            throw wrong(file + ": " + refused.getMessage(), refused);
         }
     }
 }

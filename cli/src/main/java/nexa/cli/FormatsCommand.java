@@ -114,9 +114,9 @@ final class FormatsCommand extends ShootCommand {
         try {
             return BriefFile.read(file);
         } catch (NoSuchFileException missing) {
-            throw wrong("There is no file " + file);
+            throw wrong("There is no file " + file, missing);
         } catch (IOException refused) {
-            throw wrong(file + ": " + refused.getMessage());
+            throw wrong(file + ": " + refused.getMessage(), refused);
         }
     }
 

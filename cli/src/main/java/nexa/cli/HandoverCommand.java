@@ -127,9 +127,10 @@ final class HandoverCommand extends ShootCommand {
     private Format asked(Format format) {
         FileSettings files = format.files()
                 .typed(type(format), quality == null ? format.files().quality() : quality);
-        boolean sized = longEdge != null && format.target().equals(SizeTarget.NONE);
-        return (sized ? format.sized(new SizeTarget.LongEdge(longEdge)) : format)
-                .filed(colour().map(files::coloured).orElse(files));
+        Format sized = longEdge != null && format.target().equals(SizeTarget.NONE)
+                ? format.sized(new SizeTarget.LongEdge(longEdge))
+                : format;
+        return sized.filed(colour().map(files::coloured).orElse(files));
     }
 
     private NameTemplate names() {
@@ -158,7 +159,7 @@ final class HandoverCommand extends ShootCommand {
                                     Path.of(colour).toAbsolutePath().toString())
                             : DeliveredColour.parse(colour));
         } catch (IllegalArgumentException unknown) { // an invalid path is one too
-            throw wrong("--colour is keep, srgb, wide or a profile's file, not “" + colour + "”");
+            throw wrong("--colour is keep, srgb, wide or a profile's file, not “" + colour + "”", unknown);
         }
     }
 

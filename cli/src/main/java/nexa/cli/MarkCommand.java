@@ -120,7 +120,7 @@ final class MarkCommand extends ShootCommand {
             }
             return MarkSuggester.at(space, points);
         } catch (NumberFormatException notNumbers) {
-            throw wrong("Write marks as X,Y or X,Y;X,Y in pixels, not “" + text + "”");
+            throw wrong("Write marks as X,Y or X,Y;X,Y in pixels, not “" + text + "”", notNumbers);
         } catch (IllegalArgumentException refused) {
             throw wrong(String.valueOf(refused.getMessage()));
         }

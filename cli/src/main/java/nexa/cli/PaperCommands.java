@@ -67,7 +67,7 @@ final class PaperCommands {
             try {
                 return paper.page(lying, margin);
             } catch (IllegalArgumentException none) {
-                throw wrong(String.format(Locale.ROOT, "A margin of %s mm leaves nothing of the paper", margin));
+                throw wrong(String.format(Locale.ROOT, "A margin of %s mm leaves nothing of the paper", margin), none);
             }
         }
 

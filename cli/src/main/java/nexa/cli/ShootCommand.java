@@ -106,6 +106,10 @@ abstract class ShootCommand implements Callable<Integer> {
         return new ParameterException(spec.commandLine(), message);
     }
 
+    final ParameterException wrong(String message, Exception cause) {
+        return new ParameterException(spec.commandLine(), message, cause);
+    }
+
     final void say(String message) {
         spec.commandLine().getErr().println(ShownName.of(message));
     }

@@ -47,7 +47,7 @@ public final class DemoCamera implements AutoCloseable {
                 Thread.sleep(between.multipliedBy(2).dividedBy(3));
                 drop(photo);
             }
-        } catch (InterruptedException stopped) {
+        } catch (InterruptedException stopped) { // it is switched off
             LOG.debug("The demo camera is off");
         } catch (IOException failed) {
             LOG.warn("The demo camera stops", failed);

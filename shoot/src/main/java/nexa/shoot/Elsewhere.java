@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -166,8 +167,9 @@ final class Elsewhere {
             return known.isEmpty() || found.isEmpty();
         }
         for (FoundFile file : common) {
+            StoredPhoto stored = Objects.requireNonNull(known.get(file.file()));
             if (Fingerprint.of(folder.resolve(file.file()))
-                    .equals(known.get(file.file()).photo().fingerprint())) {
+                    .equals(stored.photo().fingerprint())) {
                 return true;
             }
         }

@@ -5,6 +5,7 @@ import java.util.ArrayDeque;
 import java.util.Collection;
 import java.util.Deque;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -65,7 +66,7 @@ final class Saver implements AutoCloseable {
     private void submitIfOpen(Write write) {
         try {
             submit(write);
-        } catch (RejectedExecutionException closed) {
+        } catch (RejectedExecutionException closed) { // then nobody waits for it
             LOG.debug("The shoot was closed meanwhile");
         }
     }
@@ -94,7 +95,8 @@ final class Saver implements AutoCloseable {
         } catch (RejectedExecutionException closed) {
             throw new IOException("The shoot is closed", closed);
         } catch (ExecutionException failed) {
-            throw new IOException(String.valueOf(failed.getCause().getMessage()), failed.getCause());
+            Throwable cause = Objects.requireNonNullElse(failed.getCause(), failed);
+            throw new IOException(String.valueOf(cause.getMessage()), cause);
         }
     }
 
@@ -121,6 +123,9 @@ final class Saver implements AutoCloseable {
         } catch (StoreException failed) {
             LOG.error("{} edits are not stored", unsaved.size(), failed);
             failure = failed;
+        } catch (RuntimeException bug) {
+            LOG.error("{} edits are not stored, by a mistake of the program", unsaved.size(), bug);
+            failure = new StoreException("The program made a mistake: " + bug, bug);
         }
     }
 

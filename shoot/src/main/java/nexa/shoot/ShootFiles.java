@@ -130,7 +130,7 @@ final class ShootFiles implements AutoCloseable {
     private static @Nullable FileLock tryLock(FileChannel channel) throws IOException {
         try {
             return channel.tryLock();
-        } catch (OverlappingFileLockException heldHere) {
+        } catch (OverlappingFileLockException heldHere) { // that is the answer
             return null;
         }
     }

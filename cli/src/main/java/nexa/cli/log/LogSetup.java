@@ -31,7 +31,7 @@ public final class LogSetup extends ContextAwareBase implements Configurator {
         root.setLevel(Level.INFO);
         try {
             root.addAppender(appender(context, file()));
-        } catch (IOException | RuntimeException unwritable) {
+        } catch (IOException | RuntimeException unwritable) { // the program works without a log
             root.setLevel(Level.OFF);
         }
         return ExecutionStatus.DO_NOT_INVOKE_NEXT_IF_ANY;

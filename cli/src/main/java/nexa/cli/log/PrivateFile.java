@@ -39,7 +39,7 @@ final class PrivateFile extends RollingFileAppender<ILoggingEvent> {
         }
         try {
             Files.createFile(file, permitting(file, "rw-------"));
-        } catch (FileAlreadyExistsException goesOn) {
+        } catch (FileAlreadyExistsException goesOn) { // somebody made it first
             keepPrivate(file);
         }
         super.openFile(name);

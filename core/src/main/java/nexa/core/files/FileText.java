@@ -116,7 +116,7 @@ final class FileText {
         }
         try {
             return with(first(text.substring(0, end).strip()), clauses(text));
-        } catch (IllegalArgumentException allIsPath) {
+        } catch (IllegalArgumentException allIsPath) { // then the rest is part of the path
             return first(text);
         }
     }
@@ -178,7 +178,7 @@ final class FileText {
         try {
             return Integer.parseInt(digits);
         } catch (NumberFormatException notANumber) {
-            throw new IllegalArgumentException("“" + digits + "” is no quality from 1 to 100");
+            throw new IllegalArgumentException("“" + digits + "” is no quality from 1 to 100", notANumber);
         }
     }
 

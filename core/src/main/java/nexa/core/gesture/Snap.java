@@ -65,15 +65,13 @@ public record Snap(List<Double> xs, List<Double> ys, double reach) {
     private Point alongArm(FrameDrag drag, Frame free, Point pointer) {
         Pull x = nearest(xs, edgesX(drag.grip(), free));
         Pull y = nearest(ys, edgesY(drag.grip(), free));
-        if (x == null && y == null) {
-            return pointer;
-        }
-        boolean across = y == null || x != null && Math.abs(x.offset) <= Math.abs(y.offset);
         Point arm = drag.arm();
-        double scale = across
-                ? (x.line - drag.anchor().x()) / arm.x()
-                : (y.line - drag.anchor().y()) / arm.y();
-        return drag.from().plus(arm.times(scale - 1));
+        if (x != null && (y == null || Math.abs(x.offset) <= Math.abs(y.offset))) {
+            return drag.from().plus(arm.times((x.line - drag.anchor().x()) / arm.x() - 1));
+        }
+        return y == null
+                ? pointer
+                : drag.from().plus(arm.times((y.line - drag.anchor().y()) / arm.y() - 1));
     }
 
     private @Nullable Pull nearest(List<Double> lines, List<Double> edges) {

@@ -36,7 +36,7 @@ public record OverlayChoice(Optional<Overlay> overlay, int orientation) {
             Optional<Overlay> overlay =
                     parts[0].equals("NONE") ? Optional.empty() : Optional.of(Overlay.valueOf(parts[0]));
             return new OverlayChoice(overlay, Integer.parseInt(parts[1]));
-        } catch (IllegalArgumentException | IndexOutOfBoundsException unknown) {
+        } catch (IllegalArgumentException | IndexOutOfBoundsException unknown) { // of another version: no overlay
             return DEFAULT;
         }
     }

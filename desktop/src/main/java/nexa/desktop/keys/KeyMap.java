@@ -97,7 +97,7 @@ public record KeyMap(Map<Command, KeyPress> changed) {
                         Command.valueOf(entry.substring(0, Math.max(0, equals))),
                         KeyPress.parse(entry.substring(equals + 1)));
             } catch (IllegalArgumentException unknown) {
-                continue; // a command or key that this version does not have
+                // a command or key that this version does not have
             }
         }
         return new KeyMap(changed);

@@ -87,7 +87,7 @@ final class Background {
         running.incrementAndGet();
         try {
             workers.execute(new Queued(Urgency.REST, 0, () -> step(mine)));
-        } catch (RejectedExecutionException closed) {
+        } catch (RejectedExecutionException closed) { // nobody waits for it any more
             running.decrementAndGet();
         }
     }

@@ -91,7 +91,7 @@ public final class HandoverModel {
     private static Optional<NameTemplate> template(String text) {
         try {
             return Optional.of(new NameTemplate(text));
-        } catch (IllegalArgumentException ofAnotherVersion) {
+        } catch (IllegalArgumentException ofAnotherVersion) { // then the usual ones are
             return Optional.empty();
         }
     }

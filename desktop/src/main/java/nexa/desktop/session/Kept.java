@@ -21,7 +21,7 @@ final class Kept {
     private static <T> T read(String value, T usual, Function<String, T> parse) {
         try {
             return parse.apply(value);
-        } catch (IllegalArgumentException unknown) {
+        } catch (IllegalArgumentException unknown) { // of another version: the usual
             return usual;
         }
     }

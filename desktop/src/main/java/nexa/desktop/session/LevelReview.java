@@ -93,7 +93,7 @@ public final class LevelReview {
     private Item searched(Item item) {
         try {
             return item.found(AutoLeveller.find(session.shoot(), item.photo(), item.framing()));
-        } catch (UnreadablePhotoException unreadable) {
+        } catch (UnreadablePhotoException unreadable) { // then it has no lines
             return item.as(State.UNREADABLE);
         }
     }

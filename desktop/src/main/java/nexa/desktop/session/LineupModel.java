@@ -90,7 +90,7 @@ public final class LineupModel {
                     .filter(word -> !word.isEmpty())
                     .map(Double::valueOf)
                     .toList();
-        } catch (NumberFormatException ofAnotherVersion) {
+        } catch (NumberFormatException ofAnotherVersion) { // then the usual one is
             return List.of();
         }
     }

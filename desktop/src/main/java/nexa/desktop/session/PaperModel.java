@@ -148,7 +148,7 @@ public final class PaperModel {
     private State written(PaperJob job, Path file, IfTaken ifTaken, RunControl mine) {
         try {
             return new State.Done(job.write(shoot, ifTaken, (done, of) -> show(new State.Running(done, of)), mine));
-        } catch (NameTakenException taken) {
+        } catch (NameTakenException taken) { // asked for in the window
             return new State.Taken(file);
         } catch (IOException failed) {
             return new State.Failed(String.valueOf(failed.getMessage()));

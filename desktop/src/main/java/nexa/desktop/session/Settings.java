@@ -95,7 +95,7 @@ public final class Settings {
         try {
             Shape.parse(text);
             return true;
-        } catch (IllegalArgumentException notOne) {
+        } catch (IllegalArgumentException notOne) { // then the usual one is
             return false;
         }
     }

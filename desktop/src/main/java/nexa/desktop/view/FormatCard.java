@@ -146,7 +146,7 @@ public final class FormatCard extends VBox {
                 nameHolder.getChildren().setAll(name);
             } catch (IllegalArgumentException refused) {
                 field.pseudoClassStateChanged(REFUSED, true);
-                Buttons.explain(field, refused.getMessage());
+                Buttons.explain(field, String.valueOf(refused.getMessage()));
             }
         });
         field.setOnKeyPressed(event -> {

@@ -31,15 +31,15 @@ record LineupLayout(List<Cell> cells, List<Double> tops, double size, double hei
     /** @param aspects the results' width over height */
     static LineupLayout of(List<Double> aspects, double width, double room) {
         double size = LARGEST;
-        LineupLayout layout = of(aspects, width, size, room);
+        LineupLayout layout = sized(aspects, width, size);
         while (layout.height > room && size > SMALLEST) {
             size = Math.max(SMALLEST, size - STEP);
-            layout = of(aspects, width, size, room);
+            layout = sized(aspects, width, size);
         }
         return layout;
     }
 
-    private static LineupLayout of(List<Double> aspects, double width, double size, double room) {
+    private static LineupLayout sized(List<Double> aspects, double width, double size) {
         List<Cell> cells = new ArrayList<>();
         List<Double> tops = new ArrayList<>();
         double x = MARGIN_LEFT;

@@ -115,7 +115,7 @@ final class NumbersPane implements PaneLayer.Content {
                 .ifPresent(value -> session.frame().ifPresent(frame -> measure().ifPresent(measure -> {
                     try {
                         session.frameEdits().place("edit.numbers", typed.frame(measure, frame, value));
-                    } catch (IllegalArgumentException noSize) {
+                    } catch (IllegalArgumentException noSize) { // shown as refused
                         field.selectAll();
                     }
                 })));
@@ -136,7 +136,7 @@ final class NumbersPane implements PaneLayer.Content {
             double value =
                     Double.parseDouble(text.replace(',', '.').replace('−', '-').replaceAll("[^0-9.+-]", ""));
             return Double.isFinite(value) ? Optional.of(value) : Optional.empty();
-        } catch (NumberFormatException notANumber) {
+        } catch (NumberFormatException notANumber) { // shown as refused
             return Optional.empty();
         }
     }

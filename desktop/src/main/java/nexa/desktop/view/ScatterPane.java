@@ -3,6 +3,7 @@ package nexa.desktop.view;
 import java.util.Comparator;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Tooltip;
@@ -97,7 +98,9 @@ final class ScatterPane extends DrawnPane {
                         deviation,
                         shown.exemplar().filter(photo::equals).isPresent()
                                 ? Palette.ACCENT
-                                : shown.outliers().get(photo).isEmpty() ? Color.gray(0.5, 0.85) : OUTLIER,
+                                : shown.outliers().getOrDefault(photo, Set.of()).isEmpty()
+                                        ? Color.gray(0.5, 0.85)
+                                        : OUTLIER,
                         session.photo().filter(photo::equals).isPresent()));
     }
 

@@ -14,7 +14,7 @@ final class TypedPath {
             return text.isBlank()
                     ? Optional.empty()
                     : Optional.of(Path.of(text.strip()).toAbsolutePath());
-        } catch (InvalidPathException notYet) {
+        } catch (InvalidPathException notYet) { // typed further, it may become one
             return Optional.empty();
         }
     }

@@ -157,7 +157,7 @@ public final class BlockCut {
 
         /** The first coefficient is told as the difference to that of the block before (F.1.2.1). */
         private void mean(int number, Component component, boolean kept) throws IOException {
-            int category = jpeg.dcTables().get(component.dcTable()).read(in);
+            int category = jpeg.dcTable(component).read(in);
             if (category > 11) {
                 throw new IOException("its data is damaged");
             }
@@ -181,7 +181,7 @@ public final class BlockCut {
 
         /** The others are copied bit by bit (F.1.2.2). */
         private void rest(Component component, boolean kept) throws IOException {
-            Huffman table = jpeg.acTables().get(component.acTable());
+            Huffman table = jpeg.acTable(component);
             int coefficient = 1;
             while (coefficient < COEFFICIENTS) {
                 int symbol = table.read(in);

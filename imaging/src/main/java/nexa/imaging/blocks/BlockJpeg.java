@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import nexa.core.geometry.PixelSize;
 
 /**
@@ -40,6 +41,15 @@ record BlockJpeg(
      * @param down blocks in a unit, one below the other
      */
     record Component(int across, int down, int dcTable, int acTable) {}
+
+    /** Reading made sure that each component has its tables. */
+    Huffman dcTable(Component component) {
+        return Objects.requireNonNull(dcTables.get(component.dcTable()));
+    }
+
+    Huffman acTable(Component component) {
+        return Objects.requireNonNull(acTables.get(component.acTable()));
+    }
 
     /** Pixels across in a unit of the grid on which such a file can be cut. */
     int unitWidth() {

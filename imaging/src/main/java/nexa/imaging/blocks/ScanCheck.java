@@ -29,13 +29,13 @@ public final class ScanCheck {
         BlockJpeg blocks;
         try {
             blocks = BlockJpeg.read(jpeg);
-        } catch (IOException ofAnotherKind) {
+        } catch (IOException ofAnotherKind) { // that is the answer
             return decoderComplains(jpeg);
         }
         try {
             new Walk(blocks).toTheEnd();
             return false;
-        } catch (IOException damaged) {
+        } catch (IOException damaged) { // that is the answer
             return true;
         }
     }
@@ -74,8 +74,8 @@ public final class ScanCheck {
             int[] blocks = new int[count];
             for (int i = 0; i < count; i++) {
                 Component component = jpeg.components().get(i);
-                dc[i] = new FastTable(jpeg.dcTables().get(component.dcTable()));
-                ac[i] = new FastTable(jpeg.acTables().get(component.acTable()));
+                dc[i] = new FastTable(jpeg.dcTable(component));
+                ac[i] = new FastTable(jpeg.acTable(component));
                 blocks[i] = component.across() * component.down();
             }
             int units = Math.ceilDiv(jpeg.size().width(), jpeg.unitWidth())

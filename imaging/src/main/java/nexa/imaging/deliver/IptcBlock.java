@@ -124,7 +124,7 @@ final class IptcBlock {
     private static Optional<CharBuffer> decoded(byte[] bytes, Charset charset) {
         try {
             return Optional.of(charset.newDecoder().decode(ByteBuffer.wrap(bytes)));
-        } catch (CharacterCodingException other) {
+        } catch (CharacterCodingException other) { // then it is Latin-1
             return Optional.empty();
         }
     }

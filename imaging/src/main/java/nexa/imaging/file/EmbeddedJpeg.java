@@ -31,7 +31,7 @@ public record EmbeddedJpeg(long at, long length, PixelSize size) {
             }
             long most = Math.min(length, channel.size() - at);
             return JpegSegments.walk(channel, at).size(channel).map(size -> new EmbeddedJpeg(at, most, size));
-        } catch (IOException cut) {
+        } catch (IOException cut) { // then there is no embedded picture
             return Optional.empty();
         }
     }

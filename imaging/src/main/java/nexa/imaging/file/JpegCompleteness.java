@@ -85,7 +85,7 @@ final class JpegCompleteness {
             return (int) Math.round(100.0
                     * (picture.size().height() - picture.blankRowsAtEnd())
                     / picture.size().height());
-        } catch (UnreadablePhotoException unreadable) {
+        } catch (UnreadablePhotoException unreadable) { // said where its pixels are asked for
             return 0;
         }
     }

@@ -50,9 +50,9 @@ public final class PhotoProbe {
     public static Probe probe(Path file) {
         try {
             return Files.size(file) == 0 ? Probe.unreadable(Trouble.Kind.EMPTY) : probeContent(file);
-        } catch (NoSuchFileException gone) {
+        } catch (NoSuchFileException gone) { // said as a trouble of the photo
             return Probe.unreadable(Trouble.Kind.MISSING);
-        } catch (AccessDeniedException denied) {
+        } catch (AccessDeniedException denied) { // said as a trouble of the photo
             return Probe.unreadable(Trouble.Kind.NO_PERMISSION);
         } catch (EOFException cut) { // in the headers already
             return new Probe.Unreadable(new Trouble(Trouble.Kind.TRUNCATED, 0));

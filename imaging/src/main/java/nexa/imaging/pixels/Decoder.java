@@ -86,9 +86,9 @@ public final class Decoder {
         try {
             return Files.readAllBytes(file);
         } catch (NoSuchFileException gone) {
-            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.MISSING));
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.MISSING), gone);
         } catch (AccessDeniedException denied) {
-            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.NO_PERMISSION));
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.NO_PERMISSION), denied);
         } catch (IOException | OutOfMemoryError failed) { // arrays end at 2 GiB, far beyond the pixel limit
             LOG.info("Reading {} failed", file, failed);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.READ_FAILED));

@@ -15,6 +15,11 @@ public final class UnreadablePhotoException extends IOException {
         this.trouble = trouble;
     }
 
+    public UnreadablePhotoException(Path file, Trouble trouble, Throwable cause) {
+        this(file, trouble);
+        initCause(cause);
+    }
+
     public Trouble trouble() {
         return trouble;
     }

@@ -37,7 +37,7 @@ final class InkJpeg {
         try {
             return new Picture(isInverted(file) ? inverted(bytes) : plain(bytes));
         } catch (IOException | RuntimeException damaged) {
-            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED), damaged);
         }
     }
 

@@ -120,7 +120,7 @@ public record Source(Picture picture, SourceMetadata metadata) implements AutoCl
         Picture picture = InkJpeg.decode(file, bytes);
         try (Source metadata = open(file, bytes, Reduction.EIGHTH)) {
             return new Source(picture, metadata.metadata().withIcc(null));
-        } catch (UnreadablePhotoException unread) {
+        } catch (UnreadablePhotoException unread) { // another way is tried
             return new Source(picture, SourceMetadata.NONE);
         }
     }

@@ -73,7 +73,7 @@ final class TiffPixels {
             if (field.getTag() == tag.tag) {
                 try {
                     return field.getIntArrayValue()[0];
-                } catch (ImagingException | RuntimeException damaged) {
+                } catch (ImagingException | RuntimeException damaged) { // said as a trouble of the photo
                     return -1;
                 }
             }

@@ -79,7 +79,8 @@ public record Edit(
         return new Edit(
                 label,
                 framings.stream()
-                        .map(change -> new FramingChange(change.photo(), first.get(change.photo()), change.after()))
+                        .map(change -> new FramingChange(
+                                change.photo(), Objects.requireNonNull(first.get(change.photo())), change.after()))
                         .toList(),
                 null);
     }

@@ -26,7 +26,7 @@ final class Cell {
     private static boolean isNumber(String text) {
         try {
             return Double.isFinite(Double.parseDouble(text));
-        } catch (NumberFormatException words) {
+        } catch (NumberFormatException words) { // then it is text
             return false;
         }
     }

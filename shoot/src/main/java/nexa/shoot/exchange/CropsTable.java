@@ -87,7 +87,7 @@ public final class CropsTable {
         for (Format format : shoot.brief().formats()) {
             Map<String, String> derived = Map.of("format", format.name());
             Map<String, String> placed = texts.crops().stream()
-                    .filter(crop -> isOf(crop, format) && crop.get("alternate").isEmpty())
+                    .filter(crop -> isOf(crop, format) && !isAlternate(crop))
                     .findFirst()
                     .orElse(derived);
             Map<String, String> row = row(photo, texts, placed);
@@ -95,10 +95,14 @@ public final class CropsTable {
             row.putAll(result(shoot, photo, format));
             rows.add(row);
             texts.crops().stream()
-                    .filter(crop -> isOf(crop, format) && !crop.get("alternate").isEmpty())
+                    .filter(crop -> isOf(crop, format) && isAlternate(crop))
                     .forEach(crop -> rows.add(row(photo, texts, crop)));
         }
         return rows;
+    }
+
+    private static boolean isAlternate(Map<String, String> crop) {
+        return !crop.getOrDefault("alternate", "").isEmpty();
     }
 
     private static boolean isOf(Map<String, String> crop, Format format) {

@@ -112,14 +112,15 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         Set<String> unknown = new LinkedHashSet<>();
         for (Map<String, String> texts : crops) {
             Optional<Format> format = brief.find(texts.getOrDefault("format", ""));
+            String alternate = texts.getOrDefault("alternate", "");
             if (format.isEmpty()) {
                 unknown.add(texts.getOrDefault("format", ""));
-            } else if (texts.getOrDefault("alternate", "").isEmpty()) {
+            } else if (alternate.isEmpty()) {
                 placed.put(format.get().id(), crop(texts));
             } else {
                 alternates
                         .computeIfAbsent(format.get().id(), id -> new ArrayList<>())
-                        .add(new Alternate(texts.get("alternate"), crop(texts)));
+                        .add(new Alternate(alternate, crop(texts)));
             }
         }
         return new Read(framing(placed, alternates), unknown);

@@ -8,6 +8,7 @@ import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
 import nexa.shoot.guard.AtomicFile.Check;
@@ -66,8 +67,8 @@ public final class WriteGuard {
         for (Path there = whole; there != null; there = there.getParent()) {
             try {
                 return there.toRealPath().resolve(there.relativize(whole));
-            } catch (IOException missing) { // then its parent is asked
-                continue;
+            } catch (IOException missing) {
+                // then its parent is asked
             }
         }
         return whole;
@@ -98,7 +99,9 @@ public final class WriteGuard {
         try {
             AtomicFile.write(real, content, check, replace);
         } catch (FileAlreadyExistsException meanwhile) {
-            throw new NameTakenException(real);
+            NameTakenException taken = new NameTakenException(real);
+            taken.initCause(meanwhile);
+            throw taken;
         }
     }
 
@@ -109,9 +112,7 @@ public final class WriteGuard {
      * @throws RefusedException if what is there is never written to
      */
     public void require(Path target, IfTaken ifTaken) throws RefusedException {
-        require(
-                realAsFarAsItIs(target.toAbsolutePath().getParent()).resolve(target.getFileName()),
-                ifTaken == IfTaken.REPLACE);
+        require(realAsFarAsItIs(folderOf(target)).resolve(target.getFileName()), ifTaken == IfTaken.REPLACE);
     }
 
     /**
@@ -125,7 +126,9 @@ public final class WriteGuard {
         try {
             Files.createDirectories(folder);
         } catch (FileAlreadyExistsException file) {
-            throw new NotDirectoryException(folder + " is a file, not a folder");
+            NotDirectoryException noFolder = new NotDirectoryException(folder + " is a file, not a folder");
+            noFolder.initCause(file);
+            throw noFolder;
         }
         Path real = folder.toRealPath();
         requireFolder(real);
@@ -139,8 +142,14 @@ public final class WriteGuard {
         }
     }
 
+    /** The folder that a file lies in; that of the root is the root. */
+    private static Path folderOf(Path file) {
+        Path whole = file.toAbsolutePath();
+        return Objects.requireNonNullElse(whole.getParent(), whole);
+    }
+
     private Path real(Path target) throws IOException {
-        return folder(target.toAbsolutePath().getParent()).resolve(target.getFileName());
+        return folder(folderOf(target)).resolve(target.getFileName());
     }
 
     private void require(Path real, boolean replace) throws RefusedException {
@@ -164,7 +173,7 @@ public final class WriteGuard {
     private boolean isOriginal(Path real) {
         try {
             return originals.contain(real);
-        } catch (IOException unreadable) {
+        } catch (IOException unreadable) { // what cannot be looked at is taken for one
             return true;
         }
     }

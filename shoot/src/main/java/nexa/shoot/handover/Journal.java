@@ -142,7 +142,7 @@ final class Journal implements AutoCloseable {
     private static boolean isOurs(FileChannel channel) {
         try {
             return channel.tryLock() != null;
-        } catch (OverlappingFileLockException heldHere) {
+        } catch (OverlappingFileLockException heldHere) { // that is the answer
             return false;
         } catch (IOException noLocks) {
             LOG.info("The journal can't be locked: {}", noLocks.toString());

@@ -83,7 +83,7 @@ final class Manifest {
         try {
             return Files.isRegularFile(json, LinkOption.NOFOLLOW_LINKS)
                     && JSON.readTree(json.toFile()).path("nexaHandover").isInt();
-        } catch (IOException foreign) {
+        } catch (IOException foreign) { // not one of ours: it stays
             return false;
         }
     }
@@ -126,7 +126,7 @@ final class Manifest {
         }
         for (JsonNode entry : JSON.readTree(json.toFile()).path("files")) {
             String file = entry.path("file").asText();
-            boolean there = RelativePath.resolve(json.getParent(), file)
+            boolean there = RelativePath.resolve(json.resolveSibling(""), file)
                     .filter(Files::isRegularFile)
                     .isPresent();
             if (entry instanceof ObjectNode known && there) {

@@ -55,7 +55,7 @@ public record Untouched(Part part, Point shift, double pixels) {
     private static Optional<Grid> grid(Path file) {
         try (InputStream in = Files.newInputStream(file)) {
             return Optional.of(BlockCut.grid(in.readNBytes(HEADER)));
-        } catch (IOException ofAnotherKind) {
+        } catch (IOException ofAnotherKind) { // then it is rendered anew
             return Optional.empty();
         }
     }

@@ -68,7 +68,7 @@ public final class FolderWatch implements AutoCloseable {
                 }
                 await(events, settling.isWaiting() ? SHORT : LONG);
             }
-        } catch (InterruptedException | ClosedWatchServiceException stopped) {
+        } catch (InterruptedException | ClosedWatchServiceException stopped) { // the folder or the program goes
             LOG.debug("No longer watching {}", shoot.folder());
         } catch (IOException unclosed) {
             LOG.warn("Watching {} does not end well", shoot.folder(), unclosed);
@@ -117,7 +117,7 @@ public final class FolderWatch implements AutoCloseable {
             }
             try {
                 register(events); // subfolders may be new
-            } catch (IOException gone) {
+            } catch (IOException gone) { // the folder or the program goes
                 LOG.debug("{} is gone", shoot.folder());
             }
         }

@@ -127,7 +127,7 @@ final class Pdf implements AutoCloseable {
             try {
                 font.encode(one);
                 writable.append(one);
-            } catch (IOException | IllegalArgumentException none) {
+            } catch (IOException | IllegalArgumentException none) { // then it has none
                 writable.append('?');
             }
         });

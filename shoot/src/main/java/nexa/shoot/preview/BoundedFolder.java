@@ -59,7 +59,7 @@ final class BoundedFolder {
             }
             noteUse(file);
             return Optional.of(Arrays.copyOf(bytes, bytes.length - CHECKSUM));
-        } catch (NoSuchFileException notMade) {
+        } catch (NoSuchFileException notMade) { // then it is empty
             return Optional.empty();
         } catch (IOException unreadable) {
             LOG.warn("{} can't be read: {}", file, unreadable.toString());

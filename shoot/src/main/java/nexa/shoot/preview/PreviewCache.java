@@ -50,7 +50,7 @@ public final class PreviewCache {
         }
         try (Source source = Source.open(folder.path(), bytes.get(), Reduction.NONE)) {
             return Optional.of(new Preview(source.picture().shared(), source.profile()));
-        } catch (UnreadablePhotoException torn) {
+        } catch (UnreadablePhotoException torn) { // it is made anew
             LOG.info("A preview of {} is damaged and made anew", fingerprint);
             return Optional.empty();
         }

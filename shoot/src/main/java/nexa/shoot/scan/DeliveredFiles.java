@@ -145,7 +145,7 @@ public final class DeliveredFiles {
             if (isPlain(list)) {
                 JsonNode root = JSON.readTree(list.toFile());
                 if (root.path("nexaHandover").isInt()) {
-                    root.path("files").forEach(entry -> add(list.getParent(), entry));
+                    root.path("files").forEach(entry -> add(list.resolveSibling(""), entry));
                 }
             }
         } catch (IOException foreign) { // then it tells of nothing that Nexa delivered

@@ -25,7 +25,7 @@ public final class RelativePath {
             Path file = folder.resolve(text).normalize();
             boolean inside = file.startsWith(folder) && !file.equals(folder);
             return inside ? Optional.of(file) : Optional.empty();
-        } catch (InvalidPathException unsayable) {
+        } catch (InvalidPathException unsayable) { // then there is no such file
             return Optional.empty();
         }
     }

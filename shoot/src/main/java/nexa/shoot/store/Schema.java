@@ -110,7 +110,7 @@ final class Schema {
                 statement.executeQuery("SELECT " + columns + " LIMIT 0").close();
             }
             return true;
-        } catch (SQLException damaged) {
+        } catch (SQLException damaged) { // that is the answer
             return false;
         }
     }

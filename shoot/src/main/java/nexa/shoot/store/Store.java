@@ -137,7 +137,7 @@ public final class Store implements AutoCloseable {
             try (ResultSet row = query.executeQuery()) {
                 return row.next();
             }
-        } catch (SQLException damaged) {
+        } catch (SQLException damaged) { // that is the answer
             return true;
         }
     }

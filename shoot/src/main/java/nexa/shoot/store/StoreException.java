@@ -22,7 +22,7 @@ public final class StoreException extends IOException {
             SQLiteErrorCode.SQLITE_READONLY.code, "it can't be written",
             SQLiteErrorCode.SQLITE_IOERR.code, "the disk can't be read or written");
 
-    StoreException(String message, Throwable cause) {
+    public StoreException(String message, Throwable cause) {
         super(message, cause);
     }
 

@@ -223,7 +223,7 @@ public final class StoreFile {
     }
 
     private boolean hasSidecars() throws IOException {
-        Path shoot = file.toAbsolutePath().getParent().getParent();
+        Path shoot = file.toAbsolutePath().resolve("../..").normalize();
         try (Stream<Path> files = Files.list(shoot)) {
             return files.anyMatch(each -> each.toString().endsWith(".xmp"));
         }
