@@ -42,7 +42,11 @@ class EarlierStoresTest {
                 new ObjectMapper().readTree(made.resolve("frames.json").toFile());
         try (Shoot shoot = test.open()) {
             assertEquals(9, printed.size());
-            printed.forEach(row -> assertSame(row, shoot));
+            for (JsonNode row : printed) {
+                if (version > 1 || !row.path("state").asText().equals("derived")) { // followed no placed frame then
+                    assertSame(row, shoot);
+                }
+            }
         }
     }
 
