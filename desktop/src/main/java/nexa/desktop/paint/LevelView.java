@@ -1,5 +1,6 @@
 package nexa.desktop.paint;
 
+import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 
@@ -35,6 +36,11 @@ public record LevelView(double originX, double originY, double scale) {
     /** At the same scale, with a point of level space at a place of the canvas. */
     public LevelView showing(Point level, double screenX, double screenY) {
         return new LevelView(screenX - level.x() * scale, screenY - level.y() * scale, scale);
+    }
+
+    /** From canvas units to level space. */
+    public Affine canvasToLevel() {
+        return Affine.translation(-originX, -originY).then(Affine.scale(1 / scale, 1 / scale));
     }
 
     public Point toScreen(Point level) {

@@ -25,9 +25,6 @@ public final class PhotoPainter {
     /** Radius of a mark on the Bench, in canvas units. */
     public static final double MARK = 7;
 
-    /** How far the mat goes beyond the photo, so that no pixel of a tilted edge shines through. */
-    private static final double COVER = 0.8;
-
     private final GraphicsContext canvas;
     private final LevelView view;
     private final Crisp crisp;
@@ -57,42 +54,11 @@ public final class PhotoPainter {
         canvas.restore();
     }
 
-    /** The veil over the photo outside the frame. */
-    public void mat(Outline outline, Frame frame, Color colour) {
-        ScreenBox hole = view.toScreen(frame);
-        canvas.save();
-        canvas.beginPath();
-        path(outline.grownBy(COVER / view.scale()).corners());
-        if (outline.holds(frame)) {
-            canvas.rect(hole.x(), hole.y(), hole.width(), hole.height());
-            canvas.setFillRule(FillRule.EVEN_ODD);
-            canvas.setFill(colour);
-            canvas.fill();
-        } else {
-            canvas.clip(); // beyond the photo there is nothing to veil
-            canvas.setFill(colour);
-            around(hole);
-        }
-        canvas.restore();
-    }
-
     private void path(List<Point> level) {
         List<Point> corners = level.stream().map(view::toScreen).toList();
         canvas.moveTo(corners.getFirst().x(), corners.getFirst().y());
         corners.stream().skip(1).forEach(p -> canvas.lineTo(p.x(), p.y()));
         canvas.closePath();
-    }
-
-    /** All of the canvas but a box. */
-    private void around(ScreenBox box) {
-        double width = canvas.getCanvas().getWidth();
-        double height = canvas.getCanvas().getHeight();
-        double right = box.x() + box.width();
-        double bottom = box.y() + box.height();
-        canvas.fillRect(0, 0, width, box.y());
-        canvas.fillRect(0, bottom, width, height - bottom);
-        canvas.fillRect(0, box.y(), box.x(), box.height());
-        canvas.fillRect(right, box.y(), width - right, box.height());
     }
 
     /** The frame's edge: a light line with a dark one outside, seen on any photo. */

@@ -10,10 +10,11 @@ import nexa.imaging.pixels.Raster;
 /**
  * A photo's pixels as shot, ready to be drawn.
  *
+ * @param raster the same pixels, for what is made of them elsewhere
  * @param brightness mean of all pixels' luma, 0 = black, 1 = white
  * @param weight bytes held: the pixels, and the renderer's copy of them once they were drawn
  */
-public record ScreenPhoto(Image image, double brightness, long weight) {
+public record ScreenPhoto(Image image, Raster raster, double brightness, long weight) {
     /** Every so many-th pixel is enough for a mean. */
     private static final int STRIDE = 61;
 
@@ -23,7 +24,7 @@ public record ScreenPhoto(Image image, double brightness, long weight) {
     public static ScreenPhoto of(Raster raster) {
         PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(
                 raster.width(), raster.height(), IntBuffer.wrap(raster.argb()), PixelFormat.getIntArgbPreInstance());
-        return new ScreenPhoto(new WritableImage(buffer), brightness(raster), COPIES * raster.weight());
+        return new ScreenPhoto(new WritableImage(buffer), raster, brightness(raster), COPIES * raster.weight());
     }
 
     /** Luma of ITU-R BT.709. */

@@ -97,57 +97,31 @@ final class BenchDrawing {
 
     // ---- photo, mat, frame, overlay ----
 
-    /** @param only what of it is to be seen; empty = all */
-    void photo(LevelView view, Optional<ScreenPhoto> pixels, PhotoSpace space, Optional<Frame> only) {
-        if (pixels.isEmpty()) {
-            waiting(view, space);
-            return;
-        }
-        PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
-        canvas.setImageSmoothing(
-                view.scale() * crisp.scale() < 2.0 * space.asShot().longEdge());
-        if (only.isPresent()) {
-            result(painter, view, only.get(), pixels.get(), space);
-        } else {
-            painter.photo(pixels.get(), space);
-        }
-        canvas.setImageSmoothing(true);
+    /** Whether a key is held that shows the photo without its frame, or nothing but the frame. */
+    static boolean isLooking(Keys keys) {
+        return keys.isHeld(Command.BEFORE) || keys.isHeld(Command.WHOLE) || keys.isHeld(Command.RESULT);
     }
 
-    /** What lies on the photo: mat, overlay, the frame's edge. */
+    /** What lies on the photo and its mat: overlay, the frame's edge. */
     void framed(LevelView view, Optional<ScreenPhoto> pixels, Moment moment) {
-        boolean looking = keys.isHeld(Command.BEFORE) || keys.isHeld(Command.WHOLE) || keys.isHeld(Command.RESULT);
         session.frame()
-                .filter(frame -> !looking)
+                .filter(frame -> !isLooking(keys))
                 .ifPresent(frame -> pixels.ifPresent(
                         p -> framed(new PhotoPainter(canvas, view, crisp), view, frame, p.brightness(), moment)));
     }
 
-    private void waiting(LevelView view, PhotoSpace space) {
+    /** Where a photo will be. */
+    void waiting(LevelView view, PhotoSpace space) {
         double aspect = space.upright().aspect();
         ScreenBox box = view.toScreen(new Frame(0, 0, Math.min(1, aspect), Math.min(1, 1 / aspect)));
         canvas.setFill(WAITING);
         canvas.fillRect(box.x(), box.y(), box.width(), box.height());
     }
 
-    private void result(PhotoPainter painter, LevelView view, Frame frame, ScreenPhoto pixels, PhotoSpace space) {
-        ScreenBox box = view.toScreen(frame);
-        canvas.save();
-        canvas.beginPath();
-        canvas.rect(box.x(), box.y(), box.width(), box.height());
-        canvas.clip();
-        canvas.setFill(Color.WHITE); // what a handover puts beyond the photo
-        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
-        painter.photo(pixels, space);
-        canvas.restore();
-    }
-
     private void framed(PhotoPainter painter, LevelView view, Frame frame, double brightness, Moment moment) {
-        PhotoSpace space = session.space().orElseThrow();
         if (session.frameEdits().showsBlank()) {
-            painter.checker(space.outline(), frame);
+            painter.checker(session.space().orElseThrow().outline(), frame);
         }
-        painter.mat(space.outline(), frame, Looks.mat(session.settings(), brightness));
         if (moment.tilting() || shows(moment)) {
             painter.overlay(frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness));
         }

@@ -13,6 +13,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
 import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
@@ -44,7 +45,11 @@ public final class BenchView extends Region {
      * @param only the frame, where nothing beyond it shows
      */
     private record PhotoLayer(
-            Optional<ScreenPhoto> pixels, Optional<PhotoSpace> space, Optional<LevelView> view, Optional<Frame> only) {}
+            Optional<ScreenPhoto> pixels,
+            Optional<PhotoSpace> space,
+            Optional<LevelView> view,
+            Optional<Frame> only,
+            Optional<Color> veil) {}
 
     /** What the layer of one neighbour shows. */
     private record NeighbourLayer(
@@ -74,7 +79,8 @@ public final class BenchView extends Region {
     private final BenchPointer pointer;
     private final DrawnPane beforeLayer = layer(drawing -> drawNeighbour(drawing, this.beforeShown));
     private final DrawnPane afterLayer = layer(drawing -> drawNeighbour(drawing, this.afterShown));
-    private final DrawnPane photoLayer = layer(this::drawPhoto);
+    private final DrawnPane waitingLayer = layer(this::drawWaiting);
+    private final PhotoRaster raster;
     private final DrawnPane frameLayer = layer(this::drawFrame);
     private Optional<NeighbourLayer> beforeShown = Optional.empty();
     private Optional<NeighbourLayer> afterShown = Optional.empty();
@@ -97,7 +103,8 @@ public final class BenchView extends Region {
         });
         tilting.bindBidirectional(tiltAdjusting);
         getStyleClass().add("bench");
-        getChildren().addAll(beforeLayer, afterLayer, photoLayer, frameLayer);
+        raster = new PhotoRaster(fx, this::arrived);
+        getChildren().addAll(beforeLayer, afterLayer, waitingLayer, raster, frameLayer);
         setMinSize(0, 0);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         pointer = new BenchPointer(this, models, keys);
@@ -139,6 +146,7 @@ public final class BenchView extends Region {
         subscriptions.unsubscribe();
         settling.stop();
         tilting.unbind();
+        raster.dispose();
         List.of(current, before, after).forEach(FramePicture::clear);
         ahead.clear();
     }
@@ -200,7 +208,7 @@ public final class BenchView extends Region {
 
     /** Whether the current photo shows as well as it can. */
     public boolean isSharp() {
-        return current.isSharp();
+        return current.isSharp() && raster.isSettled();
     }
 
     private void showNeighbours() {
@@ -386,12 +394,15 @@ public final class BenchView extends Region {
         session.photo()
                 .ifPresent(photo -> view.ifPresent(v -> showAt(photo, PhotoLoader.edgeFor(v.scale() * pixelScale()))));
         boolean resultOnly = keys.isHeld(Command.RESULT);
-        PhotoLayer photo =
-                new PhotoLayer(current.pixels(), shownSpace(), view, resultOnly ? session.frame() : Optional.empty());
+        PhotoLayer photo = new PhotoLayer(
+                current.pixels(), shownSpace(), view, resultOnly ? session.frame() : Optional.empty(), veil());
         if (!photoShown.equals(Optional.of(photo))) {
             photoShown = Optional.of(photo);
-            place(photoLayer, photo.space(), view);
+            showRaster(photo);
+            waitingLayer.setVisible(photo.pixels().isEmpty());
+            place(waitingLayer, photo.space(), view);
         }
+        raster.open(view.flatMap(v -> session.frame().map(v::toScreen)));
         Optional<NeighbourLayer> left = Optional.of(neighbourLayer(-1, before));
         if (!beforeShown.equals(left)) {
             beforeShown = left;
@@ -437,12 +448,45 @@ public final class BenchView extends Region {
                         view -> drawing.neighbour(shown.space().orElseThrow(), shown.frame(), view, shown.pixels())));
     }
 
-    private void drawPhoto(BenchDrawing drawing) {
+    private void drawWaiting(BenchDrawing drawing) {
         photoShown.ifPresent(shown -> shown.view().ifPresent(view -> {
-            if (current.trouble().isEmpty()) {
-                drawing.photo(view, shown.pixels(), shown.space().orElseThrow(), shown.only());
+            if (current.trouble().isEmpty() && shown.pixels().isEmpty()) {
+                drawing.waiting(view, shown.space().orElseThrow());
             }
         }));
+    }
+
+    /** The mat, unless the whole photo or the result is looked at. */
+    private Optional<Color> veil() {
+        boolean looking = BenchDrawing.isLooking(keys);
+        return session.frame()
+                .filter(frame -> !looking)
+                .flatMap(frame -> current.pixels())
+                .map(pixels -> Looks.mat(session.settings(), pixels.brightness()));
+    }
+
+    private void showRaster(PhotoLayer layer) {
+        boolean shows = layer.pixels().isPresent()
+                && layer.view().isPresent()
+                && layer.space().isPresent()
+                && current.trouble().isEmpty();
+        if (shows) {
+            BenchRaster.wish(
+                            layer.pixels().get(),
+                            layer.space().get(),
+                            layer.view().get(),
+                            layer.only(),
+                            layer.veil(),
+                            new BenchRaster.Screen(getWidth(), getHeight(), pixelScale()))
+                    .ifPresentOrElse(raster::show, raster::hide);
+        } else {
+            raster.hide();
+        }
+    }
+
+    /** The picture is there: tests and the tour wait for it. */
+    private void arrived() {
+        requestLayout();
     }
 
     private void drawFrame(BenchDrawing drawing) {

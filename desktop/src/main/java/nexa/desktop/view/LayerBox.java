@@ -6,6 +6,7 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.LevelView.ScreenBox;
 
 /** The part of a view that a photo takes up, also when it is tilted on, in view coordinates. */
 record LayerBox(double x, double y, double width, double height) {
@@ -32,6 +33,10 @@ record LayerBox(double x, double y, double width, double height) {
         double right = up(corners.stream().mapToDouble(Point::x).max().orElseThrow(), width);
         double bottom = up(corners.stream().mapToDouble(Point::y).max().orElseThrow(), height);
         return new LayerBox(left, top, right - left, bottom - top);
+    }
+
+    ScreenBox box() {
+        return new ScreenBox(x, y, width, height);
     }
 
     private static double down(double edge, double limit) {

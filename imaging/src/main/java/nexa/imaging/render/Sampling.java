@@ -20,11 +20,21 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
-/** Takes a bicubic sample at the centre of each of a tile's pixels; beyond the edge the edge goes on. */
+/** Takes a sample at the centre of each of a tile's pixels. */
 sealed interface Sampling extends AutoCloseable {
-    int FLAGS = INTER_CUBIC | WARP_INVERSE_MAP;
+    /**
+     * @param interpolation OpenCV's number of it
+     * @param border what is beyond the part, OpenCV's number of it
+     * @param outside the colour of what is, where the border is one
+     */
+    void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside);
 
-    void sample(Mat part, Mat sampled);
+    /** Bicubic; beyond the edge the edge goes on. */
+    default void sample(Mat part, Mat sampled) {
+        try (Scalar unused = new Scalar()) {
+            sample(part, sampled, INTER_CUBIC, BORDER_REPLICATE, unused);
+        }
+    }
 
     @Override
     void close();
@@ -41,10 +51,8 @@ sealed interface Sampling extends AutoCloseable {
 
     record Straight(Mat matrix, Size size) implements Sampling {
         @Override
-        public void sample(Mat part, Mat sampled) {
-            try (Scalar unused = new Scalar()) {
-                warpAffine(part, sampled, matrix, size, FLAGS, BORDER_REPLICATE, unused);
-            }
+        public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
+            warpAffine(part, sampled, matrix, size, interpolation | WARP_INVERSE_MAP, border, outside);
         }
 
         @Override
@@ -56,10 +64,8 @@ sealed interface Sampling extends AutoCloseable {
 
     record Perspective(Mat matrix, Size size) implements Sampling {
         @Override
-        public void sample(Mat part, Mat sampled) {
-            try (Scalar unused = new Scalar()) {
-                warpPerspective(part, sampled, matrix, size, FLAGS, BORDER_REPLICATE, unused);
-            }
+        public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
+            warpPerspective(part, sampled, matrix, size, interpolation | WARP_INVERSE_MAP, border, outside);
         }
 
         @Override
@@ -72,10 +78,8 @@ sealed interface Sampling extends AutoCloseable {
     /** @param xs where each pixel is to be found, from pixel centres */
     record Bent(Mat xs, Mat ys) implements Sampling {
         @Override
-        public void sample(Mat part, Mat sampled) {
-            try (Scalar unused = new Scalar()) {
-                remap(part, sampled, xs, ys, INTER_CUBIC, BORDER_REPLICATE, unused);
-            }
+        public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
+            remap(part, sampled, xs, ys, interpolation, border, outside);
         }
 
         @Override

@@ -1,0 +1,167 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.BORDER_CONSTANT;
+import static org.bytedeco.opencv.global.opencv_core.CV_32F;
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
+import static org.bytedeco.opencv.global.opencv_core.transform;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_LINEAR;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_NEAREST;
+import static org.bytedeco.opencv.global.opencv_imgproc.resize;
+
+import java.nio.IntBuffer;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.Point;
+import nexa.imaging.pixels.Raster;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.bytedeco.opencv.opencv_core.Size;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Shows a picture through any mapping in the pixels of a screen, fast enough to follow a hand. Keeps the last picture in
+ * native memory, and reduced to the size it is shown in. To be used by one thread at a time.
+ */
+public final class ScreenWarp implements AutoCloseable {
+    /** How a screen's pixel is taken from the picture. */
+    public enum Quality {
+        /** While something moves. */
+        DRAFT,
+        /** At rest. */
+        FINE,
+        /** Each of the picture's pixels as a square. */
+        PIXELS
+    }
+
+    /** A picture that is shown smaller by more than this is averaged to the size first. */
+    private static final double REDUCED = 1.2;
+
+    /** Reductions that differ by less share an averaged picture. */
+    private static final double ALIKE = 0.01;
+
+    private @Nullable Raster source;
+    private @Nullable Mat whole;
+    private @Nullable Mat averaged;
+    private double reduction = 1;
+
+    /**
+     * Fills a picture of a screen's pixels.
+     *
+     * @param screenToSource both in continuous pixels
+     * @param beyond what shows where the picture is not: 0xAARRGGBB, the colours already times the opacity
+     * @param target width × height pixels of the same kind, row by row, in direct memory
+     */
+    public void show(
+            Raster picture,
+            Mapping screenToSource,
+            Quality quality,
+            int beyond,
+            IntBuffer target,
+            int width,
+            int height) {
+        keep(picture);
+        double wanted = LowPass.reduction(screenToSource.tangent(new Point(width / 2.0, height / 2.0)));
+        Mat shown = wanted > REDUCED ? averaged(wanted) : whole();
+        Affine toShown =
+                Affine.scale((double) shown.cols() / picture.width(), (double) shown.rows() / picture.height());
+        try (IntPointer pixels = new IntPointer(target);
+                Mat screen = new Mat(height, width, CV_8UC4, pixels);
+                Sampling sampling = Sampling.of(screenToSource.then((Mapping) toShown), width, height);
+                Scalar outside = colour(beyond)) {
+            sampling.sample(shown, screen, interpolation(quality), BORDER_CONSTANT, outside);
+        }
+    }
+
+    /**
+     * The same picture under a veil; where there is no picture there is none of it.
+     *
+     * @param veil 0xAARRGGBB, the colours not times the opacity
+     * @param from width × height pixels in direct memory
+     * @param to as many
+     */
+    public static void veil(IntBuffer from, int veil, IntBuffer to, int width, int height) {
+        float opacity = (veil >>> 24) / 255f;
+        float left = 1 - opacity;
+        try (IntPointer source = new IntPointer(from);
+                IntPointer target = new IntPointer(to);
+                Mat plain = new Mat(height, width, CV_8UC4, source);
+                Mat veiled = new Mat(height, width, CV_8UC4, target);
+                Mat mix = new Mat(4, 4, CV_32F, Scalar.all(0));
+                FloatIndexer cells = mix.createIndexer()) {
+            for (int channel = 0; channel < 3; channel++) {
+                cells.put(channel, channel, left);
+                cells.put(channel, 3, opacity * (veil >> 8 * channel & 0xFF) / 255f);
+            }
+            cells.put(3, 3, 1);
+            transform(plain, veiled, mix);
+        }
+    }
+
+    private static int interpolation(Quality quality) {
+        return switch (quality) {
+            case DRAFT -> INTER_LINEAR;
+            case FINE -> INTER_CUBIC;
+            case PIXELS -> INTER_NEAREST;
+        };
+    }
+
+    /** In memory a pixel's bytes are blue, green, red, opacity. */
+    private static Scalar colour(int argb) {
+        return new Scalar(argb & 0xFF, argb >> 8 & 0xFF, argb >> 16 & 0xFF, argb >>> 24);
+    }
+
+    private void keep(Raster picture) {
+        if (picture != source) {
+            close();
+            source = picture;
+            whole = new Mat(picture.height(), picture.width(), CV_8UC4);
+            try (IntPointer pixels = new IntPointer(whole.data())) {
+                pixels.put(picture.argb(), 0, picture.argb().length);
+            }
+        }
+    }
+
+    private Mat whole() {
+        if (whole == null) {
+            throw new IllegalStateException("There is no picture");
+        }
+        return whole;
+    }
+
+    private Mat averaged(double wanted) {
+        Mat known = averaged;
+        if (known != null && Math.abs(wanted / reduction - 1) < ALIKE) {
+            return known;
+        }
+        if (known != null) {
+            known.close();
+        }
+        Mat made = new Mat();
+        int width = Math.max(1, (int) Math.round(whole().cols() / wanted));
+        int height = Math.max(1, (int) Math.round(whole().rows() / wanted));
+        try (Size size = new Size(width, height)) {
+            resize(whole(), made, size, 0, 0, INTER_AREA);
+        }
+        averaged = made;
+        reduction = wanted;
+        return made;
+    }
+
+    /** Gives the picture's memory back; another may be shown afterwards. */
+    @Override
+    public void close() {
+        if (whole != null) {
+            whole.close();
+        }
+        if (averaged != null) {
+            averaged.close();
+        }
+        whole = null;
+        averaged = null;
+        source = null;
+    }
+}
