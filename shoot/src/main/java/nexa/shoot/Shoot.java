@@ -87,6 +87,10 @@ public final class Shoot implements AutoCloseable {
     private final List<String> told;
     private volatile int others;
     private final Object editing = new Object();
+
+    /** Held while what photos are asked for changes. */
+    private final Object asked = new Object();
+
     private boolean closed;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
     private final WarningMemo warnings = new WarningMemo();
@@ -518,15 +522,28 @@ public final class Shoot implements AutoCloseable {
 
     private void perform(History.Change made) {
         Edit edit = made.edit();
-        BriefChange change = edit.brief();
-        if (change != null) {
-            brief = change.after();
-        }
-        for (FramingChange framing : edit.framings()) {
-            framings.put(framing.photo(), framing.after());
-        }
+        take(edit);
         saver.save(made);
         listeners.forEach(listener -> listener.changed(edit));
+    }
+
+    private void take(Edit edit) {
+        synchronized (asked) {
+            BriefChange change = edit.brief();
+            if (change != null) {
+                brief = change.after();
+            }
+            for (FramingChange framing : edit.framings()) {
+                framings.put(framing.photo(), framing.after());
+            }
+        }
+    }
+
+    /** What is asked for now, the whole of an edit or nothing of it. Any thread may ask. */
+    public Snapshot snapshot() {
+        synchronized (asked) {
+            return new Snapshot(brief, photos, framings);
+        }
     }
 
     /** A remembered choice of the interface for this shoot. */

@@ -19,9 +19,10 @@ import nexa.core.naming.OutputName;
 import nexa.core.print.SetSense;
 import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.Snapshot;
 
 /**
- * All files a handover writes, decided before anything is written, and what it leaves out.
+ * All files a handover writes, decided before anything is written from one moment of the shoot, and what it leaves out.
  *
  * @param deliveries grouped by photo, in the shoot's order; photos set aside are left out
  * @param there files that exist already and stay: of the same name where names are not to be taken twice, or delivered
@@ -49,10 +50,14 @@ public record HandoverPlan(
 
     /** One photo's delivery in a format, to show what comes of it; its output is no file. */
     public static Delivery sample(Shoot shoot, Photo photo, Format format) {
-        Frame frame = shoot.frame(photo, format).orElseThrow();
+        return sample(shoot, shoot.snapshot(), photo, format);
+    }
+
+    private static Delivery sample(Shoot shoot, Snapshot moment, Photo photo, Format format) {
+        Frame frame = moment.frame(photo, format).orElseThrow();
         PixelSize size =
                 Planning.size(format, frame, photo.facts().orElseThrow().asShot());
-        return new Delivery(photo, shoot.fileOf(photo), shoot.framing(photo), format, frame, size, shoot.folder());
+        return new Delivery(photo, shoot.fileOf(photo), moment.framing(photo), format, frame, size, shoot.folder());
     }
 
     /** By a format's id, whether its photos have the pixels that it asks for. */
@@ -118,6 +123,7 @@ public record HandoverPlan(
 
     private static final class Planning {
         private final Shoot shoot;
+        private final Snapshot moment;
         private final HandoverRequest request;
         private final Map<String, Path> before;
         private final OutputName names = new OutputName();
@@ -128,15 +134,16 @@ public record HandoverPlan(
 
         Planning(Shoot shoot, HandoverRequest request, Map<String, Path> before) {
             this.shoot = shoot;
+            this.moment = shoot.snapshot();
             this.request = request;
             this.before = before;
-            shoot.photos().forEach(photo -> photos.add(shoot.fileOf(photo).normalize()));
+            moment.photos().forEach(photo -> photos.add(shoot.fileOf(photo).normalize()));
         }
 
         HandoverPlan plan() {
             List<Photo> unreadable = new ArrayList<>();
-            for (Photo photo : shoot.photos()) {
-                if (!shoot.framing(photo).setAside()) {
+            for (Photo photo : moment.photos()) {
+                if (!moment.framing(photo).setAside()) {
                     if (photo.isReadable()) {
                         request.formats().forEach(format -> add(photo, format));
                     } else {
@@ -148,7 +155,7 @@ public record HandoverPlan(
         }
 
         private void add(Photo photo, Format format) {
-            Delivery asked = sample(shoot, photo, format);
+            Delivery asked = sample(shoot, moment, photo, format);
             String wanted = request.names().name(values(asked));
             Delivery first = asked.onGrid();
             Optional<Path> delivered = Optional.ofNullable(before.get(Journal.key(first)));
