@@ -33,10 +33,10 @@ import nexa.desktop.MainWindow;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.shoot.Locations;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 
 /**

@@ -11,10 +11,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.probe.PhotoProbe;
 
 /**
  * Thousands of damaged files of every kind are read and decoded. The reading is done in a process of its own, which is

@@ -20,7 +20,6 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.shoot.Locations;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Delivery;
@@ -29,6 +28,7 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.photo.Photo;
 
 /** A handover of 100 photos of 24 megapixels, tilted, 4:5, 2048 pixels, against libvips' command line. */
 final class HandoverTimes {

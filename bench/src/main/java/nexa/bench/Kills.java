@@ -15,11 +15,11 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
+import nexa.imaging.probe.PhotoProbe;
 import nexa.shoot.Locations;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.scan.Sha256;
 
 /**

@@ -26,10 +26,10 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.view.BenchView;
 import nexa.desktop.view.WallView;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
+import nexa.imaging.probe.PhotoProbe;
 import nexa.shoot.Locations;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
 
 /** How soon photos are seen: the first screen, previews against other programs, opening again, the next photo. */

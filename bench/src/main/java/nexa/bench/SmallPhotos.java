@@ -8,10 +8,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import nexa.imaging.deliver.Encoder;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.probe.PhotoProbe;
 
 /** Many small files with the demo photos' pictures. */
 final class SmallPhotos {

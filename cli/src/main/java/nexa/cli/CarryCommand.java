@@ -15,10 +15,10 @@ import nexa.core.carry.Carry;
 import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
 import nexa.core.geometry.PhotoSpace;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 

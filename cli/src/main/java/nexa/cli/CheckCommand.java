@@ -7,10 +7,10 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 

@@ -7,8 +7,8 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /** One photo's frame in one format, as {@code crops} and {@code crop} print it. */
 final class CropRow {

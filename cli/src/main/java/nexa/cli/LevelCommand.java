@@ -10,11 +10,11 @@ import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.level.Refusal;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.level.AutoLeveller;
+import nexa.shoot.photo.Photo;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 

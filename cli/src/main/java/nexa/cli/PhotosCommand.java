@@ -6,8 +6,8 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 import picocli.CommandLine.Command;
 
 @Command(name = "photos", description = "List a shoot's photos.")

@@ -55,6 +55,18 @@ class ArchitectureTest {
             slices().matching("nexa.core.(*)..").should().beFreeOfCycles();
 
     @ArchTest
+    static final ArchRule IMAGING_HAS_NO_CYCLES =
+            slices().matching("nexa.imaging.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule SHOOT_HAS_NO_CYCLES =
+            slices().matching("nexa.(shoot..)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule DESKTOP_HAS_NO_CYCLES =
+            slices().matching("nexa.(desktop..)").should().beFreeOfCycles();
+
+    @ArchTest
     static final ArchRule ONLY_WINDOW_COMMANDS_KNOW_THE_DESKTOP = noClasses()
             .that()
             .resideInAPackage("nexa.cli..")

@@ -12,6 +12,7 @@ import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import java.nio.file.Files;
 import java.util.Set;
+import nexa.shoot.disk.AtomicFile;
 
 /** The promise that no photo is written is kept by one class that all writers go through. */
 @AnalyzeClasses(
@@ -52,6 +53,7 @@ class GuardTest {
     static final ArchRule ONLY_THE_GUARD_WRITES = noClasses()
             .that(DescribedPredicate.not(resideInAnyPackage(
                     "nexa.shoot.guard..",
+                    "nexa.shoot.disk..",
                     "nexa.shoot.store..",
                     "nexa.shoot.preview..",
                     "nexa.cli.log..",
@@ -70,4 +72,19 @@ class GuardTest {
             .doNotHaveFullyQualifiedName("nexa.desktop.Warming")
             .should()
             .callMethodWhere(WRITES);
+
+    /** The user's settings and key are in the user's own folder; all else asks the guard. */
+    @ArchTest
+    static final ArchRule ONLY_THE_GUARD_MAKES_FILES_APPEAR = noClasses()
+            .that()
+            .resideOutsideOfPackages("nexa.shoot.guard..", "nexa.shoot.disk..")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.scan.DeliverySeal")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.shoot.Preferences")
+            .should()
+            .callMethodWhere(DescribedPredicate.describe(
+                    "write files at once",
+                    (JavaMethodCall call) -> call.getTargetOwner().isEquivalentTo(AtomicFile.class)
+                            && call.getName().equals("write")));
 }

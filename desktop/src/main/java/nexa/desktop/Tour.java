@@ -38,7 +38,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.jspecify.annotations.Nullable;
 
 /** Shows the real window view by view and writes a picture of each. */

@@ -8,9 +8,9 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.probe.PhotoProbe;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

@@ -13,7 +13,7 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import nexa.shoot.guard.AtomicFile;
+import nexa.shoot.disk.AtomicFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

@@ -8,6 +8,7 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
+import nexa.shoot.photo.Photo;
 
 /**
  * What a shoot's photos are asked for at one moment, between two edits; later edits change nothing of it.

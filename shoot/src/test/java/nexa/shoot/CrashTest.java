@@ -27,6 +27,7 @@ import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Point;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;

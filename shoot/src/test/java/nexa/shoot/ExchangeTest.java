@@ -36,6 +36,7 @@ import nexa.shoot.exchange.CropsTable;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -38,6 +38,7 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

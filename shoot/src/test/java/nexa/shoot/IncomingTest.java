@@ -18,6 +18,7 @@ import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.incoming.FolderWatch;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -19,6 +19,7 @@ import nexa.shoot.handover.RunControl;
 import nexa.shoot.paper.ContactSheet;
 import nexa.shoot.paper.PaperJob.Printed;
 import nexa.shoot.paper.PrintSheet;
+import nexa.shoot.photo.Photo;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;

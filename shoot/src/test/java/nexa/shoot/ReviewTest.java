@@ -15,6 +15,7 @@ import nexa.core.geometry.Tilt;
 import nexa.core.print.SizeTarget;
 import nexa.core.review.Warning;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 import nexa.shoot.review.PhotoOrder;
 import nexa.shoot.review.Repeats;

@@ -27,6 +27,7 @@ import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.store.StoreFile;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

@@ -30,6 +30,7 @@ import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.scan.RelativePath;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;

@@ -17,6 +17,7 @@ import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.incoming.FolderWatch;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -17,6 +17,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.shape.Shape;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.photo.Photo;
 
 /** A folder with a few photos, and shorthand for what tests do with it. */
 final class TestShoot {

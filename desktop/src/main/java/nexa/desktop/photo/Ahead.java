@@ -6,7 +6,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.Function;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /**
  * Pictures that will be wanted after the next step, loaded when nothing is more urgent. Only a few at once: one that is

@@ -11,7 +11,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;

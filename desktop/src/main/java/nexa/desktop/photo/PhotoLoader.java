@@ -16,8 +16,8 @@ import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
 
 /**

@@ -7,7 +7,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** What happens when photos arrive while the shoot is open. */
 public final class ArrivalsModel {

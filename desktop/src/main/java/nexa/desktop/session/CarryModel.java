@@ -13,9 +13,9 @@ import javafx.util.Subscription;
 import nexa.core.carry.Carried;
 import nexa.core.carry.Carry;
 import nexa.core.carry.Loss;
-import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 
 /**
  * Carrying the current photo's crop in the active format to others.

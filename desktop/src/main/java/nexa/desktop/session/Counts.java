@@ -15,8 +15,8 @@ import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Orientation;
 import nexa.core.review.Warning;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /** How far the shoot is, counted anew after every edit on another thread: ten thousand photos take a moment. */
 public final class Counts {

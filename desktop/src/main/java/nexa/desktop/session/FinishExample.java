@@ -10,11 +10,11 @@ import nexa.core.files.Finish;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Rendering;
+import nexa.shoot.photo.Photo;
 
 /** The middle of a delivered photo at its own pixels, as it is and sharpened. */
 public final class FinishExample {

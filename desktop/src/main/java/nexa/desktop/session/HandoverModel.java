@@ -16,7 +16,6 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Estimate;
@@ -25,6 +24,7 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.photo.Photo;
 
 /** What is to be handed over, what would come of it, and how far a run is. */
 public final class HandoverModel {

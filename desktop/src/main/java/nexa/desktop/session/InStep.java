@@ -12,10 +12,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.util.Subscription;
 import nexa.core.brief.Framing;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;
+import nexa.shoot.photo.Photo;
 
 /**
  * Writes sidecars of the photos that changed, soon after each edit, if the shoot is to keep them in step. What was

@@ -12,9 +12,9 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.level.AutoLeveller;
+import nexa.shoot.photo.Photo;
 
 /**
  * What the automatic level proposes for several photos, to be accepted or left one by one. Nothing is tilted until

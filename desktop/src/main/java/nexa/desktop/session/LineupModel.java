@@ -26,9 +26,9 @@ import nexa.core.lineup.Spread;
 import nexa.core.lineup.Trait;
 import nexa.core.mark.Composition;
 import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 
 /** Results of a set of photos in the active format, measured against the exemplar. */
 public final class LineupModel {

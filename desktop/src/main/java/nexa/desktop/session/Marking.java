@@ -14,11 +14,11 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.mark.MarkSuggester;
+import nexa.shoot.photo.Photo;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

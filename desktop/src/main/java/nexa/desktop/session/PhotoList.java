@@ -12,8 +12,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 import nexa.shoot.review.PhotoOrder;
 

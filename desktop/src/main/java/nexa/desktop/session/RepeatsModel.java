@@ -9,7 +9,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.Repeats;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -26,10 +26,10 @@ import nexa.core.geometry.Turn;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.review.Warning;
 import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 
 /**

@@ -10,9 +10,9 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.carry.Change;
 import nexa.core.carry.Together;
-import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.photo.Photo;
 
 /**
  * Adjusting the chosen photos by the same relative change. Changes add up from how the photos were when it began, as

@@ -18,7 +18,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** The other crops of this photo in this format: keep the present one under a name, take another, drop one. */

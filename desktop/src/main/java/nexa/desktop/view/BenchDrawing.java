@@ -36,7 +36,7 @@ import nexa.desktop.session.OverlayShow;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** One drawing of the Bench. */
 final class BenchDrawing {

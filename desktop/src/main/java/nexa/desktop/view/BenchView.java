@@ -35,7 +35,7 @@ import nexa.desktop.session.Settings;
 import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** One photo large, to be framed and levelled with the pointer. */
 public final class BenchView extends Region {

@@ -23,7 +23,7 @@ import nexa.desktop.session.CarryTo;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** What of this photo's crop is carried to which photos, and what will not be the same there. */
 final class CarryPane implements PaneLayer.Content {

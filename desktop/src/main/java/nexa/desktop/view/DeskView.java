@@ -30,7 +30,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;

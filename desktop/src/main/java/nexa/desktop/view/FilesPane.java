@@ -15,7 +15,7 @@ import nexa.core.files.Finish;
 import nexa.desktop.session.FinishExample;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** What one format's files are like. Nothing changes before it is kept; what is refused is said and stays as typed. */
 final class FilesPane implements PaneLayer.Content {

@@ -20,7 +20,7 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.FinishExample;
 import nexa.desktop.session.FinishExample.Pair;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** Output sharpening, with the current photo's middle without and with it, each delivered pixel one of the screen. */
 final class FinishForm extends VBox {

@@ -14,7 +14,7 @@ import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** Two results in the same place, one at a time, so that a difference shows as a jump. */
 final class FlipPane extends DrawnPane {

@@ -9,8 +9,8 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.photo.Urgency;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 import org.jspecify.annotations.Nullable;
 
 /** Fetches the pixels of the photo a node shows; results for a photo it no longer shows are dropped. */

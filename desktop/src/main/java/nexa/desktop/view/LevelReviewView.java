@@ -30,7 +30,7 @@ import nexa.desktop.session.LevelReview.Item;
 import nexa.desktop.session.LevelReview.State;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
 public final class LevelReviewView extends BorderPane {

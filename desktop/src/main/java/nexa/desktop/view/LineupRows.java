@@ -27,7 +27,7 @@ import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /**
  * The results in rows, with lines across each row. A drag on a result moves its photo under the frame, with those that

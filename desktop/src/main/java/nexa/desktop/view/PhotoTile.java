@@ -36,7 +36,7 @@ import nexa.desktop.words.Words;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.jspecify.annotations.Nullable;
 
 /**

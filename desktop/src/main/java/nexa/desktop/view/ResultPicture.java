@@ -12,7 +12,7 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** What a framing makes of a photo in a format, small. */
 final class ResultPicture extends DrawnPane {

@@ -22,7 +22,7 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** One result in the Line-up, with the overlay, and how its subject lies against the exemplar's. */
 final class ResultTile extends Pane {

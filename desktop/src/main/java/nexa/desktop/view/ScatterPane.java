@@ -18,7 +18,7 @@ import nexa.desktop.paint.Palette;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /**
  * Where each subject lies in its frame against the exemplar's, a dot a photo, larger for a larger subject. Nobody sees

@@ -18,8 +18,8 @@ import nexa.core.brief.Framing;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.photo.Photo;
 
 /** Every action in words and a small picture, newest first; a click goes back to it, or forward again. */
 final class StepsPane implements PaneLayer.Content {

@@ -21,7 +21,7 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /**
  * The pointer on the Wall: chooses and selects photos; on one of several selected photos a drag changes the frames of

@@ -35,7 +35,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.ShootModels;
 import nexa.desktop.words.Words;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.jspecify.annotations.Nullable;
 
 /** All photos of the shoot. Only the rows in sight have nodes. */

@@ -19,7 +19,7 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.MainView;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;

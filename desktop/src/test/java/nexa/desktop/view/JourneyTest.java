@@ -30,7 +30,7 @@ import nexa.desktop.session.MainView;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;

@@ -18,7 +18,7 @@ import nexa.core.mark.Marks;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 

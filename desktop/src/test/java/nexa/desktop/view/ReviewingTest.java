@@ -14,7 +14,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.print.SizeTarget;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoOrder;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;

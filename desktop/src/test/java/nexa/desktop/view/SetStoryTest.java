@@ -20,7 +20,7 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.lineup.Deviation;
 import nexa.desktop.session.MainView;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;

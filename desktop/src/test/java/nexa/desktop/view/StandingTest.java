@@ -20,7 +20,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Unsaved;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.Remark;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;

@@ -11,7 +11,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.overlay.Overlay;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.MainView;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;

@@ -1,5 +1,6 @@
 /**
- * What a file says of itself, read from its headers without decoding pixels. A bad file is a value, not an exception.
+ * What is known of a photo's file: its kind, facts, remarks, or the trouble it has. Values only; a bad file is a value,
+ * not an exception. They are found out in {@code nexa.imaging.probe}.
  */
 @NullMarked
 package nexa.imaging.file;

@@ -9,11 +9,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.brief.Framing;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.exchange.FramingTexts.Read;
+import nexa.shoot.photo.Photo;
 
 /** Framings that were read from files, to become one step. */
 public final class Changes {

@@ -22,10 +22,10 @@ import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.print.OutputSize;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
-import nexa.shoot.guard.AtomicFile;
+import nexa.shoot.disk.AtomicFile;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.photo.Photo;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 

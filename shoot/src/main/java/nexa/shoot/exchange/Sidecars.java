@@ -12,10 +12,10 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.scan.RelativePath;
 
 /** The sidecars of a shoot's photos: {@code kiln_0201.jpg.xmp} beside {@code kiln_0201.jpg}. */

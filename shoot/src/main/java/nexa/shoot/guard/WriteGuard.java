@@ -11,8 +11,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Predicate;
-import nexa.shoot.guard.AtomicFile.Check;
-import nexa.shoot.guard.AtomicFile.Content;
+import nexa.shoot.disk.AtomicFile;
+import nexa.shoot.disk.AtomicFile.Check;
+import nexa.shoot.disk.AtomicFile.Content;
 
 /**
  * The one way to files outside Nexa's own store. A target is taken where it really lies, behind all links of its folders;

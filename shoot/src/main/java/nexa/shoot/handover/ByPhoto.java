@@ -11,7 +11,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Function;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /** Work on deliveries on all cores, photo by photo, as those of one photo share a decode. */
 public final class ByPhoto {

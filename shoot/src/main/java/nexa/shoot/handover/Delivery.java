@@ -8,7 +8,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 
 /**
  * One file to be written.

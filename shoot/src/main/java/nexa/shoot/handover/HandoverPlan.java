@@ -17,9 +17,9 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.naming.NameTemplate;
 import nexa.core.naming.OutputName;
 import nexa.core.print.SetSense;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.Snapshot;
+import nexa.shoot.photo.Photo;
 
 /**
  * All files a handover writes, decided before anything is written from one moment of the shoot, and what it leaves out.

@@ -7,11 +7,11 @@ import java.util.Arrays;
 import java.util.Objects;
 import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
+import nexa.imaging.probe.PhotoProbe;
 
 /** Looks at a file to be delivered as whoever gets it will: from the disk, whole. */
 final class ReadBack {

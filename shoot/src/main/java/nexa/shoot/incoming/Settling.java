@@ -3,8 +3,8 @@ package nexa.shoot.incoming;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
+import nexa.imaging.probe.PhotoProbe;
 import nexa.shoot.scan.FoundFile;
 
 /**

@@ -12,8 +12,8 @@ import nexa.core.level.LevelLine;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /** Finds how a photo leans. Decodes, so not for the interface's thread; changes nothing. */
 public final class AutoLeveller {

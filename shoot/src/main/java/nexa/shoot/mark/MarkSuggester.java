@@ -9,8 +9,8 @@ import nexa.core.mark.Marks;
 import nexa.imaging.detect.SubjectDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /** Proposes where a photo's subject is. Decodes, so not for the interface's thread; changes nothing. */
 public final class MarkSuggester {

@@ -13,7 +13,6 @@ import nexa.core.paper.ContactGrid;
 import nexa.core.paper.ContactGrid.Cell;
 import nexa.core.paper.Page;
 import nexa.core.print.SizeTarget;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -22,6 +21,7 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Rendering;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.paper.Pictures.Made;
+import nexa.shoot.photo.Photo;
 
 /**
  * The crops of a shoot to look at, with names and states. Photos set aside are left out.

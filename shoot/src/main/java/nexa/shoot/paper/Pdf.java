@@ -8,7 +8,7 @@ import nexa.core.naming.ShownName;
 import nexa.core.paper.Box;
 import nexa.core.paper.Page;
 import nexa.imaging.colour.Profile;
-import nexa.shoot.guard.AtomicFile;
+import nexa.shoot.disk.AtomicFile;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import org.apache.pdfbox.cos.COSName;

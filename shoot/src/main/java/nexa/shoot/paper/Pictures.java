@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Photo;
 import nexa.shoot.handover.ByPhoto;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.photo.Photo;
 
 /** Pictures of deliveries as JPEG in sRGB, on all cores, one decode a photo. */
 final class Pictures {

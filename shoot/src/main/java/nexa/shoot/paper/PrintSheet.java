@@ -14,7 +14,6 @@ import nexa.core.paper.PrintLayout.Print;
 import nexa.core.paper.PrintLayout.Sheets;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -23,6 +22,7 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Rendering;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.paper.Pictures.Made;
+import nexa.shoot.photo.Photo;
 
 /**
  * Prints in their sizes on sheets, to be cut apart; of the formats that ask for a print. Photos set aside are left out.

@@ -8,8 +8,8 @@ import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PhotoSpace;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /**
  * Which photos to look at. An empty set lets all through.

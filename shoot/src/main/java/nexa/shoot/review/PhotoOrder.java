@@ -7,8 +7,8 @@ import java.util.Optional;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /** In which order photos are looked at. Equals keep the order of their names. */
 public enum PhotoOrder {

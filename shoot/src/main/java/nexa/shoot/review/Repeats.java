@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import nexa.imaging.detect.Likeness;
 import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.Photo;
 import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
 
 /**
  * Photos that are nearly the same: taken one right after another and alike to look at. Decodes, so not for the

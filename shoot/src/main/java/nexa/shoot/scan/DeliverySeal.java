@@ -11,7 +11,7 @@ import java.security.SecureRandom;
 import java.util.HexFormat;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
-import nexa.shoot.guard.AtomicFile;
+import nexa.shoot.disk.AtomicFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

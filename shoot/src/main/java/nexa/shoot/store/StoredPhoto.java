@@ -1,7 +1,7 @@
 package nexa.shoot.store;
 
 import nexa.core.brief.Framing;
-import nexa.shoot.Photo;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.scan.FoundFile;
 
 /** A photo with what was asked of it, and the file as it was when it was last probed. */

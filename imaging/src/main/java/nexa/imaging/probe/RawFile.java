@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import com.drew.imaging.FileType;
 import com.drew.imaging.ImageProcessingException;

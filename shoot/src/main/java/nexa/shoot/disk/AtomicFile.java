@@ -1,4 +1,4 @@
-package nexa.shoot.guard;
+package nexa.shoot.disk;
 
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.UUID;
+import nexa.shoot.guard.WriteGuard;
 
 /** Files that appear under their name only when complete. It asks nobody whether they may: {@link WriteGuard} does. */
 public final class AtomicFile {
@@ -50,7 +51,7 @@ public final class AtomicFile {
      * @throws FileAlreadyExistsException if the name is taken and what has it stays
      * @throws IOException if anything else fails; the target is then as it was and the part is gone
      */
-    static void write(Path target, Content content, Check check, boolean replace) throws IOException {
+    public static void write(Path target, Content content, Check check, boolean replace) throws IOException {
         // not a temporary file, which others may not read
         Path part = target.toAbsolutePath().resolveSibling(PART + UUID.randomUUID());
         try {

@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
@@ -14,7 +14,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import nexa.imaging.file.JpegSegments.Segment;
+import nexa.imaging.probe.JpegSegments.Segment;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 

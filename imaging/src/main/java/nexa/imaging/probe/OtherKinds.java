@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
+import nexa.imaging.file.Trouble;
 
 /** Kinds of image that nothing here reads, told by their first bytes, so that they are not called no image. */
 final class OtherKinds {

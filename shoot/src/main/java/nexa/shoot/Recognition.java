@@ -1,4 +1,4 @@
-package nexa.shoot.scan;
+package nexa.shoot;
 
 import java.io.IOException;
 import java.nio.file.Path;
@@ -16,10 +16,12 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import nexa.core.brief.Framing;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.file.PhotoProbe;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
-import nexa.shoot.Photo;
+import nexa.imaging.probe.PhotoProbe;
+import nexa.shoot.photo.Photo;
+import nexa.shoot.scan.Fingerprint;
+import nexa.shoot.scan.FoundFile;
 import nexa.shoot.store.StoredPhoto;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;

@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -18,6 +18,8 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.deliver.Encoder;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;

@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;

@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.file.FileKind;
 import org.jspecify.annotations.Nullable;
 
 /** The few header values that Nexa needs, out of all that were read. */

@@ -1,4 +1,4 @@
-package nexa.shoot;
+package nexa.shoot.photo;
 
 import java.util.Optional;
 import nexa.imaging.file.PhotoFacts;

@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imcount;
 

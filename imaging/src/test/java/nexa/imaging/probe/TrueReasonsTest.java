@@ -1,4 +1,4 @@
-package nexa.imaging.file;
+package nexa.imaging.probe;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -11,6 +11,8 @@ import java.nio.file.Path;
 import java.util.HexFormat;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Trouble;
 import nexa.imaging.source.Source;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -1,4 +1,4 @@
-package nexa.shoot.guard;
+package nexa.shoot.disk;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
