@@ -217,7 +217,7 @@ final class BenchDrawing {
                             String.valueOf(size.height()),
                             Looks.centimetres(size.width(), ppi),
                             Looks.centimetres(size.height(), ppi),
-                            degrees(session.framing().pose().tilt().degrees())),
+                            Looks.degrees(session.framing().pose().tilt().degrees())),
                     pointer.x() + 18,
                     pointer.y() + 20);
         });
@@ -237,8 +237,8 @@ final class BenchDrawing {
         Point to = view.toScreen(drawn.to());
         PhotoPainter.accentLine(canvas, from, to, 2);
         drawn.line()
-                .ifPresent(
-                        line -> text.tag(Words.of("bench.level.lean", degrees(line.lean())), to.x() + 14, to.y() - 34));
+                .ifPresent(line ->
+                        text.tag(Words.of("bench.level.lean", Looks.degrees(line.lean())), to.x() + 14, to.y() - 34));
     }
 
     /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
@@ -257,7 +257,7 @@ final class BenchDrawing {
             text.banner(Words.of(
                     "bench.level.average",
                     lines.size(),
-                    degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
+                    Looks.degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
         }
         levelling.verdictProperty().get().ifPresent(verdict -> verdict(view, space, verdict));
     }
@@ -362,11 +362,5 @@ final class BenchDrawing {
 
     void hint(String words) {
         text.middle(words);
-    }
-
-    static String degrees(double value) {
-        double hundredths = Math.round(value * 100) / 100.0 + 0.0; // no −0.00
-        return String.format(Locale.ROOT, hundredths == 0 ? "%.2f" : "%+.2f", hundredths)
-                .replace('-', '−');
     }
 }

@@ -301,7 +301,7 @@ public final class DeskView extends HBox {
         if (!tilt.isFocused()) {
             tilt.setText(Words.of(
                     "desk.tilt.value",
-                    BenchDrawing.degrees(session.framing().pose().tilt().degrees())));
+                    Looks.degrees(session.framing().pose().tilt().degrees())));
         }
         shape.setText(session.format().map(this::shapeWords).orElse(""));
         boolean free = session.frameEdits().isFree();

@@ -135,14 +135,14 @@ public final class LevelReviewView extends BorderPane {
             case PROPOSED ->
                 Words.of(
                         "review.proposed",
-                        BenchDrawing.degrees(item.finding().orElseThrow().tilt().degrees()),
+                        Looks.degrees(item.finding().orElseThrow().tilt().degrees()),
                         percent(item),
                         item.finding().orElseThrow().lines().size());
             case REFUSED -> Looks.words(item.finding().orElseThrow());
             case ACCEPTED ->
                 Words.of(
                         "review.accepted",
-                        BenchDrawing.degrees(item.finding().orElseThrow().tilt().degrees()));
+                        Looks.degrees(item.finding().orElseThrow().tilt().degrees()));
             case LEVEL -> Words.of("review.level", percent(item));
             case LEFT -> Words.of("review.left");
         };

@@ -78,10 +78,16 @@ final class Looks {
     /** What an automatic level came to. */
     static String words(Finding finding) {
         long percent = Math.round(finding.confidence() * 100);
-        String tilt = BenchDrawing.degrees(finding.tilt().degrees());
+        String tilt = degrees(finding.tilt().degrees());
         return finding.refusal()
                 .map(refusal -> Words.of("bench.auto.refused", Words.of(refusal), percent))
                 .orElseGet(() -> Words.of(
                         "bench.auto.found", tilt, percent, finding.lines().size()));
+    }
+
+    static String degrees(double value) {
+        double hundredths = Math.round(value * 100) / 100.0 + 0.0; // no −0.00
+        return String.format(Locale.ROOT, hundredths == 0 ? "%.2f" : "%+.2f", hundredths)
+                .replace('-', '−');
     }
 }

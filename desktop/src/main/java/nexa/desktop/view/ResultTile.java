@@ -111,7 +111,7 @@ final class ResultTile extends Pane {
                         String.format(Locale.ROOT, "%.2f", deviation.sizeRatio().getAsDouble()))
                 : "";
         String lean = deviation.lean().isPresent()
-                ? " · " + BenchDrawing.degrees(deviation.lean().getAsDouble()) + "°"
+                ? " · " + Looks.degrees(deviation.lean().getAsDouble()) + "°"
                 : "";
         return ratio + lean;
     }
