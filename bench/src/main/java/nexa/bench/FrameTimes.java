@@ -25,9 +25,9 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.desktop.MainWindow;
+import nexa.desktop.bench.BenchView;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
-import nexa.desktop.view.BenchView;
 import nexa.shoot.Locations;
 
 /**

@@ -8,7 +8,7 @@ import javafx.application.Platform;
 import javafx.scene.control.ScrollBar;
 import nexa.desktop.MainWindow;
 import nexa.desktop.session.Session;
-import nexa.desktop.view.WallView;
+import nexa.desktop.wall.WallView;
 import nexa.shoot.Locations;
 
 /** What the window holds after its Wall was scrolled through from end to end. */

@@ -14,7 +14,7 @@ import nexa.core.naming.ShownName;
 import org.jspecify.annotations.Nullable;
 
 /** What a command prints: objects with the same fields in the same order. */
-final class Rows {
+public final class Rows {
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
     private final List<Map<String, @Nullable Object>> rows = new ArrayList<>();

@@ -7,6 +7,8 @@ import java.util.Set;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import nexa.core.geometry.Turn;
+import nexa.desktop.bench.BenchMode;
+import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.KeyMap;
 import nexa.desktop.keys.KeyPress;
@@ -15,8 +17,6 @@ import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.session.Settings;
-import nexa.desktop.view.BenchMode;
-import nexa.desktop.view.DeskView.DeskPane;
 
 /** From keys to what they do in an open shoot. */
 final class ShootKeys {

@@ -1,0 +1,98 @@
+package nexa.desktop;
+
+import java.util.List;
+import java.util.concurrent.Executor;
+import java.util.function.Supplier;
+import nexa.core.brief.Format;
+import nexa.desktop.brief.FormatPane;
+import nexa.desktop.brief.ShapePane;
+import nexa.desktop.brief.ShelfPane;
+import nexa.desktop.desk.AlternatesPane;
+import nexa.desktop.desk.CarryPane;
+import nexa.desktop.desk.DeskView;
+import nexa.desktop.desk.LookPane;
+import nexa.desktop.desk.MarksPane;
+import nexa.desktop.desk.NumbersPane;
+import nexa.desktop.desk.OverlayPane;
+import nexa.desktop.handover.ExchangePane;
+import nexa.desktop.handover.FilesPane;
+import nexa.desktop.handover.FinishForm;
+import nexa.desktop.handover.PaperPane;
+import nexa.desktop.pane.FilterPane;
+import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.pane.SettingsPane;
+import nexa.desktop.pane.StepsPane;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.ExchangeModel;
+import nexa.desktop.session.FinishExample;
+import nexa.desktop.session.PaperModel;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
+
+/** Makes the small panes. */
+public final class Panes {
+    private final ShootModels models;
+    private final Session session;
+    private final PhotoLoader loader;
+    private final Executor work;
+    private final Executor fx;
+    private final PaperModel paper;
+
+    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx) {
+        this.models = models;
+        this.session = models.session();
+        this.loader = loader;
+        this.work = work;
+        this.fx = fx;
+        this.paper = new PaperModel(session.shoot(), work, fx);
+    }
+
+    public PaneLayer.Content of(DeskView.DeskPane pane) {
+        return switch (pane) {
+            case SHAPE -> new ShapePane(session);
+            case NUMBERS -> new NumbersPane(session);
+            case OVERLAY -> new OverlayPane(session);
+            case LOOK -> new LookPane(session);
+            case CARRY -> new CarryPane(session);
+            case MARKS -> new MarksPane(models);
+            case ALTERNATES -> new AlternatesPane(session, loader, fx);
+        };
+    }
+
+    /** @param searching whether one came to type a name */
+    public PaneLayer.Content filter(boolean searching) {
+        return new FilterPane(models, searching);
+    }
+
+    /** @param format to be edited */
+    public PaneLayer.Content format(Format format, Runnable done) {
+        return new FormatPane(session, models.shelf(), format, done);
+    }
+
+    /** @param format whose files are to be edited */
+    public PaneLayer.Content files(Format format, Runnable done) {
+        return new FilesPane(session, new FinishExample(session.shoot(), work, fx, FinishForm.SIDE), format, done);
+    }
+
+    /** @param formats those to print */
+    public PaneLayer.Content paper(Supplier<List<Format>> formats) {
+        return new PaperPane(paper, formats);
+    }
+
+    public PaneLayer.Content exchange() {
+        return new ExchangePane(session.shoot(), new ExchangeModel(session.shoot(), work, fx), models.inStep());
+    }
+
+    /** @param done closes the pane */
+    public PaneLayer.Content shelf(Runnable done) {
+        return new ShelfPane(session, models.shelf(), done);
+    }
+
+    public PaneLayer.Content settings() {
+        return new SettingsPane(session.settings(), loader);
+    }
+
+    public PaneLayer.Content steps() {
+        return new StepsPane(session, loader, fx);
+    }
+}

@@ -1,0 +1,368 @@
+package nexa.desktop.bench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.level.Finding;
+import nexa.core.level.LevelLine;
+import nexa.core.level.LevelLines;
+import nexa.core.mark.Marks;
+import nexa.core.overlay.Nested;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
+import nexa.core.overlay.OverlayOptions;
+import nexa.core.overlay.Stroke;
+import nexa.core.print.OutputSize;
+import nexa.core.review.Warning;
+import nexa.core.shape.Shape;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.paint.Crisp;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.Palette;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.Levelling;
+import nexa.desktop.session.OverlayShow;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.StrokeMemo;
+import nexa.desktop.words.Words;
+import nexa.imaging.file.Trouble;
+import nexa.shoot.photo.Photo;
+
+/** One drawing of the Bench. */
+final class BenchDrawing {
+    /** Radius of the knob that removes a level line. */
+    static final double KNOB = 8;
+
+    private static final double CAPTIONS_APART = 24;
+    private static final Color WAITING = Color.gray(0.78);
+    private static final double NEIGHBOUR_OPACITY = 0.42;
+    private static final double HANDLE = 5.5;
+    private static final int FINE_CELLS = 12;
+
+    /**
+     * What goes on while this is drawn.
+     *
+     * @param tilting the photo is being tilted
+     * @param adjusting anything is being changed
+     * @param bare only photo, frame and overlay are to be seen
+     */
+    record Moment(boolean tilting, boolean adjusting, boolean bare) {}
+
+    private final GraphicsContext canvas;
+    private final Session session;
+    private final Keys keys;
+    private final StrokeMemo memo;
+    private final Crisp crisp;
+    private final BenchText text;
+    private final double width;
+    private final double height;
+
+    BenchDrawing(
+            GraphicsContext canvas,
+            Session session,
+            Keys keys,
+            StrokeMemo memo,
+            double pixelScale,
+            double width,
+            double height) {
+        this.canvas = canvas;
+        this.session = session;
+        this.keys = keys;
+        this.memo = memo;
+        this.crisp = new Crisp(pixelScale);
+        this.text = new BenchText(canvas, width, height);
+        this.width = width;
+        this.height = height;
+    }
+
+    void neighbour(PhotoSpace space, Optional<Frame> frame, LevelView view, Optional<ScreenPhoto> pixels) {
+        canvas.save();
+        canvas.setGlobalAlpha(NEIGHBOUR_OPACITY);
+        PhotoPainter painter = new PhotoPainter(canvas, view);
+        pixels.ifPresent(p -> painter.photo(p, space));
+        canvas.setGlobalAlpha(1);
+        frame.ifPresent(painter::edge);
+        canvas.restore();
+    }
+
+    // ---- photo, mat, frame, overlay ----
+
+    /** Whether a key is held that shows the photo without its frame, or nothing but the frame. */
+    static boolean isLooking(Keys keys) {
+        return keys.isHeld(Command.BEFORE) || keys.isHeld(Command.WHOLE) || keys.isHeld(Command.RESULT);
+    }
+
+    /** What lies on the photo and its mat: overlay, the frame's edge. */
+    void framed(LevelView view, Optional<ScreenPhoto> pixels, Moment moment) {
+        session.frame()
+                .filter(frame -> !isLooking(keys))
+                .ifPresent(frame -> pixels.ifPresent(
+                        p -> framed(new PhotoPainter(canvas, view, crisp), view, frame, p.brightness(), moment)));
+    }
+
+    /** Where a photo will be. */
+    void waiting(LevelView view, PhotoSpace space) {
+        double aspect = space.upright().aspect();
+        ScreenBox box = view.toScreen(new Frame(0, 0, Math.min(1, aspect), Math.min(1, 1 / aspect)));
+        canvas.setFill(WAITING);
+        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
+    }
+
+    private void framed(PhotoPainter painter, LevelView view, Frame frame, double brightness, Moment moment) {
+        if (session.frameEdits().showsBlank()) {
+            painter.checker(session.space().orElseThrow().outline(), frame);
+        }
+        if (moment.tilting() || shows(moment)) {
+            painter.overlay(frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness));
+        }
+        painter.edge(frame);
+        if (!moment.bare()) {
+            handles(view.toScreen(frame));
+        }
+    }
+
+    private boolean shows(Moment moment) {
+        OverlayShow show = session.settings().overlayShowProperty().get();
+        return show == OverlayShow.ALWAYS || show == OverlayShow.ADJUSTING && moment.adjusting();
+    }
+
+    /** While the photo is tilted a fine grid shows instead of the chosen overlay. */
+    private List<Stroke> strokes(Frame frame, boolean tilting) {
+        OverlayOptions options = session.settings().overlayOptionsProperty().get();
+        return tilting
+                ? memo.strokes(OverlayChoice.of(Overlay.GRID), frame.aspect(), options.withCells(FINE_CELLS))
+                : memo.strokes(session.overlayProperty().get(), frame.aspect(), options);
+    }
+
+    private void handles(ScreenBox box) {
+        canvas.setLineWidth(2);
+        for (int corner = 0; corner < 4; corner++) {
+            double x = box.x() + corner % 2 * box.width();
+            double y = box.y() + corner / 2 * box.height();
+            knob(x, y, HANDLE);
+        }
+    }
+
+    private void knob(double x, double y, double radius) {
+        canvas.setLineWidth(2);
+        canvas.setFill(Color.WHITE);
+        canvas.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
+        canvas.setStroke(Palette.ACCENT);
+        canvas.strokeOval(x - radius, y - radius, 2 * radius, 2 * radius);
+    }
+
+    // ---- marks ----
+
+    /** The photo's marks, or dashed those that are proposed for it. */
+    void marks(LevelView view, Optional<Marks> proposed) {
+        boolean looking = keys.isHeld(Command.BEFORE) || keys.isHeld(Command.RESULT);
+        session.space().filter(space -> !looking).ifPresent(space -> {
+            PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
+            painter.marks(session.framing().marks().in(space), PhotoPainter.MARK, false);
+            proposed.ifPresent(marks -> painter.marks(marks.in(space), PhotoPainter.MARK, true));
+        });
+    }
+
+    // ---- what the pointer does ----
+
+    /** The lines that caught the frame, through the whole photo. */
+    void guides(LevelView view, BenchGesture.Shown shown) {
+        canvas.setStroke(Palette.ACCENT);
+        double wide = crisp.width(1);
+        canvas.setLineWidth(wide);
+        shown.caughtX().ifPresent(x -> {
+            double at = crisp.place(view.toScreen(new Point(x, 0)).x(), wide);
+            canvas.strokeLine(at, 0, at, height);
+        });
+        shown.caughtY().ifPresent(y -> {
+            double at = crisp.place(view.toScreen(new Point(0, y)).y(), wide);
+            canvas.strokeLine(0, at, width, at);
+        });
+    }
+
+    /** A nested outline that a click would make the frame's shape. */
+    void outline(LevelView view, Shape.Ratio shape, Point pointer) {
+        session.frame().ifPresent(frame -> {
+            ScreenBox box = view.toScreen(Nested.outline(frame, shape));
+            canvas.setStroke(Palette.ACCENT);
+            canvas.setLineWidth(2);
+            canvas.strokeRect(box.x(), box.y(), box.width(), box.height());
+            text.tag(
+                    Words.of("bench.nested", Nested.laid(frame.aspect(), shape).text()),
+                    pointer.x() + 16,
+                    pointer.y() + 18);
+        });
+    }
+
+    /** Shape, pixels, print size and tilt, beside the pointer. */
+    void readout(Point pointer) {
+        session.frame().ifPresent(frame -> {
+            PixelSize size = OutputSize.natural(frame, session.asShot().orElseThrow());
+            double ppi = session.settings().ppiProperty().get();
+            text.tag(
+                    Words.of(
+                            "bench.readout",
+                            shapeWords(frame),
+                            String.valueOf(size.width()),
+                            String.valueOf(size.height()),
+                            Looks.centimetres(size.width(), ppi),
+                            Looks.centimetres(size.height(), ppi),
+                            Looks.degrees(session.framing().pose().tilt().degrees())),
+                    pointer.x() + 18,
+                    pointer.y() + 20);
+        });
+    }
+
+    private String shapeWords(Frame frame) {
+        Shape shape = session.frameEdits().held().orElseThrow().shape();
+        return shape instanceof Shape.Ratio ratio
+                ? Nested.laid(frame.aspect(), ratio).text()
+                : String.format(Locale.ROOT, "%.3f:1", frame.aspect());
+    }
+
+    // ---- level ----
+
+    void levelLine(LevelView view, BenchGesture.DrawLevel drawn) {
+        Point from = view.toScreen(drawn.from());
+        Point to = view.toScreen(drawn.to());
+        PhotoPainter.accentLine(canvas, from, to, 2);
+        drawn.line()
+                .ifPresent(line ->
+                        text.tag(Words.of("bench.level.lean", Looks.degrees(line.lean())), to.x() + 14, to.y() - 34));
+    }
+
+    /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
+    void levelling(LevelView view, Levelling levelling) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<LevelLine> lines = levelling.linesProperty().get();
+        for (LevelLine line : lines) {
+            PhotoPainter.accentLine(
+                    canvas, view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
+            Point knob = knob(line, space, view);
+            knob(knob.x(), knob.y(), KNOB);
+            canvas.strokeLine(knob.x() - 3, knob.y() - 3, knob.x() + 3, knob.y() + 3);
+            canvas.strokeLine(knob.x() - 3, knob.y() + 3, knob.x() + 3, knob.y() - 3);
+        }
+        if (lines.size() > 1) {
+            text.banner(Words.of(
+                    "bench.level.average",
+                    lines.size(),
+                    Looks.degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
+        }
+        levelling.verdictProperty().get().ifPresent(verdict -> verdict(view, space, verdict));
+    }
+
+    /** Where a drawn line's knob is: at its end. */
+    static Point knob(LevelLine line, PhotoSpace space, LevelView view) {
+        return view.toScreen(space.toLevel(line.to()));
+    }
+
+    private void verdict(LevelView view, PhotoSpace space, Levelling.Verdict verdict) {
+        switch (verdict) {
+            case Levelling.Verdict.Searching() -> text.banner(Words.of("bench.auto.searching"));
+            case Levelling.Verdict.Unreadable() -> text.banner(Words.of("bench.auto.unreadable"));
+            case Levelling.Verdict.Found(Finding finding) -> {
+                for (LevelLine line : finding.lines()) {
+                    PhotoPainter.accentLine(
+                            canvas,
+                            view.toScreen(space.toLevel(line.from())),
+                            view.toScreen(space.toLevel(line.to())),
+                            1.5);
+                }
+                text.banner(Looks.words(finding));
+            }
+        }
+    }
+
+    // ---- words ----
+
+    /** Below the photo: what it is on the left, how it is framed on the right. */
+    void captions(Photo photo, BenchMode mode, Optional<Double> zoom) {
+        PhotoSpace space = session.space().orElseThrow();
+        BenchLane lane = new BenchLane(width, height);
+        LevelView fitting = lane.current(space.upright());
+        double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
+        String closer =
+                zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
+        boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
+        String what = Words.name(photo.name()) + " · " + space.upright();
+        String right = right(mode);
+        boolean room = BenchText.measured(what + colours(photo) + closer + right) + CAPTIONS_APART < 2 * half;
+        String left = what + (room ? colours(photo) : "") + closer;
+        text.caption(left, fitting.originX() - half, TextAlignment.LEFT, overPhoto);
+        text.caption(right, fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
+    }
+
+    /** How the file's colours are read; the Wall says it too. */
+    private static String colours(Photo photo) {
+        return photo.facts()
+                .map(Looks::words)
+                .filter(words -> !words.isEmpty())
+                .map(words -> " · " + words)
+                .orElse("");
+    }
+
+    /** Whether a corner of the tilted photo lies where the captions are. */
+    private boolean reachesDown(PhotoSpace space, LevelView view) {
+        return space.outline().corners().stream()
+                .anyMatch(corner -> view.toScreen(corner).y() > height - BenchText.CAPTION_ROOM);
+    }
+
+    private String right(BenchMode mode) {
+        Optional<Frame> frame = session.frame();
+        if (frame.isEmpty()) {
+            return Words.of("bench.noformat");
+        }
+        return switch (mode) {
+            case LEVELLING -> Words.of("bench.level.hint");
+            case DRAWING -> Words.of("bench.draw.hint");
+            case MARKING -> Words.of("bench.mark.hint");
+            case FRAMING -> warningWords().orElseGet(() -> overlayWords(frame.get()));
+        };
+    }
+
+    private Optional<String> warningWords() {
+        if (session.frameEdits().showsBlank()) {
+            return Optional.of(Words.of("bench.blank"));
+        }
+        Set<Warning> warnings = session.warnings();
+        return warnings.isEmpty() ? Optional.empty() : Optional.of("⚠ " + Looks.words(warnings));
+    }
+
+    private String overlayWords(Frame frame) {
+        OverlayChoice choice = session.overlayProperty().get();
+        int count = memo.count(
+                choice,
+                frame.aspect(),
+                session.settings().overlayOptionsProperty().get());
+        return choice.overlay()
+                .map(overlay -> count == 1
+                        ? Words.of(overlay)
+                        : Words.of(
+                                "bench.overlay",
+                                Words.of(overlay),
+                                Math.floorMod(choice.orientation(), count) + 1,
+                                count))
+                .orElse("");
+    }
+
+    void unreadable(Photo photo, Trouble trouble) {
+        hint(Words.of("bench.unreadable", photo.name(), Words.of(trouble)));
+    }
+
+    void hint(String words) {
+        text.middle(words);
+    }
+}

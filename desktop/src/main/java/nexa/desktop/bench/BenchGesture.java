@@ -1,0 +1,195 @@
+package nexa.desktop.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.gesture.FrameDrag;
+import nexa.core.gesture.FrameDrag.Hold;
+import nexa.core.gesture.FrameDrag.Pivot;
+import nexa.core.gesture.FrameDraw;
+import nexa.core.gesture.Grip;
+import nexa.core.gesture.Snap;
+import nexa.core.gesture.TiltDrag;
+import nexa.core.level.LevelLine;
+import nexa.desktop.session.Marking;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Shown;
+
+/** What a pressed pointer does in the Bench, from press to release. Points are in level space at the press. */
+sealed interface BenchGesture {
+    /**
+     * What is held while dragging.
+     *
+     * @param shape keep the shape of a free frame
+     * @param centre resize about the centre
+     * @param snapping let lines catch the frame
+     */
+    record Held(boolean shape, boolean centre, boolean snapping) {}
+
+    /** What to show for a pointer position: the framing, and the lines it caught. */
+    record Shown(Framing framing, OptionalDouble caughtX, OptionalDouble caughtY) {
+        static Shown of(Framing framing) {
+            return new Shown(framing, OptionalDouble.empty(), OptionalDouble.empty());
+        }
+    }
+
+    Shown at(Session session, Point pointer, Held held);
+
+    /** The name of the edit. */
+    String label();
+
+    /**
+     * Moves the frame, one of its sides or a corner; or the photo under the frame.
+     *
+     * @param drag begun with what the format holds
+     * @param photoMoves whether the photo goes with the pointer and the frame the other way
+     */
+    record MoveFrame(FrameDrag drag, Snap snap, boolean photoMoves) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            Point mirrored = drag.from().times(2).minus(pointer);
+            Snap.Caught caught =
+                    (held.snapping() ? snap : Snap.NONE).drag(dragged(held), photoMoves ? mirrored : pointer);
+            return new Shown(session.placed(caught.frame()), caught.x(), caught.y());
+        }
+
+        private FrameDrag dragged(Held held) {
+            Hold hold = held.shape() ? Hold.SHAPE : drag.hold();
+            Pivot pivot = held.centre() ? Pivot.CENTRE : Pivot.OPPOSITE;
+            return new FrameDrag(drag.room(), drag.start(), drag.grip(), drag.from(), hold, pivot);
+        }
+
+        @Override
+        public String label() {
+            return "edit.frame";
+        }
+    }
+
+    /** Draws a new frame. */
+    record DrawFrame(FrameDraw draw) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(draw.to(pointer).map(session::placed).orElse(session.framing()));
+        }
+
+        @Override
+        public String label() {
+            return "edit.draw";
+        }
+    }
+
+    /** Turns the photo about its centre. */
+    record TurnPhoto(TiltDrag drag) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            Tilt tilt = drag.to(pointer);
+            return Shown.of(session.tilted(new Tilt(Math.round(tilt.degrees() * 100) / 100.0)));
+        }
+
+        @Override
+        public String label() {
+            return "edit.tilt";
+        }
+    }
+
+    /** Drawn while the photo stays as it is; the tilt follows on release. */
+    record DrawLevel(PhotoSpace space, Point from, Point to) implements BenchGesture {
+        DrawLevel extended(Point pointer) {
+            return new DrawLevel(space, from, pointer);
+        }
+
+        /** The line in upright pixels; empty while it has no length. */
+        Optional<LevelLine> line() {
+            return from.equals(to)
+                    ? Optional.empty()
+                    : Optional.of(new LevelLine(space.toUpright(from), space.toUpright(to)));
+        }
+
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(session.framing());
+        }
+
+        @Override
+        public String label() {
+            return "edit.level";
+        }
+    }
+
+    /** From one mark to the other; nearly without a way it is one more mark. */
+    record DrawMarks(PhotoSpace space, Point from) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(Marking.marked(session.framing(), space, List.of(from, pointer)));
+        }
+
+        @Override
+        public String label() {
+            return "edit.mark";
+        }
+    }
+
+    /**
+     * Moves one mark.
+     *
+     * @param marks as they were
+     */
+    record MoveMark(PhotoSpace space, List<Point> marks, int which) implements BenchGesture {
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            List<Point> moved = new ArrayList<>(marks);
+            moved.set(which, pointer);
+            return Shown.of(Marking.marked(session.framing(), space, moved));
+        }
+
+        @Override
+        public String label() {
+            return "edit.mark";
+        }
+    }
+
+    /**
+     * Takes hold of a mark, or begins to draw new ones.
+     *
+     * @param reach how near to a mark means it, in long edges
+     */
+    static BenchGesture marks(Session session, Point pointer, double reach) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<Point> marks = session.framing().marks().in(space);
+        for (int i = 0; i < marks.size(); i++) {
+            if (marks.get(i).distance(pointer) <= reach) {
+                return new MoveMark(space, marks, i);
+            }
+        }
+        return new DrawMarks(space, pointer);
+    }
+
+    /**
+     * A drag of a frame keeps its shape if it is held to one.
+     *
+     * @param reach how near snapping lines are, in long edges
+     */
+    static MoveFrame moveFrame(
+            Session session, Frame frame, Grip grip, Point pointer, double reach, boolean photoMoves) {
+        Hold hold = session.frameEdits().isFree() ? Hold.NOTHING : Hold.SHAPE;
+        PhotoSpace space = session.space().orElseThrow();
+        FrameDrag drag = new FrameDrag(session.frameEdits().room().orElseThrow(), frame, grip, pointer, hold);
+        return new MoveFrame(
+                drag,
+                Snap.of(space.outline(), session.framing().marks().in(space), reach),
+                photoMoves && grip == Grip.INSIDE);
+    }
+
+    static DrawFrame drawFrame(Session session, Point pointer) {
+        OptionalDouble aspect = session.frameEdits().isFree()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(session.frame().orElseThrow().aspect());
+        return new DrawFrame(new FrameDraw(session.frameEdits().room().orElseThrow(), pointer, aspect));
+    }
+}

@@ -1,0 +1,355 @@
+package nexa.desktop.bench;
+
+import java.util.Optional;
+import javafx.scene.Cursor;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.gesture.Grip;
+import nexa.core.gesture.TiltDrag;
+import nexa.core.level.LevelLine;
+import nexa.core.overlay.Nested;
+import nexa.core.overlay.Overlay;
+import nexa.core.shape.Shape;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.session.Levelling;
+import nexa.desktop.session.Marking;
+import nexa.desktop.session.Mover;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
+
+/** The pointer on the Bench: what it would take hold of, and what goes on while it is pressed. */
+final class BenchPointer {
+    /** How near to an edge or a corner a pointer takes hold, in canvas units. */
+    private static final double REACH = 10;
+
+    /** How near to a nested outline a click means it. */
+    private static final double OUTLINE_REACH = 5;
+
+    /** How near a frame's side is drawn to a line. */
+    private static final double SNAP_REACH = 6;
+
+    /** A press that moves less is a click. */
+    private static final double CLICK = 3;
+
+    private static final double WHEEL_ZOOM = 1.2;
+
+    private final BenchView bench;
+    private final Session session;
+    private final Levelling levelling;
+    private final Marking marking;
+    private final Keys keys;
+    private Optional<BenchGesture> gesture = Optional.empty();
+    private Optional<LevelView> pressedView = Optional.empty();
+    private Optional<LevelView> shownView = Optional.empty();
+    private Optional<Shape.Ratio> outline = Optional.empty();
+    private Optional<BenchGesture.Shown> shown = Optional.empty();
+    private boolean panning;
+    private Point pressed = Point.ORIGIN;
+    private Point at = Point.ORIGIN;
+
+    BenchPointer(BenchView bench, ShootModels models, Keys keys) {
+        this.bench = bench;
+        this.session = models.session();
+        this.levelling = models.levelling();
+        this.marking = models.marking();
+        this.keys = keys;
+        bench.setOnMousePressed(this::pressed);
+        bench.setOnMouseDragged(this::dragged);
+        bench.setOnMouseReleased(event -> released());
+        bench.setOnMouseMoved(this::moved);
+        bench.setOnMouseExited(event -> hover(Optional.empty()));
+        bench.setOnScroll(this::scrolled);
+    }
+
+    boolean isBusy() {
+        return gesture.isPresent() || panning;
+    }
+
+    /** The view while a gesture goes on: that of the press, or moved with the photo. */
+    Optional<LevelView> heldView() {
+        return shownView;
+    }
+
+    /** Where the pointer is on the canvas; the middle if it is not there. */
+    Point place() {
+        boolean inside = at.x() > 0 && at.y() > 0 && at.x() < bench.getWidth() && at.y() < bench.getHeight();
+        return inside ? at : new Point(bench.getWidth() / 2, bench.getHeight() / 2);
+    }
+
+    /** Forgets what goes on. */
+    void letGo() {
+        gesture = Optional.empty();
+        pressedView = Optional.empty();
+        shownView = Optional.empty();
+        shown = Optional.empty();
+        panning = false;
+        bench.tiltingProperty().set(false);
+    }
+
+    // ---- press, drag, release ----
+
+    private void pressed(MouseEvent event) {
+        pressed = new Point(event.getX(), event.getY());
+        at = pressed;
+        panning = event.getButton() == MouseButton.MIDDLE || keys.isHeld(Command.PAN);
+        if (panning) {
+            hold();
+            return;
+        }
+        if (event.getButton() != MouseButton.PRIMARY
+                || removedLine()
+                || steppedToNeighbour()
+                || session.space().isEmpty()
+                || !session.shoot().mayEdit()) {
+            return;
+        }
+        hold();
+        outline = outlineAt(pressed);
+        gesture = begin(
+                bench.toLevel(event.getX(), event.getY()).orElseThrow(),
+                keys.modifiers().shift());
+        bench.tiltingProperty()
+                .set(gesture.filter(BenchGesture.TurnPhoto.class::isInstance).isPresent());
+        showCursor();
+    }
+
+    private void hold() {
+        pressedView = bench.view();
+        shownView = pressedView;
+    }
+
+    private Optional<BenchGesture> begin(Point pointer, boolean otherMover) {
+        return switch (bench.modeProperty().get()) {
+            case LEVELLING ->
+                Optional.of(new BenchGesture.DrawLevel(session.space().orElseThrow(), pointer, pointer));
+            case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
+            case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
+            case FRAMING ->
+                Optional.of(session.frame()
+                        .flatMap(frame -> grip(frame, pointer).map(grip -> framing(frame, grip, pointer, otherMover)))
+                        .orElseGet(() -> new BenchGesture.TurnPhoto(
+                                new TiltDrag(session.framing().pose().tilt(), pointer))));
+        };
+    }
+
+    private BenchGesture framing(Frame frame, Grip grip, Point pointer, boolean otherMover) {
+        Mover mover = session.settings().moverProperty().get();
+        boolean photoMoves = (otherMover ? mover.other() : mover) == Mover.PHOTO;
+        return BenchGesture.moveFrame(session, frame, grip, pointer, SNAP_REACH / scale(), photoMoves);
+    }
+
+    private Optional<Grip> grip(Frame frame, Point pointer) {
+        return Grip.at(frame, pointer, REACH / scale());
+    }
+
+    private double scale() {
+        return bench.view().orElseThrow().scale();
+    }
+
+    private void dragged(MouseEvent event) {
+        at = new Point(event.getX(), event.getY());
+        if (pressedView.isEmpty()) {
+            return;
+        }
+        if (panning) {
+            Point way = at.minus(pressed);
+            LevelView from = pressedView.get();
+            shownView = Optional.of(new LevelView(from.originX() + way.x(), from.originY() + way.y(), from.scale()));
+            bench.redraw();
+            return;
+        }
+        if (at.distance(pressed) >= CLICK) {
+            outline = Optional.empty();
+        }
+        if (outline.isEmpty()) {
+            goOn();
+        }
+        bench.redraw();
+    }
+
+    /** The gesture for where the pointer is and what is held; also when only the latter changed. */
+    void goOn() {
+        pressedView
+                .filter(view -> !panning && outline.isEmpty())
+                .ifPresent(view -> goOn(view.toLevel(at.x(), at.y()), held()));
+    }
+
+    private void goOn(Point pointer, BenchGesture.Held held) {
+        gesture = gesture.map(g -> g instanceof BenchGesture.DrawLevel line ? line.extended(pointer) : g);
+        gesture.ifPresent(g -> {
+            BenchGesture.Shown now = g.at(session, pointer, held);
+            shown = Optional.of(now);
+            session.preview(now.framing());
+            if (g instanceof BenchGesture.MoveFrame move && move.photoMoves()) {
+                followFrame(move.drag().start());
+            }
+        });
+    }
+
+    /** The frame stays where it is on the screen: the photo moves under it. */
+    private void followFrame(Frame start) {
+        LevelView from = pressedView.orElseThrow();
+        Point fixed = from.toScreen(start.centre());
+        shownView = session.frame().map(frame -> from.showing(frame.centre(), fixed.x(), fixed.y()));
+    }
+
+    private BenchGesture.Held held() {
+        Keys.Modifiers down = keys.modifiers();
+        boolean snapping = session.settings().snappingProperty().get() != down.alt();
+        return new BenchGesture.Held(down.shift(), down.shortcut(), snapping);
+    }
+
+    private void released() {
+        Optional<BenchGesture> done = gesture;
+        Optional<Shape.Ratio> clicked = outline;
+        shownView.ifPresent(bench::lookAs);
+        letGo();
+        outline = Optional.empty();
+        if (clicked.isPresent()) {
+            session.frameEdits().hold(clicked.get());
+        } else if (done.filter(BenchGesture.DrawMarks.class::isInstance).isPresent() && at.distance(pressed) < CLICK) {
+            session.abandon();
+            bench.toLevel(pressed.x(), pressed.y()).ifPresent(marking::click);
+        } else {
+            done.ifPresent(this::finish);
+        }
+        bench.redraw();
+    }
+
+    private void finish(BenchGesture done) {
+        if (done instanceof BenchGesture.DrawLevel drawn) {
+            drawn.line().ifPresent(levelling::add);
+        } else {
+            session.commit(done.label());
+        }
+        if (bench.modeProperty().get() != BenchMode.MARKING) {
+            bench.modeProperty().set(BenchMode.FRAMING);
+        }
+    }
+
+    private void scrolled(ScrollEvent event) {
+        if (gesture.isEmpty() && event.getDeltaY() != 0) {
+            bench.zoomBy(event.getDeltaY() > 0 ? WHEEL_ZOOM : 1 / WHEEL_ZOOM, place());
+        }
+        event.consume();
+    }
+
+    // ---- what else can be clicked ----
+
+    /** A click on a level line's knob takes the line away. */
+    private boolean removedLine() {
+        Optional<LevelLine> line = session.space()
+                .flatMap(space -> bench.view().flatMap(view -> levelling.linesProperty().get().stream()
+                        .filter(l -> BenchDrawing.knob(l, space, view).distance(pressed) <= BenchDrawing.KNOB + 3)
+                        .findFirst()));
+        line.ifPresent(levelling::remove);
+        return line.isPresent();
+    }
+
+    private boolean steppedToNeighbour() {
+        for (int side : new int[] {-1, 1}) {
+            if (overNeighbour(side, pressed)) {
+                session.step(side);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The current photo covers its neighbours where they overlap. */
+    private boolean overNeighbour(int side, Point p) {
+        boolean covered = session.space()
+                .flatMap(space ->
+                        bench.toLevel(p.x(), p.y()).map(level -> space.outline().contains(level, 0)))
+                .orElse(false);
+        return !covered
+                && bench.neighbour(side)
+                        .flatMap(n -> bench.neighbourView(n, side).map(v -> session.shoot()
+                                .space(n)
+                                .orElseThrow()
+                                .outline()
+                                .contains(v.toLevel(p.x(), p.y()), 0)))
+                        .orElse(false);
+    }
+
+    private Optional<Shape.Ratio> outlineAt(Point p) {
+        boolean nested = session.overlayProperty()
+                .get()
+                .overlay()
+                .filter(Overlay.NESTED::equals)
+                .isPresent();
+        if (!nested || bench.modeProperty().get() != BenchMode.FRAMING) {
+            return Optional.empty();
+        }
+        return session.frame().flatMap(frame -> {
+            Point level = bench.toLevel(p.x(), p.y()).orElseThrow();
+            boolean onFrame = Grip.at(frame, level, REACH / scale())
+                    .filter(grip -> grip != Grip.INSIDE)
+                    .isPresent();
+            return onFrame
+                    ? Optional.empty()
+                    : Nested.at(
+                            frame,
+                            session.settings().overlayOptionsProperty().get().nested(),
+                            level,
+                            OUTLINE_REACH / scale());
+        });
+    }
+
+    // ---- the cursor ----
+
+    private void moved(MouseEvent event) {
+        at = new Point(event.getX(), event.getY());
+        hover(outlineAt(at));
+        showCursor();
+    }
+
+    private void hover(Optional<Shape.Ratio> over) {
+        if (!over.equals(outline)) {
+            outline = over;
+            bench.redraw();
+        }
+    }
+
+    void showCursor() {
+        bench.setCursor(cursor());
+    }
+
+    private Cursor cursor() {
+        if (panning || keys.isHeld(Command.PAN)) {
+            return Cursor.CLOSED_HAND;
+        }
+        if (bench.modeProperty().get() != BenchMode.FRAMING) {
+            return Cursor.CROSSHAIR;
+        }
+        if (outline.isPresent() || overNeighbour(-1, at) || overNeighbour(1, at)) {
+            return Cursor.HAND;
+        }
+        Optional<Point> pointer = bench.toLevel(at.x(), at.y());
+        Optional<Frame> frame = session.frame();
+        if (pointer.isEmpty() || frame.isEmpty()) {
+            return Cursor.DEFAULT;
+        }
+        return grip(frame.get(), pointer.get()).map(Cursors::of).orElse(Cursors.TILT);
+    }
+
+    // ---- drawing ----
+
+    /** What the pointer does right now: lines caught, the level line drawn, figures beside it. */
+    void draw(BenchDrawing drawing, LevelView view) {
+        shown.ifPresent(now -> drawing.guides(view, now));
+        outline.ifPresent(shape -> drawing.outline(view, shape, at));
+        gesture.ifPresent(g -> {
+            if (g instanceof BenchGesture.DrawLevel line) {
+                drawing.levelLine(view, line);
+            } else if (shown.isPresent() && bench.modeProperty().get() != BenchMode.MARKING) {
+                drawing.readout(at);
+            }
+        });
+    }
+}

@@ -1,0 +1,80 @@
+package nexa.desktop.bench;
+
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
+
+/** Words on the Bench's canvas. */
+final class BenchText {
+    private static final Font FONT = Font.font("Inter", 12);
+    private static final double TAG_HEIGHT = 26;
+    private static final double PADDING = 10;
+    private static final double CAPTION_BOTTOM = 22;
+
+    /** From the bottom to above the captions. */
+    static final double CAPTION_ROOM = 34;
+
+    private final GraphicsContext canvas;
+    private final double width;
+    private final double height;
+
+    BenchText(GraphicsContext canvas, double width, double height) {
+        this.canvas = canvas;
+        this.width = width;
+        this.height = height;
+    }
+
+    /** @param overPhoto whether the photo may lie beneath, so that the words need a ground of their own */
+    void caption(String words, double x, TextAlignment alignment, boolean overPhoto) {
+        if (words.isEmpty()) {
+            return;
+        }
+        if (overPhoto) {
+            double wide = measured(words) + 2 * PADDING;
+            tag(words, alignment == TextAlignment.LEFT ? x : x - wide, height - CAPTION_BOTTOM - TAG_HEIGHT / 2);
+        } else {
+            soft(words, x, height - CAPTION_BOTTOM, alignment);
+        }
+    }
+
+    void middle(String words) {
+        soft(words, width / 2, height / 2, TextAlignment.CENTER);
+    }
+
+    private void soft(String words, double x, double y, TextAlignment alignment) {
+        canvas.setFill(Color.gray(0.38));
+        write(words, Math.round(x), Math.round(y), alignment);
+    }
+
+    /** Light words on a dark tag, kept on the canvas. */
+    void tag(String words, double x, double y) {
+        double wide = measured(words) + 2 * PADDING;
+        double left = Math.clamp(x, 4, Math.max(4, width - wide - 4));
+        double top = Math.clamp(y, 4, Math.max(4, height - TAG_HEIGHT - 4));
+        canvas.setFill(Color.gray(0.12, 0.92));
+        canvas.fillRoundRect(left, top, wide, TAG_HEIGHT, 8, 8);
+        canvas.setFill(Color.WHITE);
+        write(words, left + wide / 2, top + TAG_HEIGHT / 2, TextAlignment.CENTER);
+    }
+
+    /** A tag in the middle at the top. */
+    void banner(String words) {
+        tag(words, width / 2 - measured(words) / 2 - PADDING, 2);
+    }
+
+    private void write(String words, double x, double y, TextAlignment alignment) {
+        canvas.setFont(FONT);
+        canvas.setTextAlign(alignment);
+        canvas.setTextBaseline(VPos.CENTER);
+        canvas.fillText(words, x, y);
+    }
+
+    static double measured(String words) {
+        Text text = new Text(words);
+        text.setFont(FONT);
+        return Math.ceil(text.getLayoutBounds().getWidth());
+    }
+}

@@ -1,0 +1,226 @@
+package nexa.desktop.bench;
+
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.IntBuffer;
+import java.util.Optional;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.layout.Region;
+import nexa.core.geometry.Mapping;
+import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.imaging.pixels.Raster;
+import nexa.imaging.render.ScreenWarp;
+import nexa.imaging.render.ScreenWarp.Quality;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * A photo as one picture of the screen's own pixels, through whatever bends and turns it. It is made off the interface's
+ * thread, quickly while something moves and well once nothing does; of several wishes the last one wins, and until its
+ * picture is there the one before stays.
+ */
+final class PhotoRaster extends Region {
+    private static final Logger LOG = LoggerFactory.getLogger(PhotoRaster.class);
+
+    /** Milliseconds without another wish after which nothing moves any more. */
+    private static final long AT_REST = 120;
+
+    /** Pictures in turns: one shows, one may still be on its way to the screen, one is being made. */
+    private static final int PICTURES = 3;
+
+    /**
+     * What is to be seen.
+     *
+     * @param screenToPicture from the screen's pixels in the box to the picture's, both continuous
+     * @param box where it lies, in the view's units
+     * @param width of the box, in the screen's pixels
+     * @param beyond the colour of what is not photo, see {@link ScreenWarp}
+     * @param squares whether the picture's pixels show as squares
+     * @param veil over all but the opening, see {@link ScreenWarp#veil}; 0 = none
+     */
+    record Wish(
+            Raster picture,
+            Mapping screenToPicture,
+            ScreenBox box,
+            int width,
+            int height,
+            int beyond,
+            boolean squares,
+            int veil) {}
+
+    /** The plain picture, and the veiled one. */
+    private record Pair(Picture plain, Picture veiled) {
+        static Pair of(int width, int height) {
+            return new Pair(Picture.of(width, height), Picture.of(width, height));
+        }
+    }
+
+    private record Picture(IntBuffer pixels, PixelBuffer<IntBuffer> buffer, WritableImage image) {
+        static Picture of(int width, int height) {
+            IntBuffer pixels = ByteBuffer.allocateDirect(4 * width * height)
+                    .order(ByteOrder.nativeOrder())
+                    .asIntBuffer();
+            PixelBuffer<IntBuffer> buffer =
+                    new PixelBuffer<>(width, height, pixels, PixelFormat.getIntArgbPreInstance());
+            return new Picture(pixels, buffer, new WritableImage(buffer));
+        }
+
+        boolean hasSize(int width, int height) {
+            return buffer.getWidth() == width && buffer.getHeight() == height;
+        }
+    }
+
+    private static final ScreenBox NOWHERE = new ScreenBox(0, 0, 0, 0);
+
+    private final Executor fx;
+    private final Runnable arrived;
+    private final ImageView ground = new ImageView();
+    private final ImageView opening = new ImageView();
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("nexa-bench").daemon().factory());
+
+    /** The number of the last wish; any thread may ask whether its own is still the last. */
+    private final AtomicLong latest = new AtomicLong();
+
+    private final ScreenWarp warp = new ScreenWarp(); // the worker's
+    private final Queue<Pair> free = new ConcurrentLinkedQueue<>();
+    private Optional<Pair> shown = Optional.empty();
+    private ScreenBox box = NOWHERE;
+    private double scale = 1; // the picture's pixels in a unit of the view
+    private Optional<ScreenBox> opened = Optional.empty();
+    private long fine; // the last wish that shows as well as it can
+
+    /** @param arrived told when a picture shows */
+    PhotoRaster(Executor fx, Runnable arrived) {
+        this.fx = fx;
+        this.arrived = arrived;
+        ground.setSmooth(false);
+        opening.setSmooth(false);
+        getChildren().addAll(ground, opening);
+        setManaged(false);
+        setMouseTransparent(true);
+    }
+
+    void show(Wish wish) {
+        long mine = latest.incrementAndGet();
+        worker.execute(() -> make(mine, wish, wish.squares ? Quality.PIXELS : Quality.DRAFT));
+    }
+
+    void hide() {
+        fine = latest.incrementAndGet();
+        shown.ifPresent(free::add);
+        shown = Optional.empty();
+        ground.setImage(null);
+        opening.setImage(null);
+    }
+
+    /** Whether what was wished for last shows as well as it can. */
+    boolean isSettled() {
+        return fine == latest.get();
+    }
+
+    /** Where nothing is veiled, in the view's units. */
+    void open(Optional<ScreenBox> part) {
+        if (!opened.equals(part)) {
+            opened = part;
+            showOpening();
+        }
+    }
+
+    private void showOpening() {
+        ScreenBox part = opened.map(this::within).orElse(NOWHERE);
+        opening.setVisible(part.width() > 0 && part.height() > 0);
+        if (opening.isVisible()) {
+            opening.setViewport(new Rectangle2D(
+                    (part.x() - box.x()) * scale,
+                    (part.y() - box.y()) * scale,
+                    part.width() * scale,
+                    part.height() * scale));
+            opening.setFitWidth(part.width());
+            opening.setFitHeight(part.height());
+            opening.relocate(part.x(), part.y());
+        }
+    }
+
+    private ScreenBox within(ScreenBox part) {
+        double left = Math.max(box.x(), part.x());
+        double top = Math.max(box.y(), part.y());
+        return new ScreenBox(
+                left,
+                top,
+                Math.max(0, Math.min(box.x() + box.width(), part.x() + part.width()) - left),
+                Math.max(0, Math.min(box.y() + box.height(), part.y() + part.height()) - top));
+    }
+
+    private void make(long mine, Wish wish, Quality quality) {
+        if (mine != latest.get()) {
+            return;
+        }
+        try {
+            Pair pair = pair(wish.width, wish.height);
+            warp.show(
+                    wish.picture,
+                    wish.screenToPicture,
+                    quality,
+                    wish.beyond,
+                    pair.plain.pixels,
+                    wish.width,
+                    wish.height);
+            if (wish.veil != 0) {
+                ScreenWarp.veil(pair.plain.pixels, wish.veil, pair.veiled.pixels, wish.width, wish.height);
+            }
+            fx.execute(() -> take(mine, wish, quality, pair));
+        } catch (RuntimeException failed) {
+            LOG.error("The photo is not drawn", failed);
+        }
+        if (quality == Quality.DRAFT) {
+            worker.schedule(() -> make(mine, wish, Quality.FINE), AT_REST, TimeUnit.MILLISECONDS);
+        }
+    }
+
+    private Pair pair(int width, int height) {
+        Pair used = free.size() >= PICTURES - 1 ? free.poll() : null;
+        return used != null && used.plain.hasSize(width, height) ? used : Pair.of(width, height);
+    }
+
+    /** A picture of an earlier wish shows as well, if there is no later one yet: it is nearer to what is wished. */
+    private void take(long mine, Wish wish, Quality quality, Pair pair) {
+        if (fine == latest.get() && mine != latest.get()) {
+            return; // hidden meanwhile
+        }
+        shown.ifPresent(free::add);
+        shown = Optional.of(pair);
+        box = wish.box;
+        scale = wish.width / wish.box.width();
+        Picture below = wish.veil == 0 ? pair.plain : pair.veiled;
+        below.buffer.updateBuffer(all -> null);
+        pair.plain.buffer.updateBuffer(all -> null);
+        ground.setImage(below.image);
+        ground.setFitWidth(box.width());
+        ground.setFitHeight(box.height());
+        ground.relocate(box.x(), box.y());
+        opening.setImage(wish.veil == 0 ? null : pair.plain.image);
+        showOpening();
+        if (quality != Quality.DRAFT && mine == latest.get()) {
+            fine = mine;
+        }
+        arrived.run();
+    }
+
+    void dispose() {
+        hide();
+        worker.execute(warp::close);
+        worker.shutdown();
+    }
+}

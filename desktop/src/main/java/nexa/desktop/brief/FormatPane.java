@@ -1,0 +1,158 @@
+package nexa.desktop.brief;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Spinner;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.core.brief.Format;
+import nexa.core.files.FileType;
+import nexa.core.print.SizeTarget;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
+import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.ColourBox;
+import nexa.desktop.widget.EnumWords;
+import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Shown;
+import nexa.desktop.words.Words;
+import nexa.shoot.exchange.Shelf;
+
+/** All that one format asks for. Nothing changes before it is kept; what is refused is said and stays as typed. */
+public final class FormatPane implements PaneLayer.Content {
+    private final Session session;
+    private final Shelf shelf;
+    private final Format format;
+    private final Runnable done;
+    private final TextField name = new TextField();
+    private final TextField shape = new TextField();
+    private final ChoiceBox<OrientationRule> rule = new ChoiceBox<>();
+    private final TextField target = new TextField();
+    private final TextField note = new TextField();
+    private final ChoiceBox<FileType> type = new ChoiceBox<>();
+    private final Spinner<Integer> quality;
+    private final ColourBox colour;
+    private final Label message = new Label();
+    private final VBox node;
+
+    /** @param done closes the pane */
+    public FormatPane(Session session, Shelf shelf, Format format, Runnable done) {
+        this.session = session;
+        this.shelf = shelf;
+        this.format = format;
+        this.done = done;
+        quality = new Spinner<>(1, 100, format.files().quality());
+        colour = new ColourBox(format.files().colour(), "format-colour");
+        fill();
+        GridPane grid = new GridPane(12, 9);
+        ColumnConstraints fields = new ColumnConstraints();
+        fields.setHgrow(Priority.ALWAYS);
+        grid.getColumnConstraints().addAll(new ColumnConstraints(), fields);
+        grid.addRow(0, Labels.field("format.name"), named(name, "format-name", "format.name"));
+        grid.addRow(1, Labels.field("format.shape"), named(shape, "format-shape", "format.shape"));
+        grid.addRow(2, Labels.field("format.rule"), rule);
+        grid.addRow(3, Labels.field("format.target"), named(target, "format-target", "format.target"));
+        grid.addRow(4, Labels.field("format.note"), named(note, "format-note", "format.note"));
+        grid.addRow(5, Labels.field("format.files"), new HBox(8, type, quality));
+        grid.addRow(6, Labels.field("handover.colour"), colour);
+        message.setWrapText(true);
+        message.setId("format-message");
+        message.managedProperty().bind(message.textProperty().isNotEmpty());
+        Button keep = Buttons.text("format.keep", this::keep);
+        keep.setId("format-keep");
+        keep.getStyleClass().add("primary");
+        keep.setDisable(!session.shoot().mayEdit());
+        Button shelve = Buttons.text("format.shelve", this::shelve);
+        shelve.setId("format-shelve");
+        Buttons.explain(shelve, Words.of("format.shelve.tip"));
+        node = new VBox(12, grid, message, new HBox(8, keep, shelve));
+        node.setPrefWidth(340);
+    }
+
+    private void fill() {
+        name.setText(format.name());
+        shape.setText(format.shape().text());
+        target.setText(format.target().text());
+        target.setPromptText(Words.of("format.target.hint"));
+        note.setText(format.note());
+        rule.getItems().setAll(OrientationRule.values());
+        rule.setConverter(new EnumWords<>("rule"));
+        rule.setValue(format.rule());
+        rule.setId("format-rule");
+        type.getItems().setAll(FileType.values());
+        type.setConverter(new Shown<>(FileType::label));
+        type.setValue(format.files().type());
+        type.setId("format-type");
+        quality.setEditable(true);
+        quality.setPrefWidth(90);
+        quality.getEditor().setAccessibleText(Words.of("handover.quality.tip"));
+        quality.disableProperty().bind(type.valueProperty().map(chosen -> !chosen.hasQuality()));
+    }
+
+    private TextField named(TextField field, String id, String words) {
+        field.setId(id);
+        field.setAccessibleText(Words.of(words));
+        field.setOnAction(event -> keep());
+        return field;
+    }
+
+    /** @throws IllegalArgumentException with words for the user if a field can't be read */
+    private Format typed() {
+        return new Format(
+                format.id(),
+                name.getText(),
+                Shape.parse(shape.getText()),
+                rule.getValue(),
+                SizeTarget.parse(target.getText()),
+                note.getText(),
+                format.files()
+                        .typed(type.getValue(), quality.getValue())
+                        .coloured(colour.valueProperty().get()));
+    }
+
+    private void keep() {
+        try {
+            session.briefEdits()
+                    .change("edit.brief.edit", session.briefProperty().get().changed(typed()));
+            done.run();
+        } catch (IllegalArgumentException refused) {
+            say(String.valueOf(refused.getMessage()), "refusal");
+        }
+    }
+
+    private void shelve() {
+        try {
+            Format kept = typed();
+            shelf.keep(kept);
+            say(Words.of("format.shelved", kept.name()), "note");
+        } catch (IllegalArgumentException refused) {
+            say(String.valueOf(refused.getMessage()), "refusal");
+        }
+    }
+
+    private void say(String words, String style) {
+        message.setText(words);
+        message.getStyleClass().setAll("label", style);
+    }
+
+    @Override
+    public String title() {
+        return Words.of("format.title", format.name());
+    }
+
+    @Override
+    public Region node() {
+        return node;
+    }
+
+    @Override
+    public void dispose() {}
+}

@@ -1,0 +1,150 @@
+package nexa.desktop.brief;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Executor;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Format;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.words.Words;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
+
+/** The brief: a card per format. Cards are reordered by dragging them. */
+public final class RailView extends ScrollPane {
+    private static final int DIGIT_KEYS = 9;
+
+    /** A press that moves less is a click. */
+    private static final double CLICK = 6;
+
+    /** What the rail starts that lies beside it. */
+    public interface Actions {
+        void edit(Format format, FormatCard beside);
+
+        void shelf(Button beside);
+    }
+
+    private final ShootModels models;
+    private final Session session;
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final Actions actions;
+    private final VBox content = new VBox(16);
+    private final Button add = Buttons.text("rail.add", this::openAdding);
+    private final Button shelf = Buttons.text("rail.shelf", this::openShelf);
+    private final Label invitation = new Label(Words.of("rail.empty"));
+    private final List<FormatCard> cards = new ArrayList<>();
+    private final Subscription subscription;
+    private double pressedY;
+
+    public RailView(ShootModels models, PhotoLoader loader, Executor fx, Actions actions) {
+        this.models = models;
+        this.session = models.session();
+        this.loader = loader;
+        this.fx = fx;
+        this.actions = actions;
+        getStyleClass().add("rail");
+        content.getStyleClass().add("rail-content");
+        invitation.getStyleClass().add("rail-invitation");
+        invitation.setWrapText(true);
+        add.setId("add-format");
+        add.setGraphic(new FontIcon(MaterialDesignP.PLUS));
+        add.getStyleClass().add("quiet");
+        add.setDisable(!session.shoot().mayEdit());
+        Buttons.explain(add, Words.of("rail.add.tip"));
+        shelf.setId("shelf");
+        shelf.setGraphic(new FontIcon(MaterialDesignB.BOOKSHELF));
+        shelf.getStyleClass().add("quiet");
+        Buttons.explain(shelf, Words.of("rail.shelf.tip"));
+        setContent(content);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        subscription = session.briefProperty().subscribe(this::showBrief);
+        if (session.briefProperty().get().formats().isEmpty() && session.shoot().mayEdit()) {
+            openAdding();
+        }
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+        disposeCards();
+    }
+
+    private void disposeCards() {
+        cards.forEach(FormatCard::dispose);
+        cards.clear();
+    }
+
+    private void showBrief(Brief brief) {
+        disposeCards();
+        for (Format format : brief.formats()) {
+            int place = cards.size() + 1;
+            FormatCard card = new FormatCard(models, format, place <= DIGIT_KEYS ? place : 0, loader, fx, actions);
+            card.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> pressedY = event.getSceneY());
+            card.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> dragged(card, event.getSceneY() - pressedY));
+            card.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> dropped(card, format));
+            cards.add(card);
+        }
+        closeAdding();
+    }
+
+    // ---- reordering ----
+
+    private void dragged(FormatCard card, double way) {
+        boolean moves = session.shoot().mayEdit() && (Math.abs(way) >= CLICK || card.getTranslateY() != 0);
+        card.setTranslateY(moves ? way : 0);
+        card.setViewOrder(moves ? -1 : 0);
+    }
+
+    /** The card goes where its middle is among the other cards. */
+    private void dropped(FormatCard card, Format format) {
+        double middle = card.getLayoutY() + card.getTranslateY() + card.getHeight() / 2;
+        long above = cards.stream()
+                .filter(other -> other != card && other.getLayoutY() + other.getHeight() / 2 < middle)
+                .count();
+        boolean moved = card.getTranslateY() != 0;
+        card.setTranslateY(0);
+        card.setViewOrder(0);
+        int places = (int) above - cards.indexOf(card);
+        if (moved && places != 0) {
+            session.briefEdits()
+                    .change("edit.brief.order", session.briefProperty().get().moved(format, places));
+        }
+    }
+
+    // ---- adding ----
+
+    /** Shows the fields for a new format. */
+    public void openAdding() {
+        AddFormatPane pane = new AddFormatPane(session, this::closeAdding);
+        showContent(pane);
+        pane.focusShape();
+        setVvalue(1);
+    }
+
+    private void openShelf() {
+        actions.shelf(shelf);
+    }
+
+    private void closeAdding() {
+        showContent(add);
+    }
+
+    private void showContent(javafx.scene.Node last) {
+        content.getChildren().setAll(cards);
+        if (cards.isEmpty()) {
+            content.getChildren().add(invitation);
+        }
+        content.getChildren().addAll(last, shelf);
+    }
+}

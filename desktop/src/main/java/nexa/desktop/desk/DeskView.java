@@ -1,0 +1,391 @@
+package nexa.desktop.desk;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import nexa.core.brief.Format;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
+import nexa.core.print.OutputSize;
+import nexa.core.print.Sense;
+import nexa.core.print.SizeTarget;
+import nexa.core.shape.Shape;
+import nexa.desktop.bench.BenchMode;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.SenseWords;
+import nexa.desktop.words.Words;
+import nexa.shoot.photo.Photo;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
+
+/** What is adjusted on the current photo: tilt, turns, overlay, the frame's shape and size, and accepting it. */
+public final class DeskView extends HBox {
+    /** What the desk starts that needs the whole screen. */
+    public interface Actions {
+        void autoLevel();
+
+        /** Opens a pane beside its button, or closes it. */
+        void toggle(DeskPane pane, Node beside);
+    }
+
+    /** The panes that belong to the desk's buttons. */
+    public enum DeskPane {
+        SHAPE,
+        NUMBERS,
+        OVERLAY,
+        LOOK,
+        ALTERNATES,
+        CARRY,
+        MARKS
+    }
+
+    private final Session session;
+    private final Keys keys;
+    private final Actions actions;
+    private final TiltRuler ruler;
+    private final OverlayPicker picker;
+    private final TextField tilt = new TextField();
+    private final Button shape = new Button();
+    private final Button lock;
+    private final Button pixels = new Button();
+    private final Label print = new Label();
+    private final Tooltip sense = new Tooltip();
+    private final Button overlays;
+    private final Button look;
+    private final Button alternates;
+    private final Button carry;
+    private final Button marks;
+    private final Label tiltTitle = title("desk.tilt");
+    private final Button clear;
+    private final Button check;
+    private final Subscription subscriptions;
+
+    /**
+     * @param mode what the next drag in the Bench does
+     * @param tiltAdjusting set while the ruler is scrubbed
+     */
+    public DeskView(
+            Session session,
+            Keys keys,
+            ObjectProperty<BenchMode> mode,
+            BooleanProperty tiltAdjusting,
+            Actions actions) {
+        this.session = session;
+        this.keys = keys;
+        this.actions = actions;
+        this.ruler = new TiltRuler(session, tiltAdjusting);
+        this.picker = new OverlayPicker(session);
+        this.clear = Buttons.text("desk.clear", session::clear);
+        this.check = Buttons.text("desk.check", session::checkAndNext);
+        this.lock = Buttons.command(MaterialDesignL.LOCK_OUTLINE, Command.LOCK, keys, session.frameEdits()::toggleLock);
+        this.overlays = pane(MaterialDesignD.DOTS_HORIZONTAL, "desk.overlay.more", DeskPane.OVERLAY);
+        this.look = pane(MaterialDesignT.TUNE_VARIANT, "desk.look", DeskPane.LOOK);
+        this.alternates = Buttons.command(
+                MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE, Command.ALTERNATES, keys, () -> open(DeskPane.ALTERNATES));
+        this.carry = Buttons.command(
+                MaterialDesignA.ARROW_RIGHT_BOLD_BOX_OUTLINE, Command.CARRY, keys, () -> open(DeskPane.CARRY));
+        this.marks =
+                Buttons.command(MaterialDesignC.CROSSHAIRS_QUESTION, Command.MARKS, keys, () -> open(DeskPane.MARKS));
+        getStyleClass().add("desk");
+        setAlignment(Pos.CENTER_LEFT);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        getChildren()
+                .addAll(tiltArea(), turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
+        subscriptions = Subscription.combine(
+                widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
+                session.formatProperty().subscribe(f -> refresh()),
+                session.framingProperty().subscribe(f -> refresh()),
+                session.photoProperty().subscribe(p -> refresh()),
+                session.selectionProperty().subscribe(selected -> refresh()),
+                session.viewProperty().subscribe(view -> refresh()),
+                session.settings().ppiProperty().subscribe(ppi -> refresh()));
+    }
+
+    private Button pane(Ikon icon, String words, DeskPane pane) {
+        Button button = Buttons.icon(icon, words, () -> open(pane));
+        button.setId("open-" + pane);
+        return button;
+    }
+
+    /** Opens a pane beside its button, or closes it. */
+    public void open(DeskPane pane) {
+        actions.toggle(
+                pane,
+                switch (pane) {
+                    case SHAPE -> shape;
+                    case NUMBERS -> pixels;
+                    case OVERLAY -> overlays;
+                    case LOOK -> look;
+                    case ALTERNATES -> alternates;
+                    case CARRY -> carry;
+                    case MARKS -> marks;
+                });
+    }
+
+    public void dispose() {
+        subscriptions.unsubscribe();
+        ruler.dispose();
+        picker.dispose();
+    }
+
+    private Node tiltArea() {
+        tilt.setId("tilt-value");
+        tilt.getStyleClass().add("tilt-value");
+        tilt.setAlignment(Pos.CENTER);
+        tilt.setAccessibleText(Words.of("desk.tilt.field"));
+        tilt.setTooltip(new Tooltip(Words.of("desk.tilt.field")));
+        tilt.setOnAction(event -> typedTilt());
+        tilt.focusedProperty().subscribe(focused -> refresh());
+        ruler.setId("tilt-ruler");
+        ruler.setPrefSize(250, 44);
+        StackPane head = new StackPane(tilt, tiltTitle);
+        StackPane.setAlignment(tiltTitle, Pos.CENTER_LEFT);
+        tiltTitle.setMouseTransparent(true);
+        tilt.setMaxWidth(84);
+        VBox area = new VBox(2, head, ruler);
+        area.setAlignment(Pos.CENTER);
+        area.setMinWidth(200);
+        return area;
+    }
+
+    /** A number, with or without a degree sign or a typographic minus; anything else is put back. */
+    private void typedTilt() {
+        String text = tilt.getText()
+                .replace("°", "")
+                .replace('−', '-')
+                .replace(',', '.')
+                .strip();
+        try {
+            double degrees = Double.parseDouble(text);
+            if (Double.isFinite(degrees)) {
+                session.tilt(Tilt.clamped(degrees), "edit.tilt");
+            }
+        } catch (NumberFormatException notANumber) {
+            // the field shows the tilt again below
+        }
+        getParent().requestFocus();
+        refresh();
+    }
+
+    private Node turnArea(ObjectProperty<BenchMode> mode) {
+        ToggleButton level = modeToggle(MaterialDesignS.SPIRIT_LEVEL, Command.LEVEL_LINE, mode, BenchMode.LEVELLING);
+        level.setId("level");
+        Button auto = Buttons.command(MaterialDesignA.AUTO_FIX, Command.AUTO_LEVEL, keys, actions::autoLevel);
+        Button left = Buttons.command(
+                MaterialDesignR.ROTATE_LEFT, Command.QUARTER_BACK, keys, () -> session.turn(Turn.COUNTERCLOCKWISE));
+        Button right = Buttons.command(
+                MaterialDesignR.ROTATE_RIGHT, Command.QUARTER, keys, () -> session.turn(Turn.CLOCKWISE));
+        Button mirror = Buttons.command(
+                MaterialDesignR.REFLECT_HORIZONTAL, Command.MIRROR, keys, () -> session.turn(Turn.MIRROR));
+        Button flip =
+                Buttons.command(MaterialDesignR.REFLECT_VERTICAL, Command.FLIP, keys, () -> session.turn(Turn.FLIP));
+        auto.setId("auto-level");
+        left.setId("quarter-left");
+        right.setId("quarter-right");
+        mirror.setId("mirror");
+        flip.setId("flip");
+        VBox area = new VBox(6, new HBox(4, level, left, mirror), new HBox(4, auto, right, flip));
+        area.setAlignment(Pos.CENTER);
+        area.setMinWidth(Region.USE_PREF_SIZE);
+        return area;
+    }
+
+    private ToggleButton modeToggle(Ikon icon, Command command, ObjectProperty<BenchMode> mode, BenchMode stands) {
+        ToggleButton button = Buttons.toggle(icon, command, keys);
+        button.setOnAction(event -> mode.set(button.isSelected() ? stands : BenchMode.FRAMING));
+        mode.subscribe(now -> button.setSelected(now == stands));
+        return button;
+    }
+
+    private Node overlayArea() {
+        Button turn = Buttons.command(
+                MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, Command.OVERLAY_TURN, keys, () -> session.overlayProperty()
+                        .set(session.overlayProperty().get().turned()));
+        turn.getStyleClass().add("small");
+        overlays.getStyleClass().add("small");
+        turn.setId("overlay-turn");
+        Label key = new Label(keys.map().label(Command.OVERLAY));
+        key.getStyleClass().add("key");
+        HBox head = new HBox(8, title("desk.overlay"), key, turn, overlays);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox area = new VBox(6, head, picker);
+        area.setAlignment(Pos.CENTER_LEFT);
+        area.setMinWidth(Region.USE_PREF_SIZE);
+        return area;
+    }
+
+    private Node frameArea(ObjectProperty<BenchMode> mode) {
+        ToggleButton draw = modeToggle(MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, mode, BenchMode.DRAWING);
+        draw.setId("draw");
+        Button swap =
+                Buttons.command(MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, keys, session.frameEdits()::swap);
+        swap.setId("swap");
+        lock.setId("lock");
+        ToggleButton mark = modeToggle(MaterialDesignT.TARGET, Command.MARK, mode, BenchMode.MARKING);
+        mark.setId("mark");
+        marks.setId("open-MARKS");
+        VBox area = new VBox(6, new HBox(4, draw, lock, mark), new HBox(4, swap, look, marks));
+        area.setAlignment(Pos.CENTER);
+        area.setMinWidth(Region.USE_PREF_SIZE);
+        return area;
+    }
+
+    private Node figures() {
+        shape.getStyleClass().addAll("desk-button", "desk-title");
+        shape.setId("open-SHAPE");
+        shape.setOnAction(event -> open(DeskPane.SHAPE));
+        Buttons.explain(shape, Command.SHAPES, keys);
+        pixels.getStyleClass().addAll("desk-button", "desk-figure");
+        pixels.setId("open-NUMBERS");
+        pixels.setOnAction(event -> open(DeskPane.NUMBERS));
+        Buttons.explain(pixels, Command.NUMBERS, keys);
+        print.getStyleClass().add("desk-verdict");
+        print.setTooltip(sense);
+        sense.setWrapText(true);
+        sense.setMaxWidth(380);
+        VBox area = new VBox(3, shape, pixels, print);
+        area.setAlignment(Pos.CENTER_LEFT);
+        area.setMinWidth(168);
+        return area;
+    }
+
+    private Node actionArea() {
+        clear.setId("clear");
+        check.setId("check");
+        carry.setId("open-CARRY");
+        alternates.setId("open-ALTERNATES");
+        check.getStyleClass().add("primary");
+        Buttons.explain(clear, Command.CLEAR, keys);
+        Buttons.explain(check, Command.ACCEPT, keys);
+        VBox set = new VBox(4, alternates, carry);
+        set.setAlignment(Pos.CENTER);
+        HBox area = new HBox(8, set, clear, check);
+        area.setAlignment(Pos.CENTER_RIGHT);
+        area.setMinWidth(Region.USE_PREF_SIZE);
+        return area;
+    }
+
+    private static Label title(String words) {
+        Label label = new Label(Words.of(words));
+        label.getStyleClass().add("desk-title");
+        return label;
+    }
+
+    private void refresh() {
+        if (!tilt.isFocused()) {
+            tilt.setText(Words.of(
+                    "desk.tilt.value",
+                    Looks.degrees(session.framing().pose().tilt().degrees())));
+        }
+        shape.setText(session.format().map(this::shapeWords).orElse(""));
+        boolean free = session.frameEdits().isFree();
+        ((FontIcon) lock.getGraphic())
+                .setIconCode(free ? MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE : MaterialDesignL.LOCK_OUTLINE);
+        Optional<PixelSize> size =
+                session.frame().flatMap(frame -> session.asShot().map(asShot -> OutputSize.natural(frame, asShot)));
+        pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))
+                .orElse(""));
+        print.setText(size.map(this::printWords).orElse(""));
+        sense.setText(size.map(this::senseWords).orElse(""));
+        boolean several = session.together().isOn();
+        if (several) {
+            showTogether();
+        }
+        tiltTitle.setText(Words.of(several ? "desk.tilt.together" : "desk.tilt"));
+        check.setText(
+                several ? Words.of("desk.check.all", session.adjustedPhotos().size()) : Words.of("desk.check"));
+        boolean editable = size.isPresent() && session.shoot().mayEdit();
+        check.setDisable(!editable);
+        clear.setDisable(!editable
+                || !several
+                        && session.format()
+                                .flatMap(f -> session.framing().crop(f))
+                                .isEmpty());
+    }
+
+    /** How it does on the print that the format asks for, or else how large a print it is good for. */
+    private String printWords(PixelSize own) {
+        return session.format().map(Format::target).orElse(SizeTarget.NONE) instanceof SizeTarget.Print asked
+                ? SenseWords.briefVerdict(Sense.ppi(own, asked))
+                : Words.of(
+                        "desk.frame.print",
+                        SenseWords.largest(own, session.settings().ppiProperty().get()));
+    }
+
+    private String senseWords(PixelSize own) {
+        return Words.of(
+                "desk.frame.sense",
+                SenseWords.largest(own, Sense.FINE_PPI),
+                SenseWords.largest(own, Sense.GOOD_PPI),
+                session.format()
+                        .map(format -> SenseWords.asked(format.target()))
+                        .orElse(""));
+    }
+
+    /** In place of the current photo's figures. */
+    private void showTogether() {
+        List<Photo> photos = session.adjustedPhotos();
+        pixels.setText(Words.of("desk.together", photos.size()));
+        print.setText(Words.of(
+                "desk.together.lying",
+                lying(photos, Orientation.HORIZONTAL),
+                lying(photos, Orientation.VERTICAL),
+                squareWords(lying(photos, Orientation.SQUARE))));
+    }
+
+    private static String squareWords(long squares) {
+        return squares == 0 ? "" : Words.of("desk.together.square", squares);
+    }
+
+    private long lying(List<Photo> photos, Orientation orientation) {
+        return photos.stream()
+                .flatMap(photo -> session.shoot().space(photo).stream())
+                .filter(space -> space.upright().orientation() == orientation)
+                .count();
+    }
+
+    /** The format, and the frame's own shape if it has one. */
+    private String shapeWords(Format format) {
+        Shape held = session.frameEdits().held().orElse(format).shape();
+        if (held.text().equals(format.name())) { // said once
+            return Words.of("desk.shape.alone", format.name());
+        }
+        return held.equals(format.shape())
+                ? Words.of("desk.shape", format.name(), held.text())
+                : Words.of("desk.shape.own", format.name(), held.text());
+    }
+
+    private static String text(int number) {
+        return Integer.toString(number);
+    }
+}

@@ -1,0 +1,127 @@
+package nexa.desktop.desk;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.util.Subscription;
+import nexa.core.geometry.Frame;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
+import nexa.core.overlay.OverlayOptions;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.Settings;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Miniature;
+import nexa.desktop.words.Words;
+
+/** The overlays of the user's cycle as miniatures; a second click takes the overlay away. */
+final class OverlayPicker extends HBox {
+    private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+    private static final double WIDTH = 38;
+    private static final double HEIGHT = 34;
+
+    /** More would be no picker any more; the pane has all. */
+    private static final int MOST_SHOWN = 7;
+
+    /** How wide the desk is without miniatures, and what each adds. */
+    private static final double DESK = 985;
+
+    private static final double EACH = 46;
+
+    private final Session session;
+    private final Map<Overlay, Button> buttons = new EnumMap<>(Overlay.class);
+    private final Subscription subscriptions;
+    private double drawnAspect;
+    private int most = MOST_SHOWN;
+
+    OverlayPicker(Session session) {
+        super(4);
+        this.session = session;
+        Settings settings = session.settings();
+        subscriptions = Subscription.combine(
+                settings.cycleProperty().subscribe(cycle -> fill()),
+                settings.overlayProperty().subscribe(choice -> fill()),
+                settings.overlayOptionsProperty().subscribe(options -> refresh()),
+                session.formatProperty().subscribe(format -> reshape()),
+                session.framingProperty().subscribe(framing -> reshape()));
+    }
+
+    /** Shows as many as a desk of that width has room for. */
+    void fit(double deskWidth) {
+        int room = (int) Math.clamp(Math.floor((deskWidth - DESK) / EACH), 1, MOST_SHOWN);
+        if (room != most) {
+            most = room;
+            fill();
+        }
+    }
+
+    void dispose() {
+        subscriptions.unsubscribe();
+    }
+
+    /** The cycle's, and the one that shows if it is not among them. */
+    private void fill() {
+        List<Overlay> cycle = session.settings().cycleProperty().get().overlays();
+        Optional<Overlay> shown = session.overlayProperty().get().overlay();
+        boolean among = shown.map(overlay -> cycle.indexOf(overlay) < most && cycle.contains(overlay))
+                .orElse(true);
+        showButtons(Stream.concat(cycle.stream().limit(among ? most : most - 1L), shown.stream())
+                .distinct()
+                .toList());
+        refresh();
+    }
+
+    private void showButtons(List<Overlay> overlays) {
+        if (!List.copyOf(buttons.keySet()).equals(overlays.stream().sorted().toList())) {
+            buttons.clear();
+            overlays.forEach(overlay -> buttons.put(overlay, button(overlay)));
+            getChildren().setAll(buttons.values());
+        }
+    }
+
+    private Button button(Overlay overlay) {
+        Button button = new Button(null, new Miniature(WIDTH, HEIGHT));
+        button.getStyleClass().add("miniature");
+        button.setId("overlay-" + overlay.name());
+        button.setFocusTraversable(false);
+        Buttons.explain(button, Words.of(overlay));
+        button.setOnAction(event -> pick(overlay));
+        return button;
+    }
+
+    private void pick(Overlay overlay) {
+        session.overlayProperty().set(picked(session.overlayProperty().get(), overlay));
+    }
+
+    /** The overlay, or none if it shows already. */
+    static OverlayChoice picked(OverlayChoice shown, Overlay overlay) {
+        boolean again = shown.overlay().filter(overlay::equals).isPresent();
+        return again ? new OverlayChoice(Optional.empty(), 0) : OverlayChoice.of(overlay);
+    }
+
+    /** While a frame is moved its shape stays, and so do the miniatures. */
+    private void reshape() {
+        double aspect = session.frame().map(Frame::aspect).orElse(1.5);
+        if (Miniature.looksDifferent(aspect, drawnAspect)) {
+            refresh();
+        }
+    }
+
+    private void refresh() {
+        double aspect = session.frame().map(Frame::aspect).orElse(1.5);
+        drawnAspect = aspect;
+        OverlayChoice choice = session.overlayProperty().get();
+        OverlayOptions options = session.settings().overlayOptionsProperty().get();
+        buttons.forEach((overlay, button) -> {
+            boolean active = choice.overlay().filter(overlay::equals).isPresent();
+            button.pseudoClassStateChanged(ACTIVE, active);
+            int orientation = active ? choice.orientation() : 0;
+            ((Miniature) button.getGraphic()).show(overlay, options, orientation, aspect, active);
+        });
+    }
+}

@@ -1,0 +1,132 @@
+package nexa.desktop.desk;
+
+import java.util.Locale;
+import javafx.animation.PauseTransition;
+import javafx.beans.property.BooleanProperty;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import javafx.util.Duration;
+import javafx.util.Subscription;
+import nexa.core.geometry.Tilt;
+import nexa.desktop.paint.Palette;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.words.Words;
+
+/**
+ * A wide engraved scale that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click for
+ * 0. The photo follows at once; letting go stores one edit.
+ */
+final class TiltRuler extends DrawnPane {
+    private static final double PIXELS_PER_DEGREE = 28;
+    private static final double WHEEL_STEP = 0.1;
+    private static final Duration WHEEL_PAUSE = Duration.millis(500);
+
+    private final Session session;
+    private final BooleanProperty adjusting;
+    private final PauseTransition wheelRest = new PauseTransition(WHEEL_PAUSE);
+    private final Subscription subscription;
+    private double drawnDegrees = Double.NaN;
+    private double pressedX;
+    private double pressedDegrees;
+
+    TiltRuler(Session session, BooleanProperty adjusting) {
+        this.session = session;
+        this.adjusting = adjusting;
+        getStyleClass().add("tilt-ruler");
+        setCursor(Cursor.H_RESIZE);
+        setAccessibleRole(AccessibleRole.SLIDER);
+        setAccessibleText(Words.of("desk.tilt.ruler"));
+        setOnMousePressed(this::pressed);
+        setOnMouseDragged(this::dragged);
+        setOnMouseReleased(event -> finish());
+        setOnScroll(this::scrolled);
+        wheelRest.setOnFinished(event -> finish());
+        subscription = session.framingProperty().subscribe(framing -> moved());
+    }
+
+    void dispose() {
+        wheelRest.stop();
+        subscription.unsubscribe();
+    }
+
+    private void moved() {
+        if (degrees() != drawnDegrees) {
+            redraw();
+        }
+    }
+
+    private double degrees() {
+        return session.framing().pose().tilt().degrees();
+    }
+
+    private void pressed(MouseEvent event) {
+        pressedX = event.getX();
+        pressedDegrees = degrees();
+        if (event.getClickCount() == 2) {
+            session.tilt(Tilt.NONE, "edit.tilt");
+            pressedDegrees = 0;
+        }
+    }
+
+    private void dragged(MouseEvent event) {
+        show(pressedDegrees - (event.getX() - pressedX) / PIXELS_PER_DEGREE);
+    }
+
+    private void scrolled(ScrollEvent event) {
+        show(degrees() + Math.signum(event.getDeltaY() + event.getDeltaX()) * WHEEL_STEP);
+        wheelRest.playFromStart();
+        event.consume();
+    }
+
+    private void show(double degrees) {
+        if (session.space().isPresent()) {
+            adjusting.set(true);
+            session.previewTilt(Tilt.clamped(Math.round(degrees * 100) / 100.0));
+        }
+    }
+
+    private void finish() {
+        if (adjusting.get()) {
+            adjusting.set(false);
+            session.commitTilt();
+        }
+    }
+
+    @Override
+    public void draw(GraphicsContext canvas, double width, double height) {
+        double middle = Math.floor(width / 2) + 0.5;
+        double shown = degrees();
+        drawnDegrees = shown;
+        int first = (int) Math.ceil((shown - middle / PIXELS_PER_DEGREE) * 5);
+        int last = (int) Math.floor((shown + middle / PIXELS_PER_DEGREE) * 5);
+        canvas.setFont(Font.font("Inter", 11));
+        canvas.setTextAlign(TextAlignment.CENTER);
+        for (int fifth = Math.max(first, -5 * 45); fifth <= Math.min(last, 5 * 45); fifth++) {
+            double x = middle + (fifth / 5.0 - shown) * PIXELS_PER_DEGREE;
+            mark(canvas, fifth, Math.floor(x) + 0.5, Math.abs(x - middle) / middle);
+        }
+        canvas.setStroke(Palette.ACCENT);
+        canvas.setLineWidth(2);
+        canvas.strokeLine(middle + 0.5, 0, middle + 0.5, 27);
+    }
+
+    /** @param away 0 at the needle, 1 at the end, where marks fade out */
+    private static void mark(GraphicsContext canvas, int fifth, double x, double away) {
+        boolean whole = fifth % 5 == 0;
+        double strength = 0.9 * Math.max(0, 1 - away * away);
+        canvas.setLineWidth(1);
+        canvas.setStroke(Color.gray(whole ? 0.25 : 0.55, strength));
+        canvas.strokeLine(x, 4, x, whole ? 22 : 13);
+        if (whole) {
+            canvas.setFill(Color.gray(0.35, strength));
+            canvas.fillText(String.format(Locale.ROOT, "%d°", fifth / 5).replace('-', '−'), x, 38);
+        }
+    }
+}

@@ -1,0 +1,197 @@
+package nexa.desktop.handover;
+
+import java.io.File;
+import javafx.animation.PauseTransition;
+import javafx.collections.SetChangeListener;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import javafx.util.Duration;
+import javafx.util.Subscription;
+import nexa.core.brief.Format;
+import nexa.core.naming.NameTemplate;
+import nexa.desktop.session.HandoverModel;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Choices;
+import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.TypedPath;
+import nexa.desktop.words.Words;
+import nexa.shoot.handover.Collision;
+
+/** Deliver formats as files: what, where, how large; then a run with progress. */
+public final class HandoverView extends StackPane {
+    private static final double WIDTH = 1010;
+
+    /** Somebody who types a folder's name is not done with every letter. */
+    private final PauseTransition soon = new PauseTransition(Duration.millis(150));
+
+    private final Session session;
+    private final HandoverModel model;
+    private final Actions actions;
+    private final HandoverTable table;
+    private final HandoverRun run;
+    private final TextField folder = new TextField();
+    private final TextField names = new TextField();
+    private final Label example = new Label();
+    private final Choices<Collision> taken;
+    private final SetChangeListener<Integer> chosen = change -> refresh();
+    private final Subscription subscriptions;
+
+    /** The small panes that belong to a handover, each opened beside a button. */
+    public interface Actions {
+        /** What a format's files are like. */
+        void files(Format format, Node beside);
+
+        void paper(HandoverModel model, Node beside);
+
+        void exchange(Node beside);
+    }
+
+    public HandoverView(Session session, HandoverModel model, Actions actions) {
+        this.session = session;
+        this.model = model;
+        this.actions = actions;
+        this.table = new HandoverTable(model, actions::files);
+        this.run = new HandoverRun(session, model);
+        this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
+        soon.setOnFinished(event -> model.look());
+        getStyleClass().add("handover");
+        HBox below = new HBox(40, fields(), run);
+        HBox.setHgrow(run, Priority.ALWAYS);
+        VBox sheet = new VBox(18, title(), table, below);
+        sheet.getStyleClass().add("sheet");
+        sheet.setMaxWidth(WIDTH);
+        StackPane holder = new StackPane(sheet);
+        holder.getStyleClass().add("handover-holder");
+        ScrollPane scroll = new ScrollPane(holder);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("sheet-scroll");
+        getChildren().add(scroll);
+        model.leftOut().addListener(chosen);
+        subscriptions = Subscription.combine(
+                session.briefProperty().subscribe(brief -> refresh()),
+                session.editsProperty().subscribe(count -> refresh()),
+                session.viewProperty().subscribe(view -> refresh()),
+                model.folderProperty().subscribe(path -> refresh()),
+                model.namesProperty().subscribe(template -> refresh()),
+                model.collisionProperty().subscribe(choice -> refresh()),
+                model.outlookProperty().subscribe(outlook -> showTable()));
+    }
+
+    public void dispose() {
+        soon.stop();
+        subscriptions.unsubscribe();
+        taken.dispose();
+        run.dispose();
+        model.leftOut().removeListener(chosen);
+    }
+
+    private static Node title() {
+        Label title = new Label(Words.of("handover.title"));
+        title.getStyleClass().add("sheet-title");
+        return title;
+    }
+
+    private Node fields() {
+        GridPane grid = new GridPane(16, 14);
+        grid.addRow(0, label("handover.folder"), folderRow());
+        grid.addRow(1, label("handover.names"), namesRow());
+        grid.addRow(2, label("handover.taken"), taken);
+        grid.addRow(3, label("handover.also"), also());
+        grid.setPrefWidth(520);
+        grid.setMinWidth(460);
+        return grid;
+    }
+
+    /** What else may leave the shoot. */
+    private Node also() {
+        Button paper = Buttons.text("handover.paper", () -> {});
+        paper.setId("handover-paper");
+        paper.setOnAction(event -> actions.paper(model, paper));
+        Buttons.explain(paper, Words.of("handover.paper.tip"));
+        Button exchange = Buttons.text("handover.exchange", () -> {});
+        exchange.setId("handover-exchange");
+        exchange.setOnAction(event -> actions.exchange(exchange));
+        Buttons.explain(exchange, Words.of("handover.exchange.tip"));
+        return new HBox(8, paper, exchange);
+    }
+
+    private static Label label(String words) {
+        Label label = Labels.field(words);
+        GridPane.setValignment(label, VPos.TOP);
+        label.getStyleClass().add("field-top");
+        return label;
+    }
+
+    private Node folderRow() {
+        folder.setId("handover-folder");
+        folder.setText(model.folderProperty().get().toString());
+        folder.setAccessibleText(Words.of("handover.folder.tip"));
+        folder.textProperty().subscribe(text -> TypedPath.of(text).ifPresent(model.folderProperty()::set));
+        HBox.setHgrow(folder, Priority.ALWAYS);
+        Button choose = Buttons.text("handover.folder.choose", this::chooseFolder);
+        choose.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(8, folder, choose);
+        GridPane.setHgrow(row, Priority.ALWAYS);
+        return row;
+    }
+
+    private void chooseFolder() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle(Words.of("handover.folder.tip"));
+        File picked = chooser.showDialog(getScene().getWindow());
+        if (picked != null) {
+            folder.setText(picked.toString());
+        }
+    }
+
+    private Node namesRow() {
+        names.setId("handover-names");
+        names.setText(model.namesProperty().get().text());
+        names.setAccessibleText(Words.of("handover.names"));
+        names.setTooltip(new Tooltip(Words.of("handover.names.tip")));
+        names.textProperty().subscribe(text -> showExample());
+        example.setId("handover-example");
+        example.setWrapText(true);
+        return new VBox(4, names, example);
+    }
+
+    /** A template that can't be used is said at once, and the one before holds. */
+    private void showExample() {
+        try {
+            NameTemplate typed = new NameTemplate(names.getText());
+            model.namesProperty().set(typed);
+            example.setText(model.example(typed).orElse(""));
+            example.getStyleClass().setAll("label", "note");
+        } catch (IllegalArgumentException refused) {
+            example.setText(String.valueOf(refused.getMessage()));
+            example.getStyleClass().setAll("label", "refusal");
+        }
+    }
+
+    /** Looking ahead takes samples, so it is done only for those who look. */
+    private void refresh() {
+        if (session.viewProperty().get() == MainView.HANDOVER) {
+            soon.playFromStart();
+            showExample();
+            showTable();
+            run.refresh();
+        }
+    }
+
+    private void showTable() {
+        table.show(session.briefProperty().get(), model.outlookProperty().get());
+    }
+}

@@ -1,0 +1,136 @@
+package nexa.desktop.lineup;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import nexa.core.lineup.Spread;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.session.LineupModel;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.words.Words;
+import nexa.shoot.photo.Photo;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignM;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
+
+/** How alike the results are, which stand out, and what can be done about it. */
+final class LineupBar extends HBox {
+    private static final int MOST_NAMES = 4;
+
+    private final Session session;
+    private final ScatterPane scatter;
+    private final Label spread = new Label();
+    private final Label outliers = new Label();
+    private final Label note = new Label();
+    private final Button pull;
+    private final Subscription subscription;
+
+    /** @param flip shows two results in the same place, one at a time */
+    LineupBar(Session session, Keys keys, Runnable flip) {
+        super(26);
+        this.session = session;
+        LineupModel model = session.lineup();
+        getStyleClass().add("lineup-bar");
+        setAlignment(Pos.CENTER_LEFT);
+        scatter = new ScatterPane(session);
+        scatter.setMinSize(240, 118);
+        scatter.setPrefSize(420, 118);
+        scatter.setMaxHeight(118);
+        spread.getStyleClass().add("desk-figure");
+        spread.setId("lineup-spread");
+        outliers.setId("lineup-outliers");
+        outliers.setWrapText(true);
+        note.getStyleClass().add("note");
+        note.setWrapText(true);
+        Label title = new Label(Words.of("lineup.consistency"));
+        title.getStyleClass().add("desk-title");
+        VBox words = new VBox(4, title, spread, outliers, note);
+        words.setAlignment(Pos.CENTER_LEFT);
+        words.setMinWidth(250);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        pull = new Button();
+        pull.setId("lineup-pull");
+        pull.setOnAction(event -> model.pullIn());
+        Buttons.explain(pull, Command.PULL_IN, keys);
+        Button exemplar = Buttons.command(MaterialDesignP.PIN_OUTLINE, Command.EXEMPLAR, keys, model::makeExemplar);
+        exemplar.setId("lineup-exemplar");
+        Button flipping = Buttons.command(MaterialDesignF.FLIP_TO_FRONT, Command.FLIP_RESULTS, keys, flip);
+        flipping.setId("lineup-flip");
+        Button guide = Buttons.icon(MaterialDesignM.MINUS, "lineup.guide.add", model::addGuide);
+        guide.setId("lineup-guide");
+        HBox icons = new HBox(4, exemplar, flipping, guide);
+        VBox actions = new VBox(10, icons, pull);
+        actions.setAlignment(Pos.CENTER_RIGHT);
+        icons.setAlignment(Pos.CENTER_RIGHT);
+        actions.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(scatter, words, actions);
+        subscription = Subscription.combine(
+                model.shownProperty().subscribe(shown -> refresh()),
+                session.selectionProperty().subscribe(selected -> refresh()));
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+        scatter.dispose();
+    }
+
+    private void refresh() {
+        LineupModel.Shown shown = session.lineup().shownProperty().get();
+        spread.setText(shown.spread().map(LineupBar::words).orElseGet(() -> Words.of("lineup.nothing")));
+        List<Photo> out = shown.photos().stream()
+                .filter(session.lineup().standingOut()::contains)
+                .toList();
+        outliers.setText(
+                out.isEmpty()
+                        ? shown.spread().isPresent() ? Words.of("lineup.alike") : ""
+                        : Words.of("lineup.out", out.size(), names(out)));
+        outliers.getStyleClass().setAll("label", out.isEmpty() ? "note" : "refusal");
+        long unmarked = shown.photos().size() - shown.deviations().size();
+        note.setText(
+                shown.spread().isEmpty()
+                        ? Words.of("lineup.hint")
+                        : Words.of(
+                                "lineup.note",
+                                shown.exemplar().map(Photo::name).orElse(""),
+                                shown.photos().size(),
+                                unmarked > 0 ? Words.of("lineup.note.unmarked", unmarked) : ""));
+        int pulled = session.lineup().pulled().size();
+        pull.setText(Words.of("lineup.pull", pulled));
+        pull.setDisable(pulled == 0 || !session.shoot().mayEdit());
+    }
+
+    private static String names(List<Photo> photos) {
+        String names = photos.stream()
+                .limit(MOST_NAMES)
+                .map(photo -> Words.name(photo.stem()))
+                .collect(Collectors.joining(", "));
+        return photos.size() > MOST_NAMES ? names + ", …" : names;
+    }
+
+    private static String words(Spread spread) {
+        return Words.of("lineup.spread", percent(spread.place()))
+                + value("lineup.spread.size", spread.size(), 100, "%.1f")
+                + value("lineup.spread.lean", spread.lean(), 1, "%.2f");
+    }
+
+    private static String percent(double fraction) {
+        return String.format(Locale.ROOT, "%.1f", 100 * fraction);
+    }
+
+    private static String value(String words, OptionalDouble figure, double factor, String pattern) {
+        return figure.isEmpty()
+                ? ""
+                : Words.of(words, String.format(Locale.ROOT, pattern, factor * figure.getAsDouble()));
+    }
+}

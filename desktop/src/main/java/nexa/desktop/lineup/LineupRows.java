@@ -1,0 +1,270 @@
+package nexa.desktop.lineup;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Executor;
+import javafx.geometry.Orientation;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Rectangle;
+import javafx.util.Subscription;
+import nexa.core.carry.Change;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.LineupModel;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.words.Words;
+import nexa.shoot.photo.Photo;
+
+/**
+ * The results in rows, with lines across each row. A drag on a result moves its photo under the frame, with those that
+ * are selected together with it.
+ */
+public final class LineupRows extends Region {
+    private static final double CLICK = 3;
+
+    private final Session session;
+    private final Keys keys;
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final Pane tiles = new Pane();
+    private final Pane guides = new Pane();
+    private final ScrollBar bar = new ScrollBar();
+    private final Label empty = new Label(Words.of("lineup.empty"));
+    private final Map<Photo, ResultTile> shown = new HashMap<>();
+    private final Subscription subscriptions;
+    private Optional<ResultTile> pressed = Optional.empty();
+    private Point from = Point.ORIGIN;
+    private boolean moving;
+    private double height;
+
+    LineupRows(Session session, Keys keys, PhotoLoader loader, Executor fx) {
+        this.session = session;
+        this.keys = keys;
+        this.loader = loader;
+        this.fx = fx;
+        setId("lineup-rows");
+        bar.setOrientation(Orientation.VERTICAL);
+        guides.setPickOnBounds(false);
+        empty.getStyleClass().add("empty-words");
+        getChildren().addAll(tiles, guides, bar, empty);
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        tiles.setOnMousePressed(this::pressed);
+        tiles.setOnMouseDragged(this::dragged);
+        tiles.setOnMouseReleased(event -> released());
+        setOnScroll(this::scrolled);
+        LineupModel model = session.lineup();
+        subscriptions = Subscription.combine(
+                model.shownProperty().subscribe(now -> requestLayout()),
+                model.guidesProperty().subscribe(lines -> requestLayout()),
+                bar.valueProperty().subscribe(value -> requestLayout()));
+    }
+
+    void dispose() {
+        subscriptions.unsubscribe();
+        shown.values().forEach(ResultTile::dispose);
+        shown.clear();
+    }
+
+    // ---- choosing and moving ----
+
+    private void pressed(MouseEvent event) {
+        from = new Point(event.getX(), event.getY());
+        moving = false;
+        pressed = shown.values().stream()
+                .filter(tile -> tile.getBoundsInParent().contains(event.getX(), event.getY()))
+                .findFirst();
+        pressed.ifPresent(tile -> {
+            if (keys.modifiers().shortcut()) {
+                toggle(tile.photo());
+                pressed = Optional.empty();
+            } else if (keys.modifiers().shift()) {
+                selectTo(tile.photo());
+                pressed = Optional.empty();
+            } else if (!session.selectionProperty().get().contains(tile.photo())) {
+                choose(tile.photo());
+            }
+            if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
+                session.choose(tile.photo());
+                session.viewProperty().set(MainView.BENCH);
+            }
+        });
+    }
+
+    private void choose(Photo photo) {
+        session.selectionProperty().set(Set.of());
+        session.choose(photo);
+    }
+
+    private void toggle(Photo photo) {
+        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
+        if (!selected.remove(photo)) {
+            selected.add(photo);
+        }
+        session.selectionProperty().set(Set.copyOf(selected));
+    }
+
+    private void selectTo(Photo photo) {
+        List<Photo> photos = session.lineup().shownProperty().get().photos();
+        int one = session.photo().map(photos::indexOf).orElse(0);
+        int other = photos.indexOf(photo);
+        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
+        selected.addAll(photos.subList(Math.max(0, Math.min(one, other)), Math.max(one, other) + 1));
+        session.selectionProperty().set(Set.copyOf(selected));
+    }
+
+    private void dragged(MouseEvent event) {
+        Point way = new Point(event.getX(), event.getY()).minus(from);
+        moving |= way.length() >= CLICK;
+        if (moving && session.shoot().mayEdit()) {
+            pressed.flatMap(tile -> tile.view().flatMap(view -> session.format()
+                            .flatMap(format -> session.shoot().frame(tile.photo(), format))
+                            .map(frame -> moved(way.times(1 / view.scale()), frame))))
+                    .ifPresent(session.together()::preview);
+        }
+    }
+
+    /** The photo goes with the pointer, so its frame goes the other way. */
+    private static Change moved(Point way, Frame frame) {
+        return Change.moved(-way.x() / frame.width(), -way.y() / frame.height());
+    }
+
+    private void released() {
+        if (moving) {
+            session.together().commit();
+        } else {
+            pressed.ifPresent(tile -> choose(tile.photo()));
+        }
+        pressed = Optional.empty();
+        moving = false;
+    }
+
+    /** Gives up what goes on; false if nothing did. */
+    boolean letGo() {
+        boolean busy = moving;
+        pressed = Optional.empty();
+        moving = false;
+        session.together().abandon();
+        return busy;
+    }
+
+    private void scrolled(ScrollEvent event) {
+        bar.setValue(Math.clamp(bar.getValue() - event.getDeltaY() * 2, bar.getMin(), bar.getMax()));
+        event.consume();
+    }
+
+    // ---- layout ----
+
+    /** How high every result is. */
+    public double resultHeight() {
+        return height;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        List<Photo> photos = session.lineup().shownProperty().get().photos();
+        empty.setVisible(photos.isEmpty());
+        empty.resizeRelocate(LineupLayout.MARGIN_LEFT, 40, getWidth() - 2 * LineupLayout.MARGIN_LEFT, 24);
+        double barWidth = bar.prefWidth(-1);
+        LineupLayout layout =
+                LineupLayout.of(photos.stream().map(this::aspect).toList(), getWidth() - barWidth, getHeight());
+        height = layout.size();
+        double overflow = Math.max(0, layout.height() - getHeight());
+        bar.setMax(overflow);
+        bar.setVisibleAmount(overflow == 0 ? 0 : overflow * getHeight() / layout.height());
+        bar.setVisible(overflow > 0);
+        bar.resizeRelocate(getWidth() - barWidth, 0, barWidth, getHeight());
+        tiles.resizeRelocate(0, 0, getWidth() - barWidth, getHeight());
+        guides.resizeRelocate(0, 0, getWidth() - barWidth, getHeight());
+        double scrolled = Math.round(Math.min(bar.getValue(), overflow));
+        showRows(photos, layout, scrolled);
+        placeGuides(layout, scrolled);
+    }
+
+    /** Width over height of a result; 1 for what can't be shown. */
+    private double aspect(Photo photo) {
+        return session.format()
+                .flatMap(format -> session.frame(photo, format))
+                .map(Frame::aspect)
+                .orElse(1.0);
+    }
+
+    /** Only the rows in sight have nodes. */
+    private void showRows(List<Photo> photos, LineupLayout layout, double scrolled) {
+        Map<Photo, ResultTile> known = new HashMap<>(shown);
+        shown.clear();
+        for (int i = 0; i < photos.size(); i++) {
+            LineupLayout.Cell cell = layout.cells().get(i);
+            double y = cell.y() - scrolled;
+            if (y + cell.height() + LineupLayout.CAPTION > 0 && y < getHeight()) {
+                Photo photo = photos.get(i);
+                ResultTile kept = known.remove(photo);
+                ResultTile tile = kept == null ? added(photo) : kept;
+                shown.put(photo, tile);
+                tile.placeIn(cell.x(), y, cell.width(), cell.height());
+            }
+        }
+        known.values().forEach(this::removed);
+    }
+
+    private ResultTile added(Photo photo) {
+        ResultTile tile = new ResultTile(session, photo, loader, fx);
+        tiles.getChildren().add(tile);
+        return tile;
+    }
+
+    private void removed(ResultTile tile) {
+        tile.dispose();
+        tiles.getChildren().remove(tile);
+    }
+
+    // ---- lines across ----
+
+    /** A line and its handle for every guide in every row; they are few, so they are made when their number changes. */
+    private void placeGuides(LineupLayout layout, double scrolled) {
+        List<Double> lines = session.lineup().guidesProperty().get();
+        int wanted = lines.size() * layout.tops().size();
+        while (guides.getChildren().size() < 2 * wanted) {
+            guides.getChildren().addAll(line(), new GuideHandle(session.lineup()));
+        }
+        guides.getChildren().remove(2 * wanted, guides.getChildren().size());
+        int at = 0;
+        for (double top : layout.tops()) {
+            for (int which = 0; which < lines.size(); which++) {
+                double y = Math.round(top - scrolled + lines.get(which) * layout.size());
+                place((Line) guides.getChildren().get(at++), y);
+                ((GuideHandle) guides.getChildren().get(at++)).placeOn(which, y, lines.get(which), layout.size());
+            }
+        }
+    }
+
+    private static Line line() {
+        Line line = new Line();
+        line.getStyleClass().add("guide");
+        line.setMouseTransparent(true);
+        return line;
+    }
+
+    private void place(Line line, double y) {
+        line.setStartX(0);
+        line.setEndX(getWidth());
+        line.setStartY(y + 0.5);
+        line.setEndY(y + 0.5);
+    }
+}

@@ -1,0 +1,61 @@
+package nexa.desktop.lineup;
+
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.scene.layout.BorderPane;
+import javafx.util.Subscription;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Session;
+
+/** Results side by side, how alike they are, and what can be done about it. */
+public final class LineupView extends BorderPane {
+    private final Session session;
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final LineupRows rows;
+    private final LineupBar bar;
+    private final Subscription subscription;
+    private Optional<FlipPane> flip = Optional.empty();
+
+    public LineupView(Session session, Keys keys, PhotoLoader loader, Executor fx) {
+        this.session = session;
+        this.loader = loader;
+        this.fx = fx;
+        getStyleClass().add("lineup");
+        rows = new LineupRows(session, keys, loader, fx);
+        bar = new LineupBar(session, keys, this::flip);
+        setCenter(rows);
+        setBottom(bar);
+        subscription = session.photoProperty().subscribe(photo -> flip.ifPresent(FlipPane::follow));
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+        closeFlip();
+        rows.dispose();
+        bar.dispose();
+    }
+
+    /** Shows the current result and the exemplar's in the same place, one at a time; each further call shows the other. */
+    public void flip() {
+        flip.ifPresentOrElse(FlipPane::flip, () -> {
+            FlipPane opened = new FlipPane(session, loader, fx);
+            flip = Optional.of(opened);
+            setCenter(opened);
+        });
+    }
+
+    private boolean closeFlip() {
+        Optional<FlipPane> open = flip;
+        flip = Optional.empty();
+        open.ifPresent(FlipPane::dispose);
+        setCenter(rows);
+        return open.isPresent();
+    }
+
+    /** Gives up what goes on; false if nothing did. */
+    public boolean escape() {
+        return flip.isPresent() ? closeFlip() : rows.letGo();
+    }
+}

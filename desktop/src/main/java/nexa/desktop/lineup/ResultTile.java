@@ -1,0 +1,173 @@
+package nexa.desktop.lineup;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Executor;
+import javafx.css.PseudoClass;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.util.Subscription;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.lineup.Deviation;
+import nexa.core.lineup.Trait;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.LineupModel;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.FramePicture;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.StrokeMemo;
+import nexa.desktop.words.Words;
+import nexa.shoot.photo.Photo;
+
+/** One result in the Line-up, with the overlay, and how its subject lies against the exemplar's. */
+public final class ResultTile extends Pane {
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
+    private static final PseudoClass OUTLIER = PseudoClass.getPseudoClass("outlier");
+    private static final double RING = 6;
+    private static final double LINE = 18;
+
+    private final Session session;
+    private final Photo photo;
+    private final FramePicture picture;
+    private final DrawnPane drawing = new Drawing();
+    private final Label name = new Label();
+    private final Label place = new Label();
+    private final Label size = new Label();
+    private final StrokeMemo strokes = new StrokeMemo();
+    private final Subscription subscriptions;
+
+    ResultTile(Session session, Photo photo, PhotoLoader loader, Executor fx) {
+        this.session = session;
+        this.photo = photo;
+        this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        getStyleClass().add("result-tile");
+        name.getStyleClass().add("result-name");
+        place.getStyleClass().add("result-figure");
+        size.getStyleClass().add("result-figure");
+        getChildren().addAll(drawing, name, place, size);
+        setAccessibleRole(AccessibleRole.LIST_ITEM);
+        setManaged(false); // the Line-up places it
+        picture.show(photo, PhotoLoader.SMALL);
+        subscriptions = Subscription.combine(
+                session.photoProperty()
+                        .subscribe(current -> pseudoClassStateChanged(
+                                CURRENT, current.filter(photo::equals).isPresent())),
+                session.selectionProperty()
+                        .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
+                session.lineup().shownProperty().subscribe(this::show),
+                session.framingProperty().subscribe(framing -> drawing.redraw()),
+                session.overlayProperty().subscribe(choice -> drawing.redraw()),
+                session.settings().overlayOptionsProperty().subscribe(options -> drawing.redraw()),
+                session.settings().overlayLookProperty().subscribe(look -> drawing.redraw()));
+    }
+
+    public Photo photo() {
+        return photo;
+    }
+
+    void dispose() {
+        subscriptions.unsubscribe();
+        picture.clear();
+    }
+
+    private Optional<Frame> frame() {
+        return session.format().flatMap(format -> session.frame(photo, format));
+    }
+
+    private void show(LineupModel.Shown shown) {
+        boolean exemplar = shown.exemplar().filter(photo::equals).isPresent();
+        name.setText(Words.name(photo.stem()));
+        Optional<Deviation> deviation = Optional.ofNullable(shown.deviations().get(photo));
+        Set<Trait> traits = shown.outliers().getOrDefault(photo, Set.of());
+        place.setText(
+                exemplar
+                        ? Words.of("lineup.exemplar")
+                        : deviation.map(ResultTile::placeWords).orElseGet(() -> Words.of("lineup.unmarked")));
+        size.setText(exemplar ? "" : deviation.map(ResultTile::sizeWords).orElse(""));
+        place.pseudoClassStateChanged(OUTLIER, traits.contains(Trait.PLACE));
+        size.pseudoClassStateChanged(OUTLIER, traits.contains(Trait.SIZE) || traits.contains(Trait.LEAN));
+        setAccessibleText(name.getText() + ", " + place.getText() + ", " + size.getText());
+        drawing.redraw();
+    }
+
+    /** Right and down are positive, as the subject lies further there. */
+    private static String placeWords(Deviation deviation) {
+        return Words.of(
+                "lineup.place",
+                percent(deviation.offset().x()),
+                percent(deviation.offset().y()));
+    }
+
+    private static String sizeWords(Deviation deviation) {
+        String ratio = deviation.sizeRatio().isPresent()
+                ? Words.of(
+                        "lineup.size",
+                        String.format(Locale.ROOT, "%.2f", deviation.sizeRatio().getAsDouble()))
+                : "";
+        String lean = deviation.lean().isPresent()
+                ? " · " + Looks.degrees(deviation.lean().getAsDouble()) + "°"
+                : "";
+        return ratio + lean;
+    }
+
+    private static String percent(double fraction) {
+        double tenths = Math.round(fraction * 1000) / 10.0 + 0.0; // no −0.0
+        return String.format(Locale.ROOT, tenths == 0 ? "%.1f" : "%+.1f", tenths)
+                .replace('-', '−');
+    }
+
+    /** Puts the tile so that its result fills the cell. */
+    void placeIn(double x, double y, double width, double height) {
+        double captionWidth = Math.max(width, 96);
+        resizeRelocate(x - RING, y - RING, captionWidth + 2 * RING, height + 2 * RING + LineupLayout.CAPTION);
+        drawing.resizeRelocate(RING, RING, width, height);
+        drawing.layout();
+        double top = RING + height + 3;
+        name.resizeRelocate(RING, top, captionWidth, LINE);
+        place.resizeRelocate(RING, top + LINE - 1, captionWidth + 10, LINE);
+        size.resizeRelocate(RING, top + 2 * LINE - 2, captionWidth + 10, LINE);
+        frame().ifPresent(frame -> picture.show(
+                photo, PhotoLoader.edgeFor(height / Math.min(1, frame.height()) * Math.max(1, 1 / frame.aspect()))));
+    }
+
+    /** How level space lies in this tile's coordinates. */
+    Optional<LevelView> view() {
+        return frame().map(frame -> LevelView.filling(frame, drawing.getWidth(), drawing.getHeight()));
+    }
+
+    private final class Drawing extends DrawnPane {
+        @Override
+        public void draw(GraphicsContext canvas, double width, double height) {
+            canvas.setFill(Color.gray(0.82));
+            canvas.fillRect(0, 0, width, height);
+            Optional<ScreenPhoto> pixels = picture.pixels();
+            if (pixels.isPresent() && frame().isPresent()) {
+                draw(canvas, frame().get(), pixels.get(), width, height);
+            }
+        }
+
+        private void draw(GraphicsContext canvas, Frame frame, ScreenPhoto pixels, double width, double height) {
+            PhotoSpace space = new PhotoSpace(
+                    photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
+            PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
+            painter.photo(pixels, space);
+            painter.overlay(
+                    frame,
+                    strokes.strokes(
+                            session.overlayProperty().get(),
+                            frame.aspect(),
+                            session.settings().overlayOptionsProperty().get()),
+                    Looks.fineInk(session.settings(), pixels.brightness()));
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package nexa.desktop.pane;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayOptions;
+import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.Palette;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.words.Words;
+
+/** What shows while no shoot is open: one clear way in. */
+public final class FirstStartView extends StackPane {
+    private final Label message = new Label();
+    private final Button open;
+    private final Button demo;
+
+    public FirstStartView(Runnable openFolder, Runnable openDemo) {
+        getStyleClass().add("first-start");
+        Label title = new Label(Words.of("start.title"));
+        title.getStyleClass().add("start-title");
+        Label lead = new Label(Words.of("start.lead"));
+        lead.getStyleClass().add("start-lead");
+        lead.setWrapText(true);
+        open = Buttons.text("start.open", openFolder);
+        open.setId("start-open");
+        open.getStyleClass().addAll("primary", "large");
+        demo = Buttons.text("start.demo", openDemo);
+        demo.setId("start-demo");
+        demo.getStyleClass().add("large");
+        Label drop = new Label(Words.of("start.drop"));
+        drop.getStyleClass().add("note");
+        message.setId("start-message");
+        message.getStyleClass().add("start-message");
+        message.setWrapText(true);
+        javafx.scene.layout.HBox buttons = new javafx.scene.layout.HBox(12, open, demo);
+        buttons.setAlignment(Pos.CENTER);
+        VBox column = new VBox(18, picture(), title, lead, buttons, drop, message);
+        column.setAlignment(Pos.CENTER);
+        column.setMaxWidth(700);
+        getChildren().add(column);
+    }
+
+    /** Frames of several shapes around one spiral: what this program is about, in one drawing. */
+    private static Node picture() {
+        DrawnPane drawing = new DrawnPane() {
+            @Override
+            public void draw(GraphicsContext canvas, double width, double height) {
+                canvas.setFill(Color.gray(0.97));
+                canvas.fillRect(0, 0, width, height);
+                canvas.setLineWidth(1);
+                for (double aspect : new double[] {0.8, 1, 1.5, 16 / 9.0}) {
+                    double h = Math.sqrt(width * height * 0.42 / aspect);
+                    double w = h * aspect;
+                    canvas.setStroke(Color.gray(0.70));
+                    canvas.strokeRect(
+                            Math.floor((width - w) / 2) + 0.5,
+                            Math.floor((height - h) / 2) + 0.5,
+                            Math.round(w),
+                            Math.round(h));
+                }
+                double h = Math.sqrt(width * height * 0.42 / 1.5);
+                ScreenBox box = new ScreenBox((width - h * 1.5) / 2, (height - h) / 2, h * 1.5, h);
+                canvas.setStroke(Palette.ACCENT);
+                canvas.setLineWidth(1.6);
+                Overlay.GOLDEN_SPIRAL
+                        .strokes(1.5, OverlayOptions.DEFAULT, 0)
+                        .forEach(stroke -> PhotoPainter.draw(canvas, stroke, box));
+            }
+        };
+        drawing.setPrefSize(300, 200);
+        drawing.setMaxSize(300, 200);
+        drawing.setMinSize(300, 200);
+        return drawing;
+    }
+
+    public void showOpening(String folder) {
+        message.setText(Words.of("start.opening", folder));
+        setBusy(true);
+    }
+
+    public void show(String words) {
+        message.setText(words);
+        setBusy(false);
+    }
+
+    public void showFailure(String reason) {
+        message.setText(Words.of("start.failed", reason));
+        setBusy(false);
+    }
+
+    private void setBusy(boolean busy) {
+        open.setDisable(busy);
+        demo.setDisable(busy);
+    }
+}

@@ -1,0 +1,259 @@
+package nexa.desktop.pane;
+
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.util.Subscription;
+import nexa.core.brief.FrameState;
+import nexa.core.geometry.Orientation;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.session.Counts;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.words.Words;
+import nexa.shoot.review.PhotoFilter;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignH;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
+
+/** One line: the shoot, the views, where one is, stepping back and forward. */
+public final class HeaderView extends HBox {
+    private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+
+    /** What the header starts that is not the session's. */
+    public interface Actions {
+        void openAnother();
+
+        void nextSurround();
+
+        void showKeys();
+    }
+
+    /** What the header starts in the open shoot. */
+    public interface ShootActions {
+        void toggleSteps();
+
+        void toggleFilter();
+
+        void toggleSettings();
+    }
+
+    /** Below this the header has no room for everything; what the filter's pane has too goes first. */
+    private static final double CHIPS_FROM = 1240;
+
+    private final Session session;
+    private final Counts counting;
+    private final Label counts = new Label();
+    private final Label place = new Label();
+    private final Button undo;
+    private final Button redo;
+    private final Button steps;
+    private final Button filter;
+    private final Button settings;
+    private final ToggleButton horizontal = chip("chip-horizontal", this::toggle, Orientation.HORIZONTAL);
+    private final ToggleButton vertical = chip("chip-vertical", this::toggle, Orientation.VERTICAL);
+    private final ToggleButton square = chip("chip-square", this::toggle, Orientation.SQUARE);
+    private final ToggleButton unchecked = new ToggleButton();
+    private final ToggleButton warned = new ToggleButton();
+    private final Map<MainView, Button> views = new EnumMap<>(MainView.class);
+    private final Subscription subscriptions;
+
+    public HeaderView(ShootModels models, Keys keys, Actions actions, ShootActions shootActions) {
+        super(8);
+        this.session = models.session();
+        this.counting = models.counts();
+        getStyleClass().add("header");
+        setAlignment(Pos.CENTER_LEFT);
+        Label name = new Label(Words.name(session.shoot().name()));
+        name.getStyleClass().add("shoot-name");
+        counts.getStyleClass().add("header-note");
+        place.getStyleClass().add("header-note");
+        place.setMinWidth(Region.USE_PREF_SIZE);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        undo = Buttons.icon(MaterialDesignU.UNDO, "header.undo.none", session::undo);
+        redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session::redo);
+        undo.setId("undo");
+        redo.setId("redo");
+        this.steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, shootActions::toggleSteps);
+        this.steps.setId("steps");
+        Button surround =
+                Buttons.command(MaterialDesignC.CONTRAST_CIRCLE, Command.SURROUND, keys, actions::nextSurround);
+        Button sheet = Buttons.command(MaterialDesignH.HELP_CIRCLE_OUTLINE, Command.KEYS, keys, actions::showKeys);
+        sheet.setId("keys");
+        filter = Buttons.command(MaterialDesignF.FILTER_VARIANT, Command.FILTER, keys, shootActions::toggleFilter);
+        filter.setId("filter");
+        settings = Buttons.command(MaterialDesignC.COG_OUTLINE, Command.SETTINGS, keys, shootActions::toggleSettings);
+        settings.setId("settings");
+        counts.setMinWidth(Region.USE_PREF_SIZE);
+        HBox icons = new HBox(
+                filter,
+                undo,
+                redo,
+                this.steps,
+                surround,
+                Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
+                settings,
+                sheet);
+        icons.setAlignment(Pos.CENTER);
+        icons.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), icons);
+        subscriptions = Subscription.combine(
+                session.viewProperty().subscribe(this::showView),
+                session.photoProperty().subscribe(photo -> refresh()),
+                session.list().photosProperty().subscribe(photos -> refresh()),
+                session.list().filterProperty().subscribe(this::showFilter),
+                counting.countedProperty().subscribe(this::showCounts),
+                session.formatProperty().subscribe(format -> showCounts(counting.counted())),
+                session.editsProperty().subscribe(count -> refresh()));
+    }
+
+    /** Beside which the list of actions opens. */
+    public Button stepsButton() {
+        return steps;
+    }
+
+    /** Beside which the settings open. */
+    public Button settingsButton() {
+        return settings;
+    }
+
+    /** Beside which the filter opens. */
+    public Button filterButton() {
+        return filter;
+    }
+
+    public void dispose() {
+        subscriptions.unsubscribe();
+    }
+
+    private HBox viewSwitch() {
+        HBox box = new HBox(2);
+        box.setAlignment(Pos.CENTER_LEFT);
+        box.getStyleClass().add("view-switch");
+        box.setMinWidth(Region.USE_PREF_SIZE);
+        for (MainView view : MainView.values()) {
+            String key = "view." + view.name().toLowerCase(java.util.Locale.ROOT);
+            Button button = Buttons.text(key, () -> session.viewProperty().set(view));
+            button.getStyleClass().add("view-button");
+            button.setId(key.replace('.', '-'));
+            button.setFocusTraversable(false);
+            Buttons.explain(button, Words.of(key + ".tip"));
+            views.put(view, button);
+            box.getChildren().add(button);
+        }
+        return box;
+    }
+
+    private void showView(MainView shown) {
+        views.forEach((view, button) -> button.pseudoClassStateChanged(ACTIVE, view == shown));
+    }
+
+    // ---- filters ----
+
+    private HBox chips() {
+        unchecked.setId("chip-unchecked");
+        unchecked.setOnAction(event -> {
+            Set<FrameState> open = EnumSet.of(FrameState.DERIVED, FrameState.PLACED);
+            set(filter().in(unchecked.isSelected() ? open : Set.of()));
+        });
+        warned.setId("chip-warned");
+        warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
+        HBox chips = new HBox(6, horizontal, vertical, square, unchecked, warned);
+        chips.setAlignment(Pos.CENTER_LEFT);
+        for (ToggleButton chip : new ToggleButton[] {horizontal, vertical, square, unchecked, warned}) {
+            chip.getStyleClass().add("filter-chip");
+            chip.setFocusTraversable(false);
+            chip.setMinWidth(Region.USE_PREF_SIZE);
+        }
+        chips.visibleProperty().bind(widthProperty().greaterThan(CHIPS_FROM));
+        chips.managedProperty().bind(chips.visibleProperty());
+        return chips;
+    }
+
+    private static ToggleButton chip(String id, BiConsumer<ToggleButton, Orientation> toggle, Orientation orientation) {
+        ToggleButton chip = new ToggleButton();
+        chip.setId(id);
+        chip.setOnAction(event -> toggle.accept(chip, orientation));
+        return chip;
+    }
+
+    private void toggle(ToggleButton chip, Orientation orientation) {
+        EnumSet<Orientation> lying = EnumSet.noneOf(Orientation.class);
+        lying.addAll(filter().orientations());
+        if (chip.isSelected()) {
+            lying.add(orientation);
+        } else {
+            lying.remove(orientation);
+        }
+        set(filter().lying(lying));
+    }
+
+    private PhotoFilter filter() {
+        return session.list().filterProperty().get();
+    }
+
+    private void set(PhotoFilter changed) {
+        session.list().filterProperty().set(changed);
+    }
+
+    private void showFilter(PhotoFilter shown) {
+        horizontal.setSelected(shown.orientations().contains(Orientation.HORIZONTAL));
+        vertical.setSelected(shown.orientations().contains(Orientation.VERTICAL));
+        square.setSelected(shown.orientations().contains(Orientation.SQUARE));
+        unchecked.setSelected(!shown.states().isEmpty() && !shown.states().contains(FrameState.CHECKED));
+        warned.setSelected(shown.warned());
+        filter.pseudoClassStateChanged(ACTIVE, session.list().isFiltered());
+    }
+
+    private void showCounts(Counts.Counted counted) {
+        counts.setText(Words.of(
+                "header.counts",
+                session.shoot().photos().size(),
+                (counted.unreadable() > 0 ? Words.of("header.unreadable", counted.unreadable()) : "")
+                        + (session.shoot().isWhole() ? "" : Words.of("header.more"))));
+        horizontal.setText(Words.of("header.horizontal", counted.lying(Orientation.HORIZONTAL)));
+        vertical.setText(Words.of("header.vertical", counted.lying(Orientation.VERTICAL)));
+        int squares = counted.lying(Orientation.SQUARE);
+        square.setText(Words.of("header.square", squares));
+        square.setVisible(squares > 0 || square.isSelected());
+        square.setManaged(square.isVisible());
+        session.format().ifPresent(format -> {
+            unchecked.setText(Words.of("header.unchecked", counted.working() - counted.in(FrameState.CHECKED, format)));
+            warned.setText(Words.of("header.warned", counted.warned(format)));
+        });
+        boolean warns = session.format().filter(f -> counted.warned(f) > 0).isPresent() || warned.isSelected();
+        warned.setVisible(warns);
+        warned.setManaged(warns);
+        unchecked.setVisible(session.format().isPresent());
+    }
+
+    private void refresh() {
+        int at = session.list().place() + 1;
+        int listed = session.list().photos().size();
+        place.setText(session.photo().isPresent() ? Words.of("header.place", at, listed) : "");
+        refresh(undo, session.shoot().history().nextUndo(), "header.undo");
+        refresh(redo, session.shoot().history().nextRedo(), "header.redo");
+    }
+
+    private static void refresh(Button button, java.util.Optional<String> label, String words) {
+        button.setDisable(label.isEmpty());
+        Buttons.explain(
+                button, label.map(l -> Words.of(words, Words.of(l))).orElseGet(() -> Words.of(words + ".none")));
+    }
+}

@@ -1,0 +1,68 @@
+package nexa.desktop.pane;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.words.Words;
+import nexa.shoot.Shoot;
+
+/** What one must know of the open shoot: what was mended when it was opened, and why something is not stored. */
+public final class NoticeBar extends VBox {
+    private final Shoot shoot;
+    private final Label trouble = label();
+    private final VBox told = new VBox();
+
+    public NoticeBar(Shoot shoot) {
+        this.shoot = shoot;
+        setId("notices");
+        told.getChildren().setAll(shoot.told().stream().map(this::row).toList());
+        getChildren().addAll(told, trouble);
+        refresh();
+    }
+
+    private static Label label() {
+        Label label = new Label();
+        label.getStyleClass().add("notice");
+        label.setWrapText(true);
+        label.setMaxWidth(Double.MAX_VALUE);
+        return label;
+    }
+
+    /** Stays until somebody says that it is understood. */
+    private HBox row(String words) {
+        Label label = label();
+        label.getStyleClass().remove("notice"); // the row has it
+        label.setText(Words.shown(words));
+        HBox.setHgrow(label, Priority.ALWAYS);
+        HBox row = new HBox(label);
+        Button close = Buttons.text("notice.close", () -> told.getChildren().remove(row));
+        close.setMinWidth(USE_PREF_SIZE);
+        close.getStyleClass().add("small");
+        row.getChildren().add(close);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("notice");
+        return row;
+    }
+
+    /** Says how it is now. */
+    public void refresh() {
+        String words = words(shoot.told());
+        trouble.setText(words);
+        trouble.setVisible(!words.isEmpty());
+        trouble.setManaged(!words.isEmpty());
+    }
+
+    private String words(List<String> said) {
+        if (!shoot.mayEdit()) {
+            return said.isEmpty() ? Words.of("notice.readonly") : "";
+        }
+        return shoot.savingTrouble()
+                .map(reason -> Words.of("notice.saving", reason))
+                .orElse("");
+    }
+}

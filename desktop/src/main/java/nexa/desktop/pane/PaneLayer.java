@@ -1,0 +1,131 @@
+package nexa.desktop.pane;
+
+import java.util.Optional;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.geometry.Pos;
+import javafx.scene.Cursor;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import nexa.desktop.widget.Buttons;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+
+/**
+ * One small pane at a time over the views, beside the button it belongs to. It stays open while one works on, and
+ * nobody is thrown out of framing by it.
+ */
+public final class PaneLayer extends Pane {
+    private static final double GAP = 8;
+
+    private Optional<Content> shown = Optional.empty();
+    private Optional<Region> frame = Optional.empty();
+    private Optional<Node> anchor = Optional.empty();
+    private Point2D grabbed = Point2D.ZERO;
+    private Point2D moved = Point2D.ZERO;
+
+    /** What such a pane holds. */
+    public interface Content {
+        String title();
+
+        Region node();
+
+        /** No longer shown. */
+        void dispose();
+
+        /** Takes the keyboard, where typing is what one came for. */
+        default void focus() {}
+    }
+
+    public PaneLayer() {
+        setPickOnBounds(false);
+    }
+
+    /** Opens a pane beside a button; the same again closes it. */
+    public void toggle(Content content, Node beside) {
+        boolean same = shown.filter(open ->
+                        open.getClass() == content.getClass() && open.title().equals(content.title()))
+                .isPresent();
+        close();
+        if (same) {
+            content.dispose();
+            return;
+        }
+        Region framed = framed(content);
+        shown = Optional.of(content);
+        frame = Optional.of(framed);
+        anchor = Optional.of(beside);
+        getChildren().setAll(framed);
+        applyCss();
+        layout();
+        content.focus();
+    }
+
+    private Region framed(Content content) {
+        Label title = new Label(content.title());
+        title.getStyleClass().add("pane-title");
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        var close = Buttons.icon(MaterialDesignC.CLOSE, "pane.close", this::close);
+        close.getStyleClass().add("small");
+        close.setId("pane-close");
+        HBox head = new HBox(8, title, space, close);
+        head.setAlignment(Pos.CENTER_LEFT);
+        VBox framed = new VBox(10, head, content.node());
+        framed.getStyleClass().add("small-pane");
+        framed.setOnMousePressed(event -> event.consume());
+        movedBy(head);
+        return framed;
+    }
+
+    /** Dragged by its title, a pane goes where it is not in the way, and stays there until it is closed. */
+    private void movedBy(Region head) {
+        head.setCursor(Cursor.MOVE);
+        head.setOnMousePressed(event -> {
+            grabbed = new Point2D(event.getSceneX(), event.getSceneY()).subtract(moved);
+            event.consume();
+        });
+        head.setOnMouseDragged(event -> {
+            moved = new Point2D(event.getSceneX(), event.getSceneY()).subtract(grabbed);
+            requestLayout();
+        });
+    }
+
+    /** False if none was open. */
+    public boolean close() {
+        boolean open = shown.isPresent();
+        shown.ifPresent(Content::dispose);
+        shown = Optional.empty();
+        frame = Optional.empty();
+        moved = Point2D.ZERO;
+        getChildren().clear();
+        if (open && getParent() != null) {
+            getParent().requestFocus();
+        }
+        return open;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        frame.ifPresent(region -> anchor.ifPresent(node -> place(region, node)));
+    }
+
+    /** Above the button, or below it in the window's upper half. */
+    private void place(Region region, Node node) {
+        double wide = region.prefWidth(-1);
+        double high = Math.min(region.prefHeight(wide), getHeight() - 2 * GAP);
+        Bounds at = sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+        double x = at.getCenterX() - wide / 2 + moved.getX();
+        boolean above = at.getCenterY() > getHeight() / 2;
+        double y = (above ? at.getMinY() - GAP - high : at.getMaxY() + GAP) + moved.getY();
+        region.resizeRelocate(
+                Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - wide - GAP))),
+                Math.round(Math.clamp(y, GAP, Math.max(GAP, getHeight() - high - GAP))),
+                wide,
+                high);
+    }
+}

@@ -1,0 +1,202 @@
+package nexa.desktop.pane;
+
+import java.io.File;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntConsumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import javafx.util.StringConverter;
+import javafx.util.Subscription;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.PictureSettings;
+import nexa.desktop.session.Settings;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.words.Words;
+import nexa.imaging.colour.Profile;
+
+/** Memory, disk and colours for pictures, and what becomes of photos that arrive. */
+public final class SettingsPane implements PaneLayer.Content {
+    private static final List<Integer> MEMORY = List.of(64, 128, 256, 512, 1024, 2048, 4096);
+    private static final List<Integer> CACHE = List.of(100, 500, 1024, 2048, 5120, 10_240, 20_480, 51_200);
+
+    private final PictureSettings settings;
+    private final PhotoLoader loader;
+    private final Label memoryUse = note();
+    private final Label cacheUse = note();
+    private final Label screen = new Label();
+    private final Label message = new Label();
+    private final VBox node;
+    private final Subscription subscription;
+
+    public SettingsPane(Settings all, PhotoLoader loader) {
+        this.settings = all.pictures();
+        this.loader = loader;
+        ComboBox<Integer> memory =
+                sizes("settings-memory", MEMORY, settings.memoryProperty().get(), chosen -> {
+                    settings.memoryProperty().set(chosen);
+                    showUse();
+                });
+        ComboBox<Integer> cache =
+                sizes("settings-cache", CACHE, settings.cacheProperty().get(), chosen -> {
+                    settings.cacheProperty().set(chosen);
+                    showUse();
+                });
+        Button empty = Buttons.text("settings.cache.empty", () -> {
+            loader.emptyDisk();
+            showUse();
+        });
+        empty.setId("settings-empty");
+        Buttons.explain(empty, Words.of("settings.cache.empty.tip"));
+        Button srgb = Buttons.text("settings.screen.srgb", () -> use(Optional.empty()));
+        srgb.setId("settings-srgb");
+        Button choose = Buttons.text("settings.screen.choose", this::choose);
+        choose.setId("settings-profile");
+        screen.setId("settings-screen");
+        screen.setWrapText(true);
+        message.setWrapText(true);
+        message.getStyleClass().add("refusal");
+        message.managedProperty().bind(message.textProperty().isNotEmpty());
+        node = new VBox(
+                18,
+                part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
+                part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
+                part("settings.screen", screen, row(srgb, choose), explained("settings.screen.tip"), message),
+                part(
+                        "settings.arrivals",
+                        box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
+                        box("follow-arrivals", "settings.arrivals.follow", all.followArrivalsProperty())));
+        node.setPrefWidth(430);
+        subscription = settings.screenProperty().subscribe(file -> showScreen());
+        showUse();
+    }
+
+    private static VBox part(String title, Node... content) {
+        Label label = new Label(Words.of(title));
+        label.getStyleClass().add("format-name");
+        VBox part = new VBox(6, label);
+        part.getChildren().addAll(content);
+        return part;
+    }
+
+    private static Label note() {
+        Label label = new Label();
+        label.getStyleClass().add("note");
+        label.setMinWidth(Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    private static Label explained(String words) {
+        Label label = new Label(Words.of(words));
+        label.getStyleClass().add("note");
+        label.setWrapText(true);
+        return label;
+    }
+
+    private static CheckBox box(String id, String words, ObjectProperty<Boolean> setting) {
+        CheckBox box = new CheckBox(Words.of(words));
+        box.setId(id);
+        box.setSelected(setting.get());
+        box.setOnAction(event -> setting.set(box.isSelected()));
+        return box;
+    }
+
+    private static HBox row(Region... parts) {
+        HBox row = new HBox(10, parts);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static ComboBox<Integer> sizes(String id, List<Integer> sizes, int now, IntConsumer chosen) {
+        ComboBox<Integer> box = new ComboBox<>();
+        box.setId(id);
+        box.getItems().setAll(sizes);
+        box.setConverter(new Sizes());
+        box.setValue(now);
+        box.setOnAction(event -> chosen.accept(box.getValue()));
+        return box;
+    }
+
+    /** Megabytes in words. */
+    private static final class Sizes extends StringConverter<Integer> {
+        @Override
+        public String toString(Integer megabytes) {
+            return megabytes == null ? "" : words(megabytes * (1L << 20));
+        }
+
+        @Override
+        public Integer fromString(String words) {
+            throw new UnsupportedOperationException("Sizes are chosen, not typed");
+        }
+    }
+
+    private static String words(long bytes) {
+        double megabytes = bytes / (double) (1 << 20);
+        return megabytes < 1024
+                ? Words.of("settings.megabytes", Math.round(megabytes))
+                : Words.of("settings.gigabytes", Math.round(megabytes / 102.4) / 10.0);
+    }
+
+    private void showUse() {
+        memoryUse.setText(Words.of("settings.used", words(loader.weight())));
+        cacheUse.setText(Words.of("settings.used", words(loader.onDisk())));
+    }
+
+    private void showScreen() {
+        Optional<String> file = settings.screenProperty().get();
+        screen.setText(
+                file.isEmpty()
+                        ? Words.of("settings.screen.is.srgb")
+                        : Words.of(
+                                "settings.screen.is", settings.screenColours().name(), file.get()));
+    }
+
+    private void choose() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(Words.of("settings.screen.choose"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(Words.of("settings.screen.files"), "*.icc", "*.icm"));
+        File file = chooser.showOpenDialog(node.getScene().getWindow());
+        if (file != null) {
+            use(Optional.of(file.getPath()));
+        }
+    }
+
+    /** Takes a profile file for the screen's colours, or says why it can't be taken. */
+    public void use(Optional<String> file) {
+        try {
+            if (file.isPresent()) {
+                Profile.read(java.nio.file.Path.of(file.get()));
+            }
+            message.setText("");
+            settings.screenProperty().set(file);
+        } catch (IOException refused) {
+            message.setText(String.valueOf(refused.getMessage()));
+        }
+    }
+
+    @Override
+    public String title() {
+        return Words.of("settings.title");
+    }
+
+    @Override
+    public Region node() {
+        return node;
+    }
+
+    @Override
+    public void dispose() {
+        subscription.unsubscribe();
+    }
+}

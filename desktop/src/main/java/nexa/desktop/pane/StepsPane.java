@@ -1,0 +1,125 @@
+package nexa.desktop.pane;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.ResultPicture;
+import nexa.desktop.words.Words;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.photo.Photo;
+
+/** Every action in words and a small picture, newest first; a click goes back to it, or forward again. */
+public final class StepsPane implements PaneLayer.Content {
+    private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+    private static final double PICTURE = 44;
+    private static final int MOST_SHOWN = 60;
+
+    private final Session session;
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final VBox list = new VBox(2);
+    private final ScrollPane node = new ScrollPane(list);
+    private final Subscription subscription;
+
+    public StepsPane(Session session, PhotoLoader loader, Executor fx) {
+        this.session = session;
+        this.loader = loader;
+        this.fx = fx;
+        node.setFitToWidth(true);
+        node.setPrefSize(310, 420);
+        node.getStyleClass().add("steps");
+        node.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        subscription = session.editsProperty().subscribe(count -> refresh());
+    }
+
+    private void refresh() {
+        list.getChildren().clear();
+        List<Edit> undone = session.shoot().history().undone();
+        List<Edit> done = session.shoot().history().done();
+        for (int i = Math.min(undone.size(), MOST_SHOWN) - 1; i >= 0; i--) {
+            int forward = -(i + 1);
+            list.getChildren().add(row(undone.get(i), forward, "step-forward-" + (i + 1)));
+        }
+        for (int i = 0; i < Math.min(done.size(), MOST_SHOWN); i++) {
+            list.getChildren().add(row(done.get(i), i, "step-" + i));
+        }
+        list.getChildren().add(start(done.size()));
+    }
+
+    /** @param back how many actions to step back so that this one is the last done; negative = forward */
+    private Node row(Edit edit, int back, String id) {
+        Optional<Photo> photo = photo(edit);
+        Label words = new Label(Words.of(edit.label()));
+        Label where = new Label(where(edit, photo));
+        where.getStyleClass().add("note");
+        StackPane picture = new StackPane();
+        picture.setMinSize(PICTURE, PICTURE);
+        picture.setPrefSize(PICTURE, PICTURE);
+        photo.flatMap(p -> picture(p, edit)).ifPresent(picture.getChildren()::add);
+        return dressed(new HBox(10, picture, new VBox(1, words, where)), back, id);
+    }
+
+    private Node start(int back) {
+        return dressed(new HBox(new Label(Words.of("steps.start"))), back, "step-start");
+    }
+
+    private Node dressed(HBox row, int back, String id) {
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("step");
+        row.setId(id);
+        row.setOpacity(back < 0 ? 0.5 : 1);
+        row.pseudoClassStateChanged(ACTIVE, back == 0);
+        row.setOnMouseClicked(event -> session.stepBack(back));
+        return row;
+    }
+
+    private Optional<Photo> photo(Edit edit) {
+        return edit.framings().stream().findFirst().flatMap(change -> session.shoot().photos().stream()
+                .filter(photo -> photo.id() == change.photo())
+                .findFirst());
+    }
+
+    private static String where(Edit edit, Optional<Photo> photo) {
+        int photos = edit.framings().size();
+        return photos > 1
+                ? Words.of("steps.photos", photos)
+                : photo.map(Photo::name).map(Words::name).orElse(Words.of("steps.brief"));
+    }
+
+    private Optional<Region> picture(Photo photo, Edit edit) {
+        Framing after = edit.framings().getFirst().after();
+        Optional<Format> format = session.format();
+        return photo.facts()
+                .flatMap(facts -> format)
+                .map(f -> new ResultPicture(session, photo, after, f, loader, fx, PICTURE));
+    }
+
+    @Override
+    public String title() {
+        return Words.of("steps.title");
+    }
+
+    @Override
+    public Region node() {
+        return node;
+    }
+
+    @Override
+    public void dispose() {
+        subscription.unsubscribe();
+    }
+}

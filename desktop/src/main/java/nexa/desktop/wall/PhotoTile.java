@@ -1,0 +1,371 @@
+package nexa.desktop.wall;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Executor;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.value.ObservableValue;
+import javafx.css.PseudoClass;
+import javafx.geometry.Bounds;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.Rectangle;
+import javafx.util.Subscription;
+import nexa.core.brief.FrameState;
+import nexa.core.brief.Framing;
+import nexa.core.carry.Carried;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.core.mark.Marks;
+import nexa.core.review.Warning;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.RepeatsModel;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
+import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.FramePicture;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.words.Words;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
+import nexa.shoot.photo.Photo;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One photo on the Wall: whole, with its mat for the active format, its name, its state and its warnings. Photo, frame
+ * and marks are apart, so that moving many frames draws no photo.
+ */
+public final class PhotoTile extends Pane {
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
+    private static final double RING = 5;
+    private static final double RING_LINE = 2;
+
+    /** What a tile shows that is not in use. */
+    private static final Photo NONE = new Photo(0, "", "", new Probe.Unreadable(Trouble.of(Trouble.Kind.MISSING)));
+
+    /** Radius of a mark, in canvas units. */
+    private static final double MARK = 4;
+
+    private final ShootModels models;
+    private final Session session;
+    private final FramePicture picture;
+    private final Rectangle ring = box("tile-ring");
+    private final Rectangle ground = box("tile-ground");
+    private final DrawnPane photoLayer = new PhotoLayer();
+    private final FrameNodes frameNodes;
+    private final DrawnPane markLayer = new MarkLayer();
+    private final Label name = new Label();
+    private final Label state = new Label();
+    private final Label trouble = new Label();
+    private Photo photo = NONE;
+    private double caption;
+    private Subscription subscriptions = Subscription.EMPTY;
+    private @Nullable Framing shown;
+    private @Nullable PhotoSpace drawn;
+
+    /**
+     * Shows nothing yet.
+     *
+     * @param mat what veils a photo outside its frame
+     */
+    PhotoTile(ShootModels models, PhotoLoader loader, Executor fx, ObservableValue<Paint> mat) {
+        this.frameNodes = new FrameNodes(mat);
+        this.models = models;
+        this.session = models.session();
+        this.picture = new FramePicture(session.shoot(), loader, fx, this::arrived);
+        getStyleClass().add("photo-tile");
+        name.getStyleClass().add("tile-name");
+        state.getStyleClass().add("tile-state");
+        trouble.getStyleClass().add("tile-trouble");
+        trouble.setWrapText(true);
+        getChildren().addAll(ring, ground, photoLayer, frameNodes, markLayer, trouble, name, state);
+        setAccessibleRole(AccessibleRole.LIST_ITEM);
+        setFocusTraversable(false);
+        setManaged(false); // the Wall places it
+        setOpacity(0);
+    }
+
+    /** Shows a photo, also another one in place of the one before: making a tile anew takes far longer. */
+    void show(Photo other) {
+        release();
+        photo = other;
+        drawn = null;
+        setMouseTransparent(false);
+        name.setText(Words.name(photo.stem()));
+        picture.show(photo, PhotoLoader.SMALL);
+        subscriptions = Subscription.combine(
+                session.photoProperty().subscribe(this::showChosen),
+                session.selectionProperty().subscribe(this::showChosen),
+                session.formatProperty().subscribe(this::refresh),
+                session.framingProperty().subscribe(this::follow),
+                session.previewsProperty().subscribe(this::follow),
+                session.carry().planProperty().subscribe(this::refresh),
+                models.marking().proposalsProperty().subscribe(this::redraw),
+                models.repeats().placesProperty().subscribe(this::refresh),
+                session.arrivals().freshProperty().subscribe(this::refresh),
+                session.editsProperty().subscribe(this::refresh));
+        showChosen();
+        refresh();
+    }
+
+    public Photo photo() {
+        return photo;
+    }
+
+    /** Follows nothing any more, until another photo is shown. */
+    void release() {
+        subscriptions.unsubscribe();
+        subscriptions = Subscription.EMPTY;
+        picture.clear();
+        photo = NONE;
+        setOpacity(0); // not drawn either, and unlike a node made visible again it is not dressed anew
+        setMouseTransparent(true);
+    }
+
+    /** Whether nothing of the photo shows yet. */
+    boolean isBlank() {
+        return picture.pixels().isEmpty() && picture.trouble().isEmpty();
+    }
+
+    /** Whether the photo shows as well as it can. */
+    boolean isSharp() {
+        return picture.isSharp();
+    }
+
+    /** Whether a photo is shown. */
+    public boolean isUsed() {
+        return photo != NONE;
+    }
+
+    private void showChosen() {
+        boolean current = session.photo().filter(photo::equals).isPresent();
+        boolean selected = session.selectionProperty().get().contains(photo);
+        pseudoClassStateChanged(CURRENT, current);
+        pseudoClassStateChanged(SELECTED, selected);
+        ring.setVisible(current || selected);
+        ground.setVisible(current || selected);
+    }
+
+    /** The renderer fills boxes at once, but puts a background of two layers together from slices of an image. */
+    private static Rectangle box(String style) {
+        Rectangle box = new Rectangle();
+        box.getStyleClass().add(style);
+        box.setSmooth(false);
+        box.setManaged(false);
+        box.setMouseTransparent(true);
+        return box;
+    }
+
+    private void arrived() {
+        photoLayer.redraw();
+        refresh();
+    }
+
+    /** While a gesture goes on only the drawing follows; most changes are of other photos. */
+    private void follow() {
+        Framing framing = session.framing(photo);
+        if (framing != shown) {
+            shown = framing;
+            redraw();
+        }
+    }
+
+    private void redraw() {
+        if (!space().equals(Optional.ofNullable(drawn))) {
+            photoLayer.redraw();
+        }
+        showFrame();
+        boolean marked = hasMarks();
+        markLayer.setVisible(marked); // nothing to lay over the photo is the usual case, and the fastest
+        if (marked) {
+            markLayer.redraw();
+        }
+    }
+
+    private void showFrame() {
+        double width = photoLayer.getWidth();
+        double height = photoLayer.getHeight();
+        Optional<Frame> frame = session.format().flatMap(format -> session.frame(photo, format));
+        boolean shows = frame.isPresent() && picture.pixels().isPresent() && width > 0;
+        frameNodes.setVisible(shows);
+        if (shows) {
+            frameNodes.show(view(space().orElseThrow(), width, height), frame.orElseThrow(), width, height);
+        }
+    }
+
+    private boolean hasMarks() {
+        return picture.pixels().isPresent()
+                && (!session.framing(photo).marks().isEmpty()
+                        || session.carry().planProperty().get().containsKey(photo)
+                        || models.marking().proposalsProperty().get().containsKey(photo));
+    }
+
+    private void refresh() {
+        Framing framing = session.framing(photo);
+        shown = framing;
+        Optional<Trouble> reason = picture.trouble();
+        String words = reason.map(Words::of).orElseGet(() -> stateWords(framing));
+        Set<Warning> warnings = warnings();
+        boolean warned = !warnings.isEmpty()
+                || photo.facts()
+                        .filter(facts -> facts.remarks().contains(Remark.DAMAGED))
+                        .isPresent();
+        state.setText(reason.isPresent() ? "" : warned ? "⚠ " + words : words);
+        trouble.setText(reason.map(Words::of).orElse(""));
+        trouble.setVisible(reason.isPresent());
+        setAccessibleText(Words.of("wall.tile", name.getText(), words, Looks.words(warnings)));
+        setOpacity(framing.setAside() ? 0.35 : 1);
+        redraw();
+    }
+
+    /** What is stored: while a gesture goes on warnings stay as they were. */
+    private Set<Warning> warnings() {
+        return session.format()
+                .map(format -> session.shoot().warnings(photo, format))
+                .orElse(Set.of());
+    }
+
+    /** What a tooltip says of the photo; empty if there is nothing to say. */
+    public String explanation() {
+        return Stream.of(
+                        Looks.words(warnings()), photo.facts().map(Looks::words).orElse(""))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining("\n"));
+    }
+
+    private String stateWords(Framing framing) {
+        Carried carried = session.carry().planProperty().get().get(photo);
+        if (carried != null) {
+            return carried.losses().stream()
+                    .sorted()
+                    .map(loss -> Words.of("loss", loss))
+                    .collect(Collectors.joining(", "));
+        }
+        String fresh = session.arrivals().freshProperty().get().contains(photo) ? Words.of("wall.fresh") + "  " : "";
+        String repeat = fresh + models.repeats().of(photo).map(PhotoTile::words).orElse("");
+        if (framing.setAside()) {
+            return repeat + Words.of("wall.aside");
+        }
+        return repeat
+                + session.format().map(framing::state).map(PhotoTile::sign).orElse("");
+    }
+
+    private static String words(RepeatsModel.Place place) {
+        return Words.of("wall.repeat", place.place(), place.group().size()) + "  ";
+    }
+
+    /** Derived is the usual state and keeps quiet. */
+    private static String sign(FrameState state) {
+        return switch (state) {
+            case DERIVED -> "";
+            case PLACED -> Words.of(state);
+            case CHECKED -> "✓ " + Words.of(state);
+        };
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double width = getWidth() - 2 * RING;
+        double height = getHeight() - 2 * RING - caption;
+        ring.setWidth(getWidth());
+        ring.setHeight(getHeight());
+        ground.relocate(RING_LINE, RING_LINE);
+        ground.setWidth(getWidth() - 2 * RING_LINE);
+        ground.setHeight(getHeight() - 2 * RING_LINE);
+        photoLayer.resizeRelocate(RING, RING, width, height);
+        frameNodes.setLayoutX(RING); // relocating a group counts from what it holds
+        frameNodes.setLayoutY(RING);
+        showFrame();
+        markLayer.resizeRelocate(RING, RING, width, height);
+        trouble.resizeRelocate(RING, RING, width, height);
+        name.setVisible(caption > 0);
+        state.setVisible(caption > 0);
+        if (caption > 0) {
+            double stateWidth = Math.min(width, Math.ceil(state.prefWidth(-1)));
+            state.resizeRelocate(RING + width - stateWidth, RING + height + 3, stateWidth, caption - 3);
+            name.resizeRelocate(RING, RING + height + 3, Math.max(0, width - stateWidth - 6), caption - 3);
+        }
+    }
+
+    /** Puts the tile so that its photo fills the cell; the ring for the current photo lies outside. */
+    void placeIn(WallLayout.Cell cell) {
+        caption = cell.caption();
+        resizeRelocate(cell.x() - RING, cell.y() - RING, cell.width() + 2 * RING, cell.height() + 2 * RING + caption);
+        layout(); // at once: unmanaged nodes that ask for it during a layout are not laid out again
+        picture.show(photo, PhotoLoader.edgeFor(Math.max(cell.width(), cell.height())));
+    }
+
+    /** How level space lies in this tile's coordinates; empty if the photo is unreadable. */
+    public Optional<LevelView> view() {
+        return space().map(space -> view(space, photoLayer.getWidth(), photoLayer.getHeight()))
+                .map(view -> new LevelView(view.originX() + RING, view.originY() + RING, view.scale()));
+    }
+
+    private static LevelView view(PhotoSpace space, double width, double height) {
+        return LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
+    }
+
+    private Optional<PhotoSpace> space() {
+        return photo.facts()
+                .map(facts ->
+                        new PhotoSpace(facts.asShot(), session.framing(photo).pose()));
+    }
+
+    private final class PhotoLayer extends DrawnPane {
+        @Override
+        public void draw(GraphicsContext canvas, double width, double height) {
+            drawn = space().orElse(null);
+            space().ifPresent(space -> {
+                Optional<ScreenPhoto> pixels = picture.pixels();
+                if (pixels.isPresent()) {
+                    new PhotoPainter(canvas, view(space, width, height)).photo(pixels.get(), space);
+                } else {
+                    canvas.setFill(Color.gray(0.82));
+                    canvas.fillRect(0, 0, width, height);
+                }
+            });
+        }
+    }
+
+    /** Marks, and what a carry would make of the photo. */
+    private final class MarkLayer extends DrawnPane {
+        @Override
+        public void draw(GraphicsContext canvas, double width, double height) {
+            if (hasMarks()) {
+                space().ifPresent(space -> draw(canvas, view(space, width, height), space));
+            }
+        }
+
+        private void draw(GraphicsContext canvas, LevelView view, PhotoSpace space) {
+            PhotoPainter painter = new PhotoPainter(canvas, view);
+            session.format().ifPresent(format -> Optional.ofNullable(
+                            session.carry().planProperty().get().get(photo))
+                    .ifPresent(carried -> Ghost.draw(canvas, view, space, carried, format, session)));
+            painter.marks(session.framing(photo).marks().in(space), MARK, false);
+            Map<Photo, Marks> proposals = models.marking().proposalsProperty().get();
+            Optional.ofNullable(proposals.get(photo)).ifPresent(marks -> painter.marks(marks.in(space), MARK, true));
+        }
+    }
+
+    /** Where the frame's edge is, in this tile's coordinates. */
+    public Bounds frameBounds() {
+        return frameNodes.localToParent(frameNodes.hole());
+    }
+
+    /** A point of this tile's coordinates in the photo's level space; empty if it is unreadable. */
+    public Optional<Point> toLevel(double x, double y) {
+        return view().map(view -> view.toLevel(x, y));
+    }
+}

@@ -1,0 +1,88 @@
+package nexa.desktop.wall;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Where photos hang on the Wall: each at the same area, so that verticals are not smaller than horizontals, in rows
+ * filled from the left. Within a row all stand on one line with their captions below.
+ *
+ * @param cells in the photos' order
+ * @param height of all rows
+ */
+record WallLayout(List<Cell> cells, double height) {
+    static final double MARGIN = 22;
+
+    /** Smaller photos hang close and without captions, so that hundreds show at once. */
+    static final double CAPTIONS_FROM = 84;
+
+    static final double GAP = 22;
+    private static final double NARROW_GAP = 11;
+    private static final double CAPTION = 24;
+
+    /**
+     * A photo's box, caption not included.
+     *
+     * @param caption height of the caption below it, 0 = none
+     */
+    record Cell(double x, double y, double width, double height, double caption) {
+        double bottom() {
+            return y + height + caption;
+        }
+    }
+
+    private static double gap(double edge) {
+        return edge < CAPTIONS_FROM ? NARROW_GAP : GAP;
+    }
+
+    private static double caption(double edge) {
+        return edge < CAPTIONS_FROM ? 0 : CAPTION;
+    }
+
+    /**
+     * @param aspects the photos' width over height
+     * @param edge side of the square that has the area each photo gets
+     */
+    static WallLayout of(List<Double> aspects, double width, double edge) {
+        List<Cell> cells = new ArrayList<>();
+        double y = MARGIN;
+        int first = 0;
+        while (first < aspects.size()) {
+            int end = endOfRow(aspects, first, width, edge);
+            y = addRow(cells, aspects.subList(first, end), y, width, edge) + gap(edge);
+            first = end;
+        }
+        return new WallLayout(List.copyOf(cells), y - gap(edge) + MARGIN);
+    }
+
+    private static int endOfRow(List<Double> aspects, int first, double width, double edge) {
+        double x = MARGIN + widthOf(aspects.get(first), edge);
+        int end = first + 1;
+        while (end < aspects.size() && x + gap(edge) + widthOf(aspects.get(end), edge) <= width - MARGIN) {
+            x += gap(edge) + widthOf(aspects.get(end), edge);
+            end++;
+        }
+        return end;
+    }
+
+    private static double addRow(List<Cell> cells, List<Double> row, double y, double width, double edge) {
+        double tallest =
+                row.stream().mapToDouble(aspect -> heightOf(aspect, edge)).max().orElse(0);
+        double x = MARGIN;
+        for (double aspect : row) {
+            double cellWidth = Math.min(widthOf(aspect, edge), Math.max(1, width - 2 * MARGIN));
+            double cellHeight = Math.round(cellWidth / aspect);
+            cells.add(new Cell(x, y + tallest - cellHeight, cellWidth, Math.max(1, cellHeight), caption(edge)));
+            x += cellWidth + gap(edge);
+        }
+        return y + tallest + caption(edge);
+    }
+
+    private static double widthOf(double aspect, double edge) {
+        return Math.round(edge * Math.sqrt(aspect));
+    }
+
+    private static double heightOf(double aspect, double edge) {
+        return Math.round(edge / Math.sqrt(aspect));
+    }
+}

@@ -1,0 +1,302 @@
+package nexa.desktop.wall;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Orientation;
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Background;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.Paint;
+import javafx.scene.shape.Rectangle;
+import javafx.util.Subscription;
+import nexa.core.geometry.PhotoSpace;
+import nexa.core.geometry.Point;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.photo.Ahead;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Session;
+import nexa.desktop.session.ShootModels;
+import nexa.desktop.words.Words;
+import nexa.shoot.photo.Photo;
+import org.jspecify.annotations.Nullable;
+
+/** All photos of the shoot. Only the rows in sight have nodes. */
+public final class WallView extends Region {
+    private static final double SMALLEST = 40;
+    private static final double LARGEST = 420;
+    private static final double USUAL = 176;
+    private static final double MAT_STRENGTH = 0.7;
+
+    private final ShootModels models;
+    private final Session session;
+    private final WallPointer pointer;
+    private final Tooltip explanation = new Tooltip();
+    private final PhotoLoader loader;
+    private final Ahead ahead;
+    private final Executor fx;
+    private final Pane tiles = new Pane();
+    private final ScrollBar bar = new ScrollBar();
+    private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
+    private final VBox empty = new VBox(6, new Label(Words.of("wall.empty")), new Label(Words.of("wall.empty.hint")));
+    private final Label others = new Label();
+    private final Map<Photo, PhotoTile> shown = new HashMap<>();
+    private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
+    private final Deque<PhotoTile> spare = new ArrayDeque<>();
+    private final Subscription subscriptions;
+    private WallLayout layout = new WallLayout(List.of(), 0);
+    private boolean stale = true;
+    private double hungWidth;
+    private double hungSize;
+
+    public WallView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx) {
+        this.models = models;
+        this.session = models.session();
+        this.loader = loader;
+        this.ahead = new Ahead(loader, session.shoot()::fileOf, fx, 2);
+        this.fx = fx;
+        getStyleClass().add("wall");
+        setAccessibleRole(AccessibleRole.LIST_VIEW);
+        setAccessibleText(Words.of("view.wall.tip"));
+        bar.setOrientation(Orientation.VERTICAL);
+        bar.setUnitIncrement(60);
+        size.getStyleClass().add("wall-size");
+        size.setAccessibleText(Words.of("wall.size"));
+        size.setTooltip(new Tooltip(Words.of("wall.size")));
+        size.setFocusTraversable(false);
+        empty.setAlignment(Pos.CENTER);
+        empty.getStyleClass().add("empty-state");
+        others.setId("wall-others");
+        others.getStyleClass().add("note");
+        others.setMouseTransparent(true);
+        getChildren().addAll(tiles, bar, size, others, empty);
+        clipTiles();
+        pointer = new WallPointer(session, keys, tiles, this::tileAt);
+        Tooltip.install(tiles, explanation);
+        tiles.setOnMouseMoved(this::explain);
+        setOnScroll(this::scrolled);
+        subscriptions = Subscription.combine(
+                backgroundProperty().subscribe(this::mixMat),
+                bar.valueProperty().subscribe(v -> requestLayout()),
+                size.valueProperty().subscribe(v -> requestLayout()),
+                session.editsProperty().subscribe(v -> relay()),
+                session.list().photosProperty().subscribe(photos -> listed()),
+                session.photoProperty().subscribe(this::reveal));
+    }
+
+    /** The surround's own colour: so a tilted photo's corners, where there is no photo, look like the surround. */
+    private void mixMat(@Nullable Background background) {
+        if (background != null && !background.getFills().isEmpty()) {
+            Color surround = (Color) background.getFills().getLast().getFill();
+            mat.set(surround.deriveColor(0, 1, 1, MAT_STRENGTH));
+        }
+    }
+
+    private void clipTiles() {
+        Rectangle clip = new Rectangle();
+        clip.widthProperty().bind(tiles.widthProperty());
+        clip.heightProperty().bind(tiles.heightProperty());
+        tiles.setClip(clip);
+    }
+
+    private void listed() {
+        boolean none = session.shoot().photos().isEmpty();
+        empty.setVisible(session.list().photos().isEmpty());
+        ((Label) empty.getChildren().getFirst()).setText(Words.of(none ? "wall.empty" : "wall.filtered"));
+        ((Label) empty.getChildren().getLast()).setText(Words.of(none ? "wall.empty.hint" : "wall.filtered.hint"));
+        showOthers();
+        relay();
+    }
+
+    private void showOthers() {
+        int count = session.shoot().others();
+        others.setVisible(count > 0);
+        others.setText(Words.of("wall.others", count));
+    }
+
+    /** Hangs the photos anew at the next pulse. */
+    private void relay() {
+        stale = true;
+        requestLayout();
+    }
+
+    private void explain(MouseEvent event) {
+        String words = tileAt(new Point(event.getX(), event.getY()))
+                .map(PhotoTile::explanation)
+                .orElse("");
+        explanation.setText(words);
+        explanation.setOpacity(words.isEmpty() ? 0 : 1);
+    }
+
+    public void dispose() {
+        subscriptions.unsubscribe();
+        shown.values().forEach(PhotoTile::release);
+        shown.clear();
+        ahead.clear();
+    }
+
+    /** Moves the choice to the photo nearest above (-1) or below (1). */
+    public void stepRow(int direction) {
+        List<Photo> photos = session.list().photos();
+        session.photo().ifPresent(current -> {
+            int place = photos.indexOf(current);
+            if (place >= 0 && place < layout.cells().size()) {
+                rowNeighbour(layout.cells().get(place), direction)
+                        .map(photos::get)
+                        .ifPresent(session::choose);
+            }
+        });
+    }
+
+    private Optional<Integer> rowNeighbour(WallLayout.Cell from, int direction) {
+        double middle = from.x() + from.width() / 2;
+        Optional<Integer> best = Optional.empty();
+        double bestDistance = Double.MAX_VALUE;
+        for (int i = 0; i < layout.cells().size(); i++) {
+            WallLayout.Cell cell = layout.cells().get(i);
+            double rows = (cell.bottom() - from.bottom()) * direction;
+            if (rows > 0) {
+                double distance = rows * 10 + Math.abs(cell.x() + cell.width() / 2 - middle);
+                if (distance < bestDistance) {
+                    bestDistance = distance;
+                    best = Optional.of(i);
+                }
+            }
+        }
+        return best;
+    }
+
+    private Optional<PhotoTile> tileAt(Point at) {
+        return shown.values().stream()
+                .filter(tile -> tile.getBoundsInParent().contains(at.x(), at.y()))
+                .findFirst();
+    }
+
+    /** Gives up what goes on; false if nothing did. */
+    public boolean escape() {
+        return pointer.letGo();
+    }
+
+    /** How many photos are in sight. */
+    public int inSight() {
+        return shown.size();
+    }
+
+    /** How many of them show nothing yet. */
+    public int blank() {
+        return (int) shown.values().stream().filter(PhotoTile::isBlank).count();
+    }
+
+    /** How many of them show less than they will. */
+    public int coarse() {
+        return (int) shown.values().stream().filter(tile -> !tile.isSharp()).count();
+    }
+
+    private void scrolled(ScrollEvent event) {
+        bar.setValue(Math.clamp(bar.getValue() - event.getDeltaY() * 2, bar.getMin(), bar.getMax()));
+        event.consume();
+    }
+
+    private void reveal(Optional<Photo> current) {
+        int index = current.map(session.list().photos()::indexOf).orElse(-1);
+        if (index >= 0 && index < layout.cells().size() && getHeight() > 0) {
+            WallLayout.Cell cell = layout.cells().get(index);
+            double value =
+                    Math.min(cell.y() - WallLayout.MARGIN, Math.max(bar.getValue(), cell.bottom() - getHeight() + 8));
+            bar.setValue(Math.clamp(value, 0, Math.max(0, bar.getMax())));
+        }
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double barWidth = bar.prefWidth(-1);
+        double width = getWidth() - barWidth;
+        hang(width);
+        tiles.resizeRelocate(0, 0, width, getHeight());
+        bar.resizeRelocate(width, 0, barWidth, getHeight());
+        size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
+        others.resizeRelocate(14, getHeight() - 26, Math.ceil(others.prefWidth(-1)), 18);
+        empty.resizeRelocate(0, 0, getWidth(), getHeight());
+        double overflow = Math.max(0, layout.height() - getHeight());
+        bar.setMax(overflow);
+        bar.setVisibleAmount(overflow == 0 ? 0 : overflow * getHeight() / layout.height());
+        bar.setBlockIncrement(getHeight() * 0.9);
+        bar.setVisible(overflow > 0);
+        showRows();
+    }
+
+    /** Of ten thousand photos this takes a while, so only when something changed. */
+    private void hang(double width) {
+        if (stale || width != hungWidth || size.getValue() != hungSize) {
+            layout = WallLayout.of(aspects(), width, size.getValue());
+            stale = false;
+            hungWidth = width;
+            hungSize = size.getValue();
+        }
+    }
+
+    private List<Double> aspects() {
+        return session.list().photos().stream()
+                .map(photo ->
+                        session.shoot().space(photo).map(PhotoSpace::upright).map(s -> Math.clamp(s.aspect(), 0.2, 5)))
+                .map(aspect -> aspect.orElse(1.0))
+                .toList();
+    }
+
+    private void showRows() {
+        List<Photo> photos = session.list().photos();
+        Map<Photo, PhotoTile> kept = new HashMap<>();
+        List<Photo> next = new ArrayList<>();
+        for (int i = 0; i < photos.size(); i++) {
+            WallLayout.Cell cell = layout.cells().get(i);
+            double y = cell.y() - bar.getValue();
+            if (y + cell.height() + cell.caption() > 0 && y < getHeight()) {
+                Photo photo = photos.get(i);
+                PhotoTile known = shown.remove(photo);
+                PhotoTile tile = known == null ? added(photo) : known;
+                tile.placeIn(new WallLayout.Cell(cell.x(), Math.round(y), cell.width(), cell.height(), cell.caption()));
+                kept.put(photo, tile);
+            } else if (y >= getHeight() && y < 2 * getHeight()) {
+                next.add(photos.get(i));
+            }
+        }
+        shown.values().forEach(this::removed);
+        shown.clear();
+        shown.putAll(kept);
+        ahead.want(next, PhotoLoader.edgeFor(size.getValue()));
+    }
+
+    private PhotoTile added(Photo photo) {
+        if (spare.isEmpty()) {
+            PhotoTile made = new PhotoTile(models, loader, fx, mat);
+            tiles.getChildren().add(made);
+            spare.push(made);
+        }
+        PhotoTile tile = spare.pop();
+        tile.show(photo);
+        return tile;
+    }
+
+    /** It stays where it is, out of sight: adding it again later would dress it anew. */
+    private void removed(PhotoTile tile) {
+        tile.release();
+        spare.push(tile);
+    }
+}

@@ -1,0 +1,76 @@
+package nexa.desktop.widget;
+
+import java.io.File;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.layout.HBox;
+import javafx.stage.FileChooser;
+import nexa.core.files.DeliveredColour;
+import nexa.core.files.DeliveredColour.Kind;
+import nexa.desktop.words.Words;
+
+/** The choice of a delivered file's colours; one of them asks for a profile file. */
+public final class ColourBox extends HBox {
+    private final ChoiceBox<Kind> kind = new ChoiceBox<>();
+    private final Button file;
+    private final ObjectProperty<DeliveredColour> value;
+    private Optional<String> profile = Optional.empty();
+
+    /**
+     * @param id of the list
+     */
+    public ColourBox(DeliveredColour first, String id) {
+        super(8);
+        setAlignment(Pos.CENTER_LEFT);
+        value = new SimpleObjectProperty<>(first);
+        profile = Optional.of(first.file()).filter(path -> !path.isEmpty());
+        file = Buttons.text("colour.choose", this::choose);
+        file.setId(id + "-file");
+        file.managedProperty().bind(file.visibleProperty());
+        kind.setId(id);
+        kind.setAccessibleText(Words.of("handover.colour"));
+        kind.getItems().setAll(Kind.values());
+        kind.setConverter(new EnumWords<>("colour"));
+        kind.setValue(first.kind());
+        kind.valueProperty().subscribe(this::refresh);
+        getChildren().addAll(kind, file);
+    }
+
+    /** A profile counts once its file is chosen. */
+    public ReadOnlyObjectProperty<DeliveredColour> valueProperty() {
+        return value;
+    }
+
+    private void refresh(Kind chosen) {
+        boolean byFile = chosen == Kind.PROFILE;
+        file.setVisible(byFile);
+        file.setText(profile.map(path -> new File(path).getName()).orElse(Words.of("colour.choose")));
+        if (!byFile) {
+            value.set(DeliveredColour.of(chosen));
+        } else {
+            profile.map(DeliveredColour::profile).ifPresent(value::set);
+        }
+    }
+
+    private void choose() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle(Words.of("colour.choose"));
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter(Words.of("settings.screen.files"), "*.icc", "*.icm"));
+        File picked = chooser.showOpenDialog(getScene().getWindow());
+        if (picked != null) {
+            use(picked.getPath());
+        }
+    }
+
+    /** Takes a profile file; whether it is one shows when files are made. */
+    public void use(String path) {
+        profile = Optional.of(path);
+        refresh(kind.getValue());
+    }
+}

@@ -1,0 +1,93 @@
+package nexa.desktop.widget;
+
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.scene.paint.Color;
+import nexa.core.level.Finding;
+import nexa.core.review.Warning;
+import nexa.desktop.paint.Ink;
+import nexa.desktop.paint.Mat;
+import nexa.desktop.session.OverlayLook;
+import nexa.desktop.session.Settings;
+import nexa.desktop.words.Words;
+import nexa.imaging.file.PhotoFacts;
+
+/** From what the user set to colours and words. */
+public final class Looks {
+    private static final double CM_PER_INCH = 2.54;
+
+    private Looks() {}
+
+    /** The mat's colour on a photo of the given mean brightness. */
+    public static Color mat(Settings settings, double brightness) {
+        Mat mat =
+                switch (settings.matToneProperty().get()) {
+                    case AUTO -> Mat.forBrightness(brightness);
+                    case LIGHT -> Mat.LIGHT;
+                    case DARK -> Mat.DARK;
+                };
+        return mat.colour(settings.matStrengthProperty().get());
+    }
+
+    /** What overlay lines are drawn with on a photo of the given mean brightness. */
+    public static Ink ink(Settings settings, double brightness) {
+        OverlayLook look = settings.overlayLookProperty().get();
+        return Ink.of(colour(look.ink(), brightness), look.strength(), look.thickness());
+    }
+
+    /** The same, quieter, for many results side by side. */
+    public static Ink fineInk(Settings settings, double brightness) {
+        OverlayLook look = settings.overlayLookProperty().get();
+        return Ink.of(colour(look.ink(), brightness), 0.6 * look.strength(), Math.min(1, look.thickness()));
+    }
+
+    public static Color colour(OverlayLook.Ink ink, double brightness) {
+        return switch (ink) {
+            case AUTO -> Mat.isBright(brightness) ? Color.gray(0.08) : Color.WHITE;
+            case WHITE -> Color.WHITE;
+            case BLACK -> Color.gray(0.05);
+            case YELLOW -> Color.web("#f2c83a");
+            case RED -> Color.web("#d8402f");
+            case BLUE -> Color.web("#3b82c4");
+        };
+    }
+
+    public static String centimetres(int pixels, double ppi) {
+        return String.format(Locale.ROOT, "%.1f", pixels / ppi * CM_PER_INCH);
+    }
+
+    /** Warnings in one line. */
+    public static String words(Set<Warning> warnings) {
+        return warnings.stream()
+                .sorted()
+                .map(warning -> Words.of("warning", warning))
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** What one should know of how a photo's file is read, in one line. */
+    public static String words(PhotoFacts facts) {
+        String profile = facts.profile();
+        return Stream.concat(
+                        Stream.ofNullable(profile).filter(name -> !name.startsWith("sRGB")),
+                        facts.remarks().stream().sorted().map(remark -> Words.of("remark", remark)))
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** What an automatic level came to. */
+    public static String words(Finding finding) {
+        long percent = Math.round(finding.confidence() * 100);
+        String tilt = degrees(finding.tilt().degrees());
+        return finding.refusal()
+                .map(refusal -> Words.of("bench.auto.refused", Words.of(refusal), percent))
+                .orElseGet(() -> Words.of(
+                        "bench.auto.found", tilt, percent, finding.lines().size()));
+    }
+
+    public static String degrees(double value) {
+        double hundredths = Math.round(value * 100) / 100.0 + 0.0; // no −0.00
+        return String.format(Locale.ROOT, hundredths == 0 ? "%.2f" : "%+.2f", hundredths)
+                .replace('-', '−');
+    }
+}

@@ -1,0 +1,50 @@
+package nexa.desktop.wall;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import nexa.desktop.wall.WallLayout.Cell;
+import org.junit.jupiter.api.Test;
+
+class WallLayoutTest {
+    private static final List<Double> MIXED =
+            new Random(3).doubles(300, 0.4, 2.5).boxed().toList();
+
+    @Test
+    void cells_haveEqualAreaAndTheirPhotosShape() {
+        List<Cell> cells = WallLayout.of(MIXED, 1100, 180).cells();
+        for (int i = 0; i < cells.size(); i++) {
+            Cell cell = cells.get(i);
+            assertEquals(180 * 180, cell.width() * cell.height(), 180 * 2);
+            assertEquals(MIXED.get(i), cell.width() / cell.height(), 0.03);
+        }
+    }
+
+    @Test
+    void cells_neverOverlapAndStayInTheWidth() {
+        List<Cell> cells = WallLayout.of(MIXED, 1100, 180).cells();
+        for (int i = 1; i < cells.size(); i++) {
+            Cell before = cells.get(i - 1);
+            Cell cell = cells.get(i);
+            boolean sameRow = before.bottom() == cell.bottom();
+            assertTrue(
+                    sameRow ? cell.x() >= before.x() + before.width() + WallLayout.GAP : cell.y() >= before.bottom());
+            assertTrue(cell.x() + cell.width() <= 1100 - WallLayout.MARGIN);
+        }
+    }
+
+    @Test
+    void photoWiderThanTheWall_isMadeToFit() {
+        Cell cell = WallLayout.of(List.of(5.0), 300, 400).cells().getFirst();
+        assertEquals(300 - 2 * WallLayout.MARGIN, cell.width());
+    }
+
+    @Test
+    void noPhotos_needNoHeight() {
+        assertTrue(WallLayout.of(List.of(), 300, 100).cells().isEmpty());
+        assertTrue(Stream.of(WallLayout.of(List.of(), 300, 100).height()).allMatch(h -> h < 60));
+    }
+}

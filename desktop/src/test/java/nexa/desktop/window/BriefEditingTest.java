@@ -1,0 +1,185 @@
+package nexa.desktop.window;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import javafx.scene.input.KeyCode;
+import nexa.core.brief.Format;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Pose;
+import nexa.core.print.SizeTarget;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Formats edited in the rail. */
+class BriefEditingTest extends WindowTest {
+    private String names() {
+        return session().briefProperty().get().names();
+    }
+
+    private void choose(FxRobot robot, String words) {
+        robot.rightClickOn("#format-1");
+        robot.clickOn(words);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void twoFormats(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        onFx(() -> {
+            session().briefEdits().add("Square", Shape.parse("1:1"));
+            session().chooseFormat(1);
+        });
+    }
+
+    @Test
+    void menu_renamesDuplicatesAndMoves(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        choose(robot, "Rename");
+        robot.push(KeyCode.SHORTCUT, KeyCode.A).write("square").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals("4:5, Square", names(), "the name is taken");
+        robot.push(KeyCode.SHORTCUT, KeyCode.A).write("Poster").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals("Poster, Square", names());
+        assertEquals("Poster", session().format().orElseThrow().name());
+        choose(robot, "Duplicate");
+        assertEquals("Poster, Poster 2, Square", names());
+        choose(robot, "Move down");
+        assertEquals("Poster 2, Poster, Square", names());
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals("Poster, Poster 2, Square", names());
+        reopen();
+        assertEquals("Poster, Poster 2, Square", names());
+    }
+
+    @Test
+    void rule_laysTheShapeWhateverThePhoto(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        choose(robot, "Always vertical");
+        assertEquals(OrientationRule.VERTICAL, session().format().orElseThrow().rule());
+        assertEquals(0.8, frame().aspect(), 1e-9);
+        press(robot, KeyCode.T);
+        assertEquals(1.25, frame().aspect(), 1e-9, "laid the other way this frame has a shape of its own");
+        assertTrue(session().crop().orElseThrow().ownShape().isPresent());
+    }
+
+    @Test
+    void unplacedFormats_followThePlacedOneLive(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        onFx(() -> session().frameEdits().place("edit.frame", new Frame(-0.2, 0.05, 0.3, 0.24)));
+        Frame square = session()
+                .frame(session().briefProperty().get().find("Square").orElseThrow())
+                .orElseThrow();
+        assertEquals(-0.2, square.centreX(), 1e-9);
+        press(robot, KeyCode.SHIFT, KeyCode.RIGHT);
+        Frame after = session()
+                .frame(session().briefProperty().get().find("Square").orElseThrow())
+                .orElseThrow();
+        assertEquals(-0.2 + 10 / 1800.0, after.centreX(), 1e-9);
+    }
+
+    @Test
+    void editPane_changesAllOfAFormat_andKeepsWhatItRefuses(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        choose(robot, "Edit…");
+        fill(robot, "#format-name", "Square");
+        click(robot, "#format-keep");
+        assertEquals("4:5, Square", names(), "the name is taken");
+        assertTrue(robot.lookup("#format-message").queryLabeled().getText().contains("already"));
+        fill(robot, "#format-name", "Poster");
+        fill(robot, "#format-shape", "2:3");
+        fill(robot, "#format-target", "20 x 30 parsecs");
+        click(robot, "#format-keep");
+        assertTrue(robot.lookup("#format-message").queryLabeled().getText().contains("is not a size"));
+        fill(robot, "#format-target", "20 x 30 cm at 240 ppi");
+        fill(robot, "#format-note", "hall, behind glass");
+        click(robot, "#format-keep");
+        Format poster = session().format().orElseThrow();
+        assertEquals("Poster", poster.name());
+        assertEquals(Shape.parse("2:3"), poster.shape());
+        assertEquals(SizeTarget.parse("20 x 30 cm at 240 ppi"), poster.target());
+        assertEquals("hall, behind glass", poster.note());
+        assertEquals(1, poster.id(), "its crops stay its own");
+        assertTrue(robot.lookup("#format-keep").tryQuery().isEmpty(), "closed");
+        reopen();
+        assertEquals(poster, session().format().orElseThrow());
+    }
+
+    private static void fill(FxRobot robot, String field, String text) {
+        robot.clickOn(field).push(KeyCode.SHORTCUT, KeyCode.A).write(text);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void shelf_keepsFormatsAndBriefsForOtherShoots(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        choose(robot, "Edit…");
+        click(robot, "#format-shelve");
+        press(robot, KeyCode.ESCAPE);
+        click(robot, "#shelf");
+        fill(robot, "#shelf-name", "Catalogue");
+        click(robot, "#shelf-keep");
+        assertTrue(robot.lookup("#use-Catalogue").tryQuery().isPresent());
+        press(robot, KeyCode.ESCAPE);
+        onFx(() -> session()
+                .briefEdits()
+                .remove(session().briefProperty().get().find("4:5").orElseThrow()));
+        assertEquals("Square", names());
+        click(robot, "#shelf");
+        click(robot, "#use-Catalogue");
+        assertEquals("Square, 4:5", names(), "what is there already is left out");
+        onFx(() -> session()
+                .briefEdits()
+                .remove(session().briefProperty().get().find("4:5").orElseThrow()));
+        click(robot, "#shelf");
+        click(robot, "#use-4-5");
+        assertEquals("Square, 4:5", names());
+    }
+
+    @Test
+    void cropsOfRemovedFormats_areKeptUntilForgotten(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        place(0.4);
+        Frame placed = frame();
+        onFx(() -> session().briefEdits().remove(session().format().orElseThrow()));
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        onFx(() -> session().chooseFormat(1));
+        assertEquals(placed, frame(), "back with its crops");
+        onFx(() -> session().briefEdits().remove(session().format().orElseThrow()));
+        click(robot, "#shelf");
+        click(robot, "#shelf-forget");
+        assertTrue(session().framing().crops().isEmpty());
+        assertTrue(robot.lookup("#shelf-forget").queryButton().isDisabled());
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(1, session().framing().crops().size(), "one step back");
+    }
+
+    @Test
+    void preset_addsAPaperWithItsSize(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        click(robot, "#add-format");
+        click(robot, "#presets-ISO");
+        robot.clickOn("#preset-A4");
+        WaitForAsyncUtils.waitForFxEvents();
+        Format a4 = session().format().orElseThrow();
+        assertEquals("A4", a4.name());
+        assertEquals(SizeTarget.parse("210 x 297 mm at 300 ppi"), a4.target());
+        assertEquals(297.0 / 210, frame().aspect(), 1e-9, "along the horizontal photo");
+    }
+
+    @Test
+    void draggedCard_isReordered(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        var first = robot.point("#format-1").query();
+        var second = robot.point("#format-2").query();
+        drag(robot, first, second.add(0, 30));
+        assertEquals("Square, 4:5", names());
+        assertEquals("4:5", session().format().orElseThrow().name(), "still the active one");
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals("4:5, Square", names());
+    }
+}

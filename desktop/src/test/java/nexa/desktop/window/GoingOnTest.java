@@ -1,0 +1,139 @@
+package nexa.desktop.window;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import nexa.core.brief.FrameState;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Pose;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
+import nexa.desktop.bench.BenchView;
+import nexa.desktop.session.MainView;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** From photo to photo, back through the steps, alternates, and keys of one's own. */
+class GoingOnTest extends WindowTest {
+    @Test
+    void nextAndPrevious_keepFormatOverlayAndZoom(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        onFx(() -> session().overlayProperty().set(OverlayChoice.of(Overlay.GOLDEN_SPIRAL)));
+        press(robot, KeyCode.Z);
+        double zoom = bench.zoomFactor().orElseThrow();
+        press(robot, KeyCode.N);
+        press(robot, KeyCode.N);
+        press(robot, KeyCode.SHIFT, KeyCode.N);
+        assertEquals("kiln_0206.jpg", session().photo().orElseThrow().file());
+        assertEquals("4:5", session().format().orElseThrow().name());
+        assertEquals(
+                OverlayChoice.of(Overlay.GOLDEN_SPIRAL),
+                session().overlayProperty().get());
+        assertEquals(zoom, bench.zoomFactor().orElseThrow(), 1e-9);
+        assertEquals(MainView.BENCH, session().viewProperty().get());
+    }
+
+    @Test
+    void alternates_areKeptSwitchedAndDeleted(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        place(0.8);
+        Frame wide = frame();
+        press(robot, KeyCode.Y);
+        robot.write("wide").push(KeyCode.ENTER);
+        place(0.5);
+        Frame close = frame();
+        robot.clickOn("#alternate-name").write("close").push(KeyCode.ENTER);
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.SHIFT, KeyCode.Y);
+        assertEquals(wide, frame());
+        press(robot, KeyCode.SHIFT, KeyCode.Y);
+        assertEquals(close, frame());
+        reopen();
+        press(robot, KeyCode.Y);
+        click(robot, "#alternate-wide");
+        assertEquals(wide, frame());
+        click(robot, "#alternate-close .icon-button");
+        assertEquals(1, session().frameEdits().alternates().size());
+        press(robot, KeyCode.ESCAPE);
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(2, session().frameEdits().alternates().size());
+    }
+
+    @Test
+    void stepsList_goesBackAndForwardToAnyAction(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.PERIOD);
+        press(robot, KeyCode.Q);
+        press(robot, KeyCode.M);
+        click(robot, "#steps");
+        assertTrue(robot.lookup("#step-0 .label").<Labeled>query().getText().contains("mirror"));
+        click(robot, "#step-2");
+        assertEquals(0.1, session().framing().pose().tilt().degrees(), 1e-9);
+        assertFalse(session().framing().pose().turn().mirrored());
+        assertEquals(0, session().framing().pose().turn().quarterTurns());
+        click(robot, "#step-forward-2");
+        assertTrue(session().framing().pose().turn().mirrored());
+        click(robot, "#step-start");
+        assertTrue(session().briefProperty().get().formats().isEmpty());
+    }
+
+    @Test
+    void clear_isOneKeyAndExact(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        Frame derived = frame();
+        place(0.5);
+        press(robot, KeyCode.T);
+        press(robot, KeyCode.BACK_SPACE);
+        assertEquals(derived, frame());
+        assertEquals(
+                FrameState.DERIVED, session().framing().state(session().format().orElseThrow()));
+    }
+
+    @Test
+    void keySheet_changesAKeyAndNamesConflicts(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.F1);
+        click(robot, "#key-SWAP");
+        press(robot, KeyCode.N);
+        String conflict = robot.lookup("#keys-message").queryLabeled().getText();
+        assertTrue(conflict.contains("N already does “next photo”"), conflict);
+        press(robot, KeyCode.DIGIT3);
+        assertTrue(robot.lookup("#keys-message").queryLabeled().getText().contains("a format of the brief"));
+        press(robot, KeyCode.F7);
+        assertEquals("F7", robot.lookup("#key-SWAP").queryLabeled().getText());
+        press(robot, KeyCode.SPACE);
+        assertTrue(robot.lookup("#key-sheet").tryQuery().isEmpty(), "any key closes the sheet");
+        press(robot, KeyCode.F7);
+        assertEquals(0.8, frame().aspect(), 1e-9);
+        press(robot, KeyCode.T);
+        assertEquals(0.8, frame().aspect(), 1e-9, "the old key does nothing any more");
+        reopen();
+        press(robot, KeyCode.F7);
+        assertEquals(1.25, frame().aspect(), 1e-9);
+        press(robot, KeyCode.F1);
+        click(robot, "#keys-usual");
+        press(robot, KeyCode.SPACE);
+        press(robot, KeyCode.T);
+        assertEquals(0.8, frame().aspect(), 1e-9);
+    }
+
+    @Test
+    void paneInTheWay_isDraggedAside(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.F);
+        var title = robot.lookup(".pane-title").query();
+        var before = title.localToScreen(0, 0);
+        robot.moveTo(before.add(8, 5)).press(MouseButton.PRIMARY);
+        for (int i = 0; i < 10; i++) {
+            robot.moveBy(-6, -4); // small steps: without a screen a drag ends where the pointer leaves what it holds
+        }
+        robot.release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(0, before.subtract(60, 40).distance(title.localToScreen(0, 0)), 2);
+    }
+}

@@ -1,0 +1,191 @@
+package nexa.desktop.window;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.geometry.Point2D;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.paint.Color;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Pose;
+import nexa.core.shape.Shape;
+import nexa.desktop.MainWindow;
+import nexa.desktop.bench.BenchView;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+import nexa.desktop.wall.PhotoTile;
+import nexa.shoot.Locations;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.service.query.NodeQuery;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window on photos of the demo shoot, driven by mouse and keys. */
+@ExtendWith(ApplicationExtension.class)
+abstract class WindowTest {
+    static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
+
+    @TempDir
+    static Path base;
+
+    MainWindow window;
+    Path folder;
+
+    /** The demo photos that the test's shoot has. */
+    String[] photos() {
+        return new String[] {"kiln_0201.jpg", "kiln_0206.jpg", "kiln_0230.jpg"};
+    }
+
+    /** The extension only looks for a start in the test's own class, so the window is made here. */
+    @BeforeEach
+    void start() throws Exception {
+        copyPhotos();
+        FxToolkit.setupStage(stage -> {
+            window = new MainWindow(
+                    stage, new Locations(folder.resolveSibling("data"), folder.resolveSibling("cache")), 1280, 800);
+            window.show();
+        });
+        onFx(() -> window.open(folder));
+        until(() -> window.session().isPresent());
+    }
+
+    private void copyPhotos() throws IOException {
+        Path own = Files.createTempDirectory(base, "journey");
+        folder = Files.createDirectory(own.resolve("Fennick Kiln"));
+        for (String name : photos()) {
+            Files.copy(DEMO.resolve(name), folder.resolve(name));
+        }
+    }
+
+    final Session session() {
+        return window.session().orElseThrow();
+    }
+
+    final Frame frame() {
+        return session().frame().orElseThrow();
+    }
+
+    static void until(Callable<Boolean> condition) throws Exception {
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
+    }
+
+    static void onFx(Runnable action) throws Exception {
+        WaitForAsyncUtils.asyncFx(action).get();
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static BenchView bench(FxRobot robot) {
+        return robot.lookup(".bench").queryAs(BenchView.class);
+    }
+
+    static Point2D onScreen(BenchView bench, Point level) {
+        Point local = bench.toScreen(level).orElseThrow();
+        return bench.localToScreen(local.x(), local.y());
+    }
+
+    static void drag(FxRobot robot, Point2D from, Point2D to) {
+        robot.moveTo(from).press(MouseButton.PRIMARY);
+        robot.moveTo(from.interpolate(to, 0.5)).moveTo(to).release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** With keys held from before the press until after the release. */
+    static void drag(FxRobot robot, Point2D from, Point2D to, KeyCode... held) {
+        robot.press(held);
+        drag(robot, from, to);
+        robot.release(held);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static void press(FxRobot robot, KeyCode... keys) {
+        robot.push(keys);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static void click(FxRobot robot, String query) {
+        robot.clickOn(query);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static void type(FxRobot robot, String field, String text) {
+        robot.clickOn(field).push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    final void addFormat(FxRobot robot, String shape) throws Exception {
+        until(() -> robot.lookup("#add-shape").tryQuery().isPresent()
+                || robot.lookup("#add-format").tryQuery().isPresent());
+        if (robot.lookup("#add-shape").tryQuery().isEmpty()) {
+            robot.clickOn("#add-format");
+        }
+        robot.clickOn("#add-shape").write(shape).push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    final void openInBench(FxRobot robot, String name) throws Exception {
+        until(() -> tile(robot, name).tryQuery().isPresent());
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.doubleClickOn(tile(robot, name).queryAs(PhotoTile.class));
+        until(() -> session().viewProperty().get() == MainView.BENCH
+                && session().photo().orElseThrow().file().equals(name));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static NodeQuery tile(FxRobot robot, String name) {
+        return robot.lookup(".photo-tile")
+                .match((PhotoTile t) -> t.photo().file().equals(name));
+    }
+
+    /** A format, the photo on the Bench, held as given; the ways there have tests of their own. */
+    final BenchView onBench(FxRobot robot, String shape, String photo, Pose pose) throws Exception {
+        onFx(() -> {
+            session().briefEdits().add(shape, Shape.parse(shape));
+            session().shoot().photos().stream()
+                    .filter(p -> p.file().equals(photo))
+                    .forEach(session()::choose);
+            session().viewProperty().set(MainView.BENCH);
+            session().preview(session().framing().with(pose));
+            session().commit("edit.turn");
+        });
+        return bench(robot);
+    }
+
+    /** Places the frame in the middle at a share of the largest. */
+    final void place(double share) throws Exception {
+        onFx(() -> session().frameEdits().place("edit.frame", frame().scaled(share)));
+    }
+
+    final void reopen() throws Exception {
+        Session closed = session();
+        WaitForAsyncUtils.asyncFx(() -> window.open(folder)).get();
+        until(() -> window.session().filter(s -> s != closed).isPresent());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    static WritableImage picture(BenchView bench) throws Exception {
+        return WaitForAsyncUtils.asyncFx(() -> bench.snapshot(null, null)).get();
+    }
+
+    static Color colour(WritableImage picture, double x, double y) {
+        return picture.getPixelReader().getColor((int) Math.floor(x), (int) Math.floor(y));
+    }
+
+    /** Waits until the photo itself is drawn and not its grey stand-in. */
+    static void untilDrawn(BenchView bench, Point level) throws Exception {
+        until(() -> {
+            Point at = bench.toScreen(level).orElseThrow();
+            Color colour = colour(bench.snapshot(null, null), at.x(), at.y());
+            return Math.abs(colour.getRed() - colour.getBlue()) > 0.01;
+        });
+    }
+}
