@@ -14,7 +14,7 @@ import nexa.core.carry.Carried;
 import nexa.core.carry.Carry;
 import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;

@@ -4,9 +4,9 @@ import java.util.Locale;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
+import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 

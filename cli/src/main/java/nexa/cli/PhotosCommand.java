@@ -2,8 +2,8 @@ package nexa.cli;
 
 import java.util.Locale;
 import java.util.Optional;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
+import nexa.core.space.PhotoSpace;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.Shoot;

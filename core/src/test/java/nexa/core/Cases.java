@@ -6,16 +6,16 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Projective;
 import nexa.core.geometry.Radial;
-import nexa.core.geometry.Region;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
-import nexa.core.geometry.TurnedRectangle;
+import nexa.core.outline.Region;
+import nexa.core.outline.TurnedRectangle;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 
 /** Random photos, tilts and frames for property tests; the same ones at every run. */
 public final class Cases {

@@ -8,7 +8,7 @@ import nexa.core.shape.Shape;
 /**
  * A frame somebody placed.
  *
- * @param wish the frame asked for, remembered as {@link nexa.core.geometry.PhotoSpace#toAsShot} has it
+ * @param wish the frame asked for, remembered as {@link nexa.core.space.PhotoSpace#toAsShot} has it
  * @param ownShape the shape this frame is held to in place of its format's; empty = the format's
  * @param outside whether the frame may leave the photo; the blank is filled at handover
  * @param checked looked at and accepted

@@ -6,14 +6,14 @@ import java.util.Optional;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tolerance;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
+import nexa.core.outline.Outline;
 import nexa.core.shape.Shape;
+import nexa.core.space.PhotoSpace;
 
 /** From a photo, what was asked of it, and a format to the frame. */
 public final class Derivation {

@@ -7,10 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.space.Pose;
 
 /**
  * All that the photographer asked of one photo.

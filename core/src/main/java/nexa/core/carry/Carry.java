@@ -12,14 +12,14 @@ import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Composition;
+import nexa.core.outline.Outline;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 
 /**
  * Parts of one photo's crop in one format, to be taken to others. By place, a frame's centre is carried as fractions of

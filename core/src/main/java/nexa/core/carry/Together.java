@@ -6,10 +6,10 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.space.PhotoSpace;
 
 /**
  * Changes the frames of several photos by the same relative amount. What each photo is asked for goes all the way, also

@@ -1,9 +1,9 @@
 package nexa.core.fit;
 
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
-import nexa.core.geometry.Region;
-import nexa.core.geometry.TurnedRectangle;
+import nexa.core.outline.Outline;
+import nexa.core.outline.Region;
+import nexa.core.outline.TurnedRectangle;
 
 /** Fits frames into a photo's outline; exact up to rounding of doubles. */
 public final class Fit {

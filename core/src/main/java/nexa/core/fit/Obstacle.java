@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Region;
+import nexa.core.outline.Region;
 
 /**
  * Where a frame's centre may not be because of one thing in its way: the inside of a convex polygon, the thing grown by

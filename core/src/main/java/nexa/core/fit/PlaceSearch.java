@@ -6,8 +6,8 @@ import java.util.PriorityQueue;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Region;
 import nexa.core.geometry.Tolerance;
+import nexa.core.outline.Region;
 import org.jspecify.annotations.Nullable;
 
 /**

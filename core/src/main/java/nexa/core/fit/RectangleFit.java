@@ -2,7 +2,7 @@ package nexa.core.fit;
 
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.TurnedRectangle;
+import nexa.core.outline.TurnedRectangle;
 
 /** The fit in a photo that is only turned: plain intervals along the photo's own axes. */
 final class RectangleFit {

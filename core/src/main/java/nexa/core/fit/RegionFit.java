@@ -2,7 +2,7 @@ package nexa.core.fit;
 
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Region;
+import nexa.core.outline.Region;
 
 /**
  * The fit in an outline of any shape.

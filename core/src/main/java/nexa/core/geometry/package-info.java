@@ -1,15 +1,6 @@
 /**
- * Points, turns, tilt and the spaces a photo passes through on its way to a delivered picture.
- *
- * <ol>
- * <li><b>stored</b>: pixels as in the file; (0, 0) is the outer corner of the first pixel, pixel centres at +0.5.
- * <li><b>as shot</b>: EXIF orientation applied; what the camera meant.
- * <li><b>upright</b>: the photographer's quarter turns and mirror applied too, W × H pixels.
- * <li><b>level</b>: upright rotated by the tilt about the photo's centre. Frames are axis-aligned here.
- * </ol>
- *
- * <p>Every space is y down. As shot and level also exist in an <em>isotropic unit</em>: origin at the photo's
- * centre, 1.0 = the photo's long edge. Angles are degrees, positive = clockwise as seen.
+ * Points, frames, turns, tilt, and the mappings from one plane space to another. The spaces themselves are in
+ * {@code nexa.core.space}.
  */
 @NullMarked
 package nexa.core.geometry;

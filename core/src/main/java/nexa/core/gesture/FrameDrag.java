@@ -2,8 +2,8 @@ package nexa.core.gesture;
 
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.outline.Outline;
 
 /**
  * Moving a frame or one of its sides. The frame never leaves its room; the side or corner opposite to the held one stays

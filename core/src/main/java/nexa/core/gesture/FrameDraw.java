@@ -3,9 +3,9 @@ package nexa.core.gesture;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.gesture.FrameDrag.Hold;
+import nexa.core.outline.Outline;
 
 /**
  * Drawing a new frame from one corner to the opposite one. With a shape, the drag's direction chooses how it lies: more

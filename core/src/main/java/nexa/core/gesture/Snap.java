@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tolerance;
 import nexa.core.gesture.FrameDrag.Hold;
+import nexa.core.outline.Outline;
 import org.jspecify.annotations.Nullable;
 
 /**

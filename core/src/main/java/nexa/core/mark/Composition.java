@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.stream.IntStream;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.outline.Outline;
 
 /**
  * Where the marks lie in a frame, to be had again in other frames, also of another shape: two marks then lie at the

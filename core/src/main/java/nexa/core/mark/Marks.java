@@ -3,8 +3,8 @@ package nexa.core.mark;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
+import nexa.core.space.PhotoSpace;
 
 /**
  * The subject points of one photo: none; one for a place; or two, such as a pot's top and foot, for place, size and

@@ -8,11 +8,11 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tolerance;
 import nexa.core.mark.Composition;
+import nexa.core.space.PhotoSpace;
 
 /** What may be wrong with one photo's frame in a format. */
 public enum Warning {

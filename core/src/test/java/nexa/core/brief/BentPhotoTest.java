@@ -20,8 +20,6 @@ import nexa.core.carry.Together;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
-import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
@@ -31,12 +29,14 @@ import nexa.core.gesture.Grip;
 import nexa.core.gesture.Snap;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
+import nexa.core.outline.Outline;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
 import nexa.core.review.Warning;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.space.PhotoSpace;
 import org.junit.jupiter.api.Test;
 
 /** All that is done with frames, on photos that a lens or a lean has bent. */

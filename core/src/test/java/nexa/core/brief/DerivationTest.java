@@ -10,15 +10,15 @@ import java.util.Optional;
 import nexa.core.Cases;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Marks;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import org.junit.jupiter.api.Test;
 
 class DerivationTest {

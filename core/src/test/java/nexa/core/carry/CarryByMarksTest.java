@@ -13,14 +13,14 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import org.junit.jupiter.api.Test;
 
 class CarryByMarksTest {

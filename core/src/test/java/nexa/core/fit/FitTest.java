@@ -7,11 +7,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import nexa.core.Cases;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
-import nexa.core.geometry.TurnedRectangle;
+import nexa.core.outline.Outline;
+import nexa.core.outline.TurnedRectangle;
 import org.junit.jupiter.api.Test;
 
 class FitTest {

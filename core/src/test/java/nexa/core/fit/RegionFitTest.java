@@ -9,11 +9,11 @@ import java.util.List;
 import java.util.stream.Stream;
 import nexa.core.Cases;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Region;
 import nexa.core.geometry.Tolerance;
-import nexa.core.geometry.TurnedRectangle;
+import nexa.core.outline.Outline;
+import nexa.core.outline.Region;
+import nexa.core.outline.TurnedRectangle;
 import org.junit.jupiter.api.Test;
 
 /** The fit in outlines that bend inwards, against trying very many places. */

@@ -7,11 +7,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import nexa.core.Cases;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
-import nexa.core.geometry.TurnedRectangle;
+import nexa.core.outline.TurnedRectangle;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import org.junit.jupiter.api.Test;
 
 class CompositionTest {

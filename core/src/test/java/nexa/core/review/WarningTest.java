@@ -12,13 +12,13 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Marks;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.space.Pose;
 import org.junit.jupiter.api.Test;
 
 class WarningTest {

@@ -5,7 +5,7 @@ import javafx.scene.paint.Color;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.photo.ScreenPhoto;

@@ -2,9 +2,9 @@ package nexa.desktop.bench;
 
 import java.util.List;
 import java.util.stream.Stream;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 

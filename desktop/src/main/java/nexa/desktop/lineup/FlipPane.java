@@ -8,7 +8,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;

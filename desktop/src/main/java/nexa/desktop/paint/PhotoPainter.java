@@ -8,11 +8,11 @@ import javafx.scene.shape.FillRule;
 import javafx.scene.shape.StrokeLineCap;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.outline.Outline;
 import nexa.core.overlay.Stroke;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.photo.ScreenPhoto;
 

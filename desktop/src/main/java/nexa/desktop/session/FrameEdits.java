@@ -12,8 +12,8 @@ import nexa.core.brief.Framing;
 import nexa.core.carry.Change;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Outline;
 import nexa.core.geometry.Point;
+import nexa.core.outline.Outline;
 import nexa.core.shape.Nearest;
 import nexa.core.shape.Shape;
 

@@ -16,7 +16,7 @@ import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
+import nexa.core.space.Pose;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.wall.PhotoTile;

@@ -15,13 +15,13 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
+import nexa.core.space.Pose;
 
 /**
  * A framing as named texts, with formats by their names: what a sidecar and the table of crops both hold. Numbers are

@@ -2,13 +2,13 @@ package nexa.shoot.level;
 
 import java.util.List;
 import nexa.core.brief.Framing;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Pose;
 import nexa.core.geometry.Turn;
 import nexa.core.level.AutoLevel;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;

@@ -2,10 +2,10 @@ package nexa.shoot.mark;
 
 import java.util.List;
 import java.util.Optional;
-import nexa.core.geometry.PhotoSpace;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Pose;
 import nexa.core.mark.Marks;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.imaging.detect.SubjectDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;

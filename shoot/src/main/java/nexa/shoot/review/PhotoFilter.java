@@ -7,7 +7,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Orientation;
-import nexa.core.geometry.PhotoSpace;
+import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 

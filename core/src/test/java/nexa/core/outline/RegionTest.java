@@ -1,4 +1,4 @@
-package nexa.core.geometry;
+package nexa.core.outline;
 
 import static nexa.core.Cases.ROUNDING;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -10,6 +10,13 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import nexa.core.Cases;
 import nexa.core.fit.Fit;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Tolerance;
+import nexa.core.space.PhotoSpace;
 import org.junit.jupiter.api.Test;
 
 class RegionTest {

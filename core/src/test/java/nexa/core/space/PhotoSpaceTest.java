@@ -1,4 +1,4 @@
-package nexa.core.geometry;
+package nexa.core.space;
 
 import static nexa.core.Cases.ROUNDING;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -6,6 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 
 import java.util.List;
 import nexa.core.Cases;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
 import org.junit.jupiter.api.Test;
 
 class PhotoSpaceTest {

@@ -1,4 +1,8 @@
-package nexa.core.geometry;
+package nexa.core.outline;
+
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 
 /**
  * A frame that grows from an anchor. A point is met at the factor max(x / right, x / left, y / bottom, y / top), all

@@ -1,6 +1,17 @@
-package nexa.core.geometry;
+package nexa.core.space;
 
 import java.util.List;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Tolerance;
+import nexa.core.geometry.Turn;
+import nexa.core.outline.Flattening;
+import nexa.core.outline.Outline;
+import nexa.core.outline.TurnedRectangle;
 
 /**
  * One photo's spaces and the maps between them; see the package. All that goes from one of them to another is composed

@@ -1,8 +1,9 @@
-package nexa.core.geometry;
+package nexa.core.outline;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import nexa.core.geometry.Point;
 
 /** The smallest convex polygon around points (A. M. Andrew, "Another Efficient Algorithm for Convex Hulls", 1979). */
 final class ConvexHull {

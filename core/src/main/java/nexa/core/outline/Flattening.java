@@ -1,10 +1,14 @@
-package nexa.core.geometry;
+package nexa.core.outline;
 
 import java.util.ArrayList;
 import java.util.List;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Projective;
 
 /** Follows a polygon's sides through a mapping; where they come out bent, as short straight pieces. */
-final class Flattening {
+public final class Flattening {
     /** A side is halved at most so often: 4096 pieces. */
     private static final int MOST_HALVINGS = 12;
 
@@ -21,7 +25,7 @@ final class Flattening {
      * @param polygon its corners in order
      * @param tolerance how far the pieces may stray from the curve, in the mapped space's unit
      */
-    static Region region(List<Point> polygon, Mapping mapping, double tolerance) {
+    public static Region region(List<Point> polygon, Mapping mapping, double tolerance) {
         Flattening flattening = new Flattening(mapping, tolerance);
         boolean straight = mapping instanceof Affine || mapping instanceof Projective;
         for (int i = 0; i < polygon.size(); i++) {

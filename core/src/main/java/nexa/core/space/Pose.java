@@ -1,4 +1,9 @@
-package nexa.core.geometry;
+package nexa.core.space;
+
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
 
 /**
  * How a photo is held: corrected, turned to upright, then tilted. It belongs to the photo; every format follows.

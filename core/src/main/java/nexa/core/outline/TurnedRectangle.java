@@ -1,6 +1,11 @@
-package nexa.core.geometry;
+package nexa.core.outline;
 
 import java.util.List;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Tolerance;
 
 /**
  * The outline of a photo that nothing bends: a rectangle of the given half sides about the origin, turned by the tilt.

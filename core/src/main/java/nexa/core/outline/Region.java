@@ -1,10 +1,13 @@
-package nexa.core.geometry;
+package nexa.core.outline;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 
 /**
  * The outline of a photo that something bends: a closed polygon in level space whose sides do not cross each other,

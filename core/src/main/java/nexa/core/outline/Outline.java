@@ -1,6 +1,9 @@
-package nexa.core.geometry;
+package nexa.core.outline;
 
 import java.util.List;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 
 /**
  * The photo's own edge in level space; the edge itself is inside. A frame lies inside when its centre does and no part
