@@ -23,7 +23,7 @@ import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /** 24-megapixel JPEGs made from demo photos, with grain so that they compress like real ones. */
-final class LargePhoto {
+public final class LargePhoto {
     static final int WIDTH = 6000;
     static final int HEIGHT = 4000;
     private static final double GRAIN = 5;
@@ -32,7 +32,7 @@ final class LargePhoto {
     private LargePhoto() {}
 
     /** Writes one made from the named demo photo. */
-    static void write(String demoPhoto, Path file) throws IOException {
+    public static void write(String demoPhoto, Path file) throws IOException {
         Path demo = Path.of(System.getProperty("nexa.home", "."), "demo", "fennick-kiln", demoPhoto);
         try (Picture small = Decoder.decode(demo, Reduction.NONE);
                 Size size = size(small);

@@ -89,7 +89,11 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule SESSION_KNOWS_NO_NODES = noClasses()
             .that()
-            .resideInAPackage("nexa.desktop.session..")
+            .resideInAnyPackage(
+                    "nexa.desktop.session..",
+                    "nexa.desktop.setting..",
+                    "nexa.desktop.delivering..",
+                    "nexa.desktop.model..")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("javafx.scene..", "javafx.stage..");

@@ -7,6 +7,9 @@ import nexa.core.brief.Format;
 import nexa.desktop.brief.FormatPane;
 import nexa.desktop.brief.ShapePane;
 import nexa.desktop.brief.ShelfPane;
+import nexa.desktop.delivering.ExchangeModel;
+import nexa.desktop.delivering.FinishExample;
+import nexa.desktop.delivering.PaperModel;
 import nexa.desktop.desk.AlternatesPane;
 import nexa.desktop.desk.CarryPane;
 import nexa.desktop.desk.DeskView;
@@ -18,16 +21,13 @@ import nexa.desktop.handover.ExchangePane;
 import nexa.desktop.handover.FilesPane;
 import nexa.desktop.handover.FinishForm;
 import nexa.desktop.handover.PaperPane;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FilterPane;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.pane.SettingsPane;
 import nexa.desktop.pane.StepsPane;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.ExchangeModel;
-import nexa.desktop.session.FinishExample;
-import nexa.desktop.session.PaperModel;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.ShootModels;
 
 /** Makes the small panes. */
 public final class Panes {

@@ -16,7 +16,7 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.Settings;
+import nexa.desktop.setting.Settings;
 
 /** From keys to what they do in an open shoot. */
 final class ShootKeys {

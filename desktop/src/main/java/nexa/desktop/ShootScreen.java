@@ -17,23 +17,23 @@ import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.brief.FormatCard;
 import nexa.desktop.brief.RailView;
+import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.lineup.LineupView;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.HeaderView;
 import nexa.desktop.pane.KeySheet;
 import nexa.desktop.pane.LevelReviewView;
 import nexa.desktop.pane.NoticeBar;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.HandoverModel;
 import nexa.desktop.session.LevelReview;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.ShootModels;
 import nexa.desktop.wall.WallView;
 
 /** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */

@@ -15,12 +15,12 @@ import nexa.core.overlay.Overlay;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Levelling;
 import nexa.desktop.session.Marking;
-import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.ShootModels;
+import nexa.desktop.setting.Mover;
 
 /** The pointer on the Bench: what it would take hold of, and what goes on while it is pressed. */
 final class BenchPointer {

@@ -8,10 +8,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Marking;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.ShootModels;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.words.Words;
 

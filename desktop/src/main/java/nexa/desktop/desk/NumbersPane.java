@@ -19,7 +19,7 @@ import nexa.core.exact.Unit;
 import nexa.core.geometry.Frame;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.Settings;
+import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;

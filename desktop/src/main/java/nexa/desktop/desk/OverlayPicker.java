@@ -14,7 +14,7 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.desktop.session.Session;
-import nexa.desktop.session.Settings;
+import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Miniature;
 import nexa.desktop.words.Words;

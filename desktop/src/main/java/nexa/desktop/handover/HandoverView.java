@@ -20,7 +20,7 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
-import nexa.desktop.session.HandoverModel;
+import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;

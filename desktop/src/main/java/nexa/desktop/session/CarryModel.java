@@ -13,6 +13,8 @@ import javafx.util.Subscription;
 import nexa.core.carry.Carried;
 import nexa.core.carry.Carry;
 import nexa.core.carry.Loss;
+import nexa.desktop.setting.CarryTo;
+import nexa.desktop.setting.Settings;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.photo.Photo;

@@ -16,6 +16,7 @@ import nexa.core.geometry.Point;
 import nexa.core.outline.Outline;
 import nexa.core.shape.Nearest;
 import nexa.core.shape.Shape;
+import nexa.desktop.setting.Mover;
 
 /** What can be done to the current photo's frame in the active format, each as one edit. */
 public final class FrameEdits {

@@ -31,7 +31,7 @@ public final class InStep {
     private final Subscription subscriptions;
     private boolean busy;
 
-    InStep(Session session, Executor work, Executor fx) {
+    public InStep(Session session, Executor work, Executor fx) {
         this.shoot = session.shoot();
         this.work = work;
         this.fx = fx;
@@ -80,7 +80,7 @@ public final class InStep {
         writeChanged(); // what changed meanwhile
     }
 
-    void dispose() {
+    public void dispose() {
         subscriptions.unsubscribe();
     }
 }

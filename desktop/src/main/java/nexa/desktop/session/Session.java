@@ -25,6 +25,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.setting.Settings;
 import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
@@ -76,7 +77,7 @@ public final class Session {
     }
 
     /** The settings outlive the shoot and must not hold on to it. */
-    void dispose() {
+    public void dispose() {
         ofSettings.unsubscribe();
         carry.stop();
     }

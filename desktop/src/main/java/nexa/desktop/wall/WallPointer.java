@@ -19,8 +19,8 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.MainView;
-import nexa.desktop.session.Mover;
 import nexa.desktop.session.Session;
+import nexa.desktop.setting.Mover;
 import nexa.shoot.photo.Photo;
 
 /**

@@ -9,8 +9,8 @@ import nexa.core.level.Finding;
 import nexa.core.review.Warning;
 import nexa.desktop.paint.Ink;
 import nexa.desktop.paint.Mat;
-import nexa.desktop.session.OverlayLook;
-import nexa.desktop.session.Settings;
+import nexa.desktop.setting.OverlayLook;
+import nexa.desktop.setting.Settings;
 import nexa.desktop.words.Words;
 import nexa.imaging.file.PhotoFacts;
 

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
+import nexa.desktop.setting.OverlayCycle;
+import nexa.desktop.setting.OverlayLook;
 import org.junit.jupiter.api.Test;
 
 class OverlayChoiceTest {

@@ -13,7 +13,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
-import nexa.desktop.session.Mover;
+import nexa.desktop.setting.Mover;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;

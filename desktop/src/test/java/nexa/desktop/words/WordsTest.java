@@ -19,10 +19,10 @@ import nexa.core.exact.Unit;
 import nexa.core.level.Refusal;
 import nexa.core.overlay.Overlay;
 import nexa.desktop.keys.Command;
-import nexa.desktop.session.MatTone;
-import nexa.desktop.session.Mover;
-import nexa.desktop.session.OverlayLook;
-import nexa.desktop.session.OverlayShow;
+import nexa.desktop.setting.MatTone;
+import nexa.desktop.setting.Mover;
+import nexa.desktop.setting.OverlayLook;
+import nexa.desktop.setting.OverlayShow;
 import nexa.imaging.file.Trouble;
 import org.junit.jupiter.api.Test;
 
@@ -57,7 +57,7 @@ class WordsTest {
         everyChoice_hasWords("colour", nexa.core.files.DeliveredColour.Kind.values());
         everyChoice_hasWords("taken", nexa.shoot.handover.Collision.values());
         everyChoice_hasWords("sheet", nexa.core.paper.Paper.values());
-        everyChoice_hasWords("sheets", nexa.desktop.session.PaperModel.Kind.values());
+        everyChoice_hasWords("sheets", nexa.desktop.delivering.PaperModel.Kind.values());
         everyChoice_hasWords("sharpening", nexa.core.files.Finish.Sharpening.values());
         everyChoice_hasWords("keep", nexa.core.files.Description.Keep.values());
         everyChoice_hasWords("chroma", nexa.core.files.Packing.Chroma.values());
@@ -69,7 +69,7 @@ class WordsTest {
         everyChoice_hasWords("opposite", nexa.core.carry.Opposite.values());
         everyChoice_hasWords("loss", nexa.core.carry.Loss.values());
         everyChoice_hasWords("by", nexa.core.carry.By.values());
-        everyChoice_hasWords("to", nexa.desktop.session.CarryTo.values());
+        everyChoice_hasWords("to", nexa.desktop.setting.CarryTo.values());
         everyChoice_hasWords("warning", nexa.core.review.Warning.values());
         everyChoice_hasWords("order", nexa.shoot.review.PhotoOrder.values());
         everyChoice_hasWords("aside", nexa.shoot.review.PhotoFilter.Aside.values());

@@ -1,4 +1,4 @@
-package nexa.bench;
+package nexa.bench.micro;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import nexa.bench.LargePhoto;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Tilt;

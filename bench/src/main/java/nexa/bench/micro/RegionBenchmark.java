@@ -1,4 +1,4 @@
-package nexa.bench;
+package nexa.bench.micro;
 
 import java.util.List;
 import java.util.concurrent.TimeUnit;

@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 

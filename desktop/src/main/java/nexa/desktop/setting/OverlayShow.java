@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 /** When the overlay shows. */
 public enum OverlayShow {

@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 import java.util.EnumSet;
 import java.util.List;

@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 /**
  * How overlay lines are drawn.

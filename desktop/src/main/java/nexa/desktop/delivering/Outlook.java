@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.delivering;
 
 import java.util.Map;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 /** How the mat looks. */
 public enum MatTone {

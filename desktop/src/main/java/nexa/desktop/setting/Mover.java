@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 /** What a drag inside the frame moves. */
 public enum Mover {

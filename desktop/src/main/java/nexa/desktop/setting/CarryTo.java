@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 /** Which photos a crop is carried to. */
 public enum CarryTo {

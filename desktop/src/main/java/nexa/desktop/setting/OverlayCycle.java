@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.setting;
 
 import java.util.Arrays;
 import java.util.EnumSet;

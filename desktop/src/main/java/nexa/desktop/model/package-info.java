@@ -1,0 +1,7 @@
+/**
+ * All models of one open shoot, made together and closed together.
+ */
+@NullMarked
+package nexa.desktop.model;
+
+import org.jspecify.annotations.NullMarked;
