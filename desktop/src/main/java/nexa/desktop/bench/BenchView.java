@@ -25,6 +25,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
@@ -406,7 +407,10 @@ public final class BenchView extends Region {
             waitingLayer.setVisible(photo.pixels().isEmpty());
             place(waitingLayer, photo.space(), view);
         }
-        raster.open(view.flatMap(v -> session.frame().map(v::toScreen)));
+        raster.open(
+                BenchDrawing.isLooking(keys)
+                        ? Optional.of(new ScreenBox(0, 0, getWidth(), getHeight()))
+                        : view.flatMap(v -> session.frame().map(v::toScreen)));
         Optional<NeighbourLayer> left = Optional.of(neighbourLayer(-1, before));
         if (!beforeShown.equals(left)) {
             beforeShown = left;
@@ -460,11 +464,9 @@ public final class BenchView extends Region {
         }));
     }
 
-    /** The mat, unless the whole photo or the result is looked at. */
+    /** The mat's colour on this photo. */
     private Optional<Color> veil() {
-        boolean looking = BenchDrawing.isLooking(keys);
         return session.frame()
-                .filter(frame -> !looking)
                 .flatMap(frame -> current.pixels())
                 .map(pixels -> Looks.mat(session.settings(), pixels.brightness()));
     }

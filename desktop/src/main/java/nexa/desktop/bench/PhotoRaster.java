@@ -36,8 +36,8 @@ final class PhotoRaster extends Region {
     /** Milliseconds without another wish after which nothing moves any more. */
     private static final long AT_REST = 120;
 
-    /** Pictures in turns: one shows, one may still be on its way to the screen, one is being made. */
-    private static final int PICTURES = 3;
+    /** Pictures that wait for their turn: one may still be on its way to the screen. */
+    private static final int PICTURES = 2;
 
     /**
      * What is to be seen.
@@ -119,8 +119,8 @@ final class PhotoRaster extends Region {
 
     void hide() {
         fine = latest.incrementAndGet();
-        shown.ifPresent(free::add);
         shown = Optional.empty();
+        free.clear();
         ground.setImage(null);
         opening.setImage(null);
     }
@@ -190,7 +190,7 @@ final class PhotoRaster extends Region {
     }
 
     private Pair pair(int width, int height) {
-        Pair used = free.size() >= PICTURES - 1 ? free.poll() : null;
+        Pair used = free.size() >= PICTURES ? free.poll() : null;
         return used != null && used.plain.hasSize(width, height) ? used : Pair.of(width, height);
     }
 

@@ -172,7 +172,14 @@ abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** As it shows once the photo's raster, which is made on another thread, has followed. */
     static WritableImage picture(BenchView bench) throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> {
+                    bench.requestLayout();
+                    bench.getScene().getRoot().layout();
+                })
+                .get();
+        until(bench::isSharp);
         return WaitForAsyncUtils.asyncFx(() -> bench.snapshot(null, null)).get();
     }
 
