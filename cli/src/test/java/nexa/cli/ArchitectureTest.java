@@ -11,7 +11,9 @@ import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 
 /** The arrows between modules and packages, as docs/architecture.md draws them. */
-@AnalyzeClasses(packages = "nexa", importOptions = ImportOption.DoNotIncludeTests.class)
+@AnalyzeClasses(
+        packages = "nexa",
+        importOptions = {ImportOption.DoNotIncludeTests.class, GuardTest.NoTestJar.class})
 class ArchitectureTest {
     @ArchTest
     static final ArchRule MODULES = layeredArchitecture()
