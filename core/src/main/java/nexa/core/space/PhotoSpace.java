@@ -9,8 +9,8 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
-import nexa.core.outline.Flattening;
 import nexa.core.outline.Outline;
+import nexa.core.outline.OutlineTrace;
 import nexa.core.outline.TurnedRectangle;
 
 /**
@@ -38,7 +38,7 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
             return rectangle();
         }
         List<Point> corners = TurnedRectangle.of(asShot, Tilt.NONE).corners();
-        return Flattening.region(corners, asShotToLevel(), Tolerance.FLATNESS / asShot.longEdge());
+        return OutlineTrace.region(corners, asShotToLevel(), Tolerance.FLATNESS / asShot.longEdge());
     }
 
     private TurnedRectangle rectangle() {

@@ -6,8 +6,6 @@ import static org.bytedeco.opencv.global.opencv_core.CV_64F;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
 import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
 import static org.bytedeco.opencv.global.opencv_imgproc.remap;
-import static org.bytedeco.opencv.global.opencv_imgproc.warpAffine;
-import static org.bytedeco.opencv.global.opencv_imgproc.warpPerspective;
 
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Chain;
@@ -16,6 +14,7 @@ import nexa.core.geometry.Projective;
 import nexa.core.geometry.Radial;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
+import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
@@ -42,30 +41,22 @@ sealed interface Sampling extends AutoCloseable {
     /** @param tileToPart both in continuous pixels, centres at +0.5; OpenCV counts from pixel centres */
     static Sampling of(Mapping tileToPart, int width, int height) {
         return switch (tileToPart) {
-            case Affine map -> new Straight(matrix(map), new Size(width, height));
-            case Projective map -> new Perspective(matrix(map), new Size(width, height));
+            case Affine map -> new ByMatrix(opencv_imgproc::warpAffine, matrix(map), new Size(width, height));
+            case Projective map -> new ByMatrix(opencv_imgproc::warpPerspective, matrix(map), new Size(width, height));
             case Radial map -> bent(map, width, height);
             case Chain map -> bent(map, width, height);
         };
     }
 
-    record Straight(Mat matrix, Size size) implements Sampling {
-        @Override
-        public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
-            warpAffine(part, sampled, matrix, size, interpolation | WARP_INVERSE_MAP, border, outside);
-        }
-
-        @Override
-        public void close() {
-            matrix.close();
-            size.close();
-        }
+    /** OpenCV's warp by a matrix of one kind. */
+    interface Warp {
+        void apply(Mat part, Mat sampled, Mat matrix, Size size, int flags, int border, Scalar outside);
     }
 
-    record Perspective(Mat matrix, Size size) implements Sampling {
+    record ByMatrix(Warp warp, Mat matrix, Size size) implements Sampling {
         @Override
         public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
-            warpPerspective(part, sampled, matrix, size, interpolation | WARP_INVERSE_MAP, border, outside);
+            warp.apply(part, sampled, matrix, size, interpolation | WARP_INVERSE_MAP, border, outside);
         }
 
         @Override

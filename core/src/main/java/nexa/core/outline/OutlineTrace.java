@@ -8,7 +8,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Projective;
 
 /** Follows a polygon's sides through a mapping; where they come out bent, as short straight pieces. */
-public final class Flattening {
+public final class OutlineTrace {
     /** A side is halved at most so often: 4096 pieces. */
     private static final int MOST_HALVINGS = 12;
 
@@ -16,7 +16,7 @@ public final class Flattening {
     private final double tolerance;
     private final List<Point> corners = new ArrayList<>();
 
-    private Flattening(Mapping mapping, double tolerance) {
+    private OutlineTrace(Mapping mapping, double tolerance) {
         this.mapping = mapping;
         this.tolerance = tolerance;
     }
@@ -26,14 +26,14 @@ public final class Flattening {
      * @param tolerance how far the pieces may stray from the curve, in the mapped space's unit
      */
     public static Region region(List<Point> polygon, Mapping mapping, double tolerance) {
-        Flattening flattening = new Flattening(mapping, tolerance);
+        OutlineTrace trace = new OutlineTrace(mapping, tolerance);
         boolean straight = mapping instanceof Affine || mapping instanceof Projective;
         for (int i = 0; i < polygon.size(); i++) {
             Point from = polygon.get(i);
             Point to = polygon.get((i + 1) % polygon.size());
-            flattening.side(from, mapping.apply(from), to, mapping.apply(to), straight ? 0 : MOST_HALVINGS);
+            trace.side(from, mapping.apply(from), to, mapping.apply(to), straight ? 0 : MOST_HALVINGS);
         }
-        return new Region(flattening.corners);
+        return new Region(trace.corners);
     }
 
     /** Adds the side's beginning and what is needed between; its end is the next side's beginning. */
