@@ -108,7 +108,7 @@ public final class BenchView extends Region {
         });
         tilting.bindBidirectional(tiltAdjusting);
         getStyleClass().add("bench");
-        raster = new PhotoRaster(fx, this::arrived);
+        raster = new PhotoRaster(fx);
         getChildren().addAll(beforeLayer, afterLayer, waitingLayer, raster, frameLayer);
         setMinSize(0, 0);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
@@ -488,11 +488,6 @@ public final class BenchView extends Region {
         } else {
             raster.hide();
         }
-    }
-
-    /** The picture is there: tests and the tour wait for it. */
-    private void arrived() {
-        requestLayout();
     }
 
     private void drawFrame(BenchDrawing drawing) {

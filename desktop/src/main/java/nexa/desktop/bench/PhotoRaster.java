@@ -84,7 +84,6 @@ final class PhotoRaster extends Region {
     private static final ScreenBox NOWHERE = new ScreenBox(0, 0, 0, 0);
 
     private final Executor fx;
-    private final Runnable arrived;
     private final ImageView ground = new ImageView();
     private final ImageView opening = new ImageView();
     private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(
@@ -101,10 +100,8 @@ final class PhotoRaster extends Region {
     private Optional<ScreenBox> opened = Optional.empty();
     private long fine; // the last wish that shows as well as it can
 
-    /** @param arrived told when a picture shows */
-    PhotoRaster(Executor fx, Runnable arrived) {
+    PhotoRaster(Executor fx) {
         this.fx = fx;
-        this.arrived = arrived;
         ground.setSmooth(false);
         opening.setSmooth(false);
         getChildren().addAll(ground, opening);
@@ -215,7 +212,6 @@ final class PhotoRaster extends Region {
         if (quality != Quality.DRAFT && mine == latest.get()) {
             fine = mine;
         }
-        arrived.run();
     }
 
     void dispose() {
