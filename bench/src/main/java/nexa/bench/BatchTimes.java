@@ -114,7 +114,7 @@ final class BatchTimes {
         Framing source = shoot.framing(from);
         Carry carry = new Carry(
                 from.facts().orElseThrow().asShot(),
-                source.with(source.pose().withTilt(new Tilt(tilt))),
+                source.withPose(source.pose().withTilt(new Tilt(tilt))),
                 format,
                 shoot.brief(),
                 Set.of(Part.SHAPE, Part.PLACE, Part.TILT),

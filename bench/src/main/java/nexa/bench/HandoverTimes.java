@@ -81,7 +81,10 @@ final class HandoverTimes {
         for (Photo photo : shoot.photos()) {
             var before = shoot.framing(photo);
             shoot.apply(Edit.framing(
-                    "edit.tilt", photo.id(), before, before.with(before.pose().withTilt(new Tilt(TILT)))));
+                    "edit.tilt",
+                    photo.id(),
+                    before,
+                    before.withPose(before.pose().withTilt(new Tilt(TILT)))));
         }
         List<Format> formats = shoot.brief().formats().stream()
                 .map(format -> format.sized(new SizeTarget.LongEdge(LONG_EDGE))

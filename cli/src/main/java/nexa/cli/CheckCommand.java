@@ -46,6 +46,6 @@ final class CheckCommand extends ShootCommand {
     private static Framing checked(Shoot shoot, Photo photo, Format format) {
         Framing framing = shoot.framing(photo);
         Crop crop = Derivation.crop(photo.facts().orElseThrow().asShot(), framing, format, shoot.brief());
-        return framing.with(format, crop.asChecked());
+        return framing.withCrop(format, crop.asChecked());
     }
 }

@@ -109,7 +109,7 @@ final class CropCommand extends ShootCommand {
     }
 
     private Framing changed(Framing framing, Photo photo, Format format, @Nullable Point centre, Brief brief) {
-        Framing held = (clear ? framing.cleared(format) : framing).with(pose(framing.pose()));
+        Framing held = (clear ? framing.cleared(format) : framing).withPose(pose(framing.pose()));
         if (centre == null && size == null) {
             return held;
         }
@@ -127,7 +127,7 @@ final class CropCommand extends ShootCommand {
             frame = Frame.around(space.toLevel(upright), frame.width(), frame.height());
         }
         Frame wish = space.toAsShot(frame);
-        return held.with(
+        return held.withCrop(
                 format, held.crop(format).map(crop -> crop.withWish(wish)).orElse(new Crop(wish)));
     }
 

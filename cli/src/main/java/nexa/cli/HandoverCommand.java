@@ -28,7 +28,9 @@ import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
-@Command(name = "handover", description = "Render formats to files. Files that exist are never written over.")
+@Command(
+        name = "handover",
+        description = "Render formats to files. Files that exist stay, unless --if-taken says replace.")
 final class HandoverCommand extends ShootCommand {
     @Option(names = "--out", required = true, paramLabel = "DIR", description = "The folder to write to.")
     @SuppressWarnings("NullAway.Init")

@@ -48,8 +48,8 @@ final class LevelCommand extends ShootCommand {
             allRead &= finding.isPresent();
             finding.ifPresent(found -> add(rows, photo, found));
             finding.filter(Finding::accepted)
-                    .map(found ->
-                            before.with(before.pose().withTilt(found.tilt())).levelledAt(found.tilt()))
+                    .map(found -> before.withPose(before.pose().withTilt(found.tilt()))
+                            .levelledAt(found.tilt()))
                     .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
         }
         if (apply) {

@@ -70,8 +70,8 @@ final class MarkCommand extends ShootCommand {
             Optional<Marks> after = marks(shoot, photo, before);
             allWell &= after.isPresent();
             after.ifPresent(marks -> {
-                changes.add(new FramingChange(photo.id(), before, before.with(stored(before, marks, suggests))));
-                add(rows, shoot, photo, before.with(marks));
+                changes.add(new FramingChange(photo.id(), before, before.withMarks(stored(before, marks, suggests))));
+                add(rows, shoot, photo, before.withMarks(marks));
             });
         }
         shoot.apply(new Edit("edit.mark", changes, null));

@@ -20,12 +20,12 @@ import nexa.desktop.setting.Settings;
 
 /** From keys to what they do in an open shoot. */
 final class ShootKeys {
-    /** What a step by keys moves, in output pixels. */
+    /** What a step by keys moves, in the photo's pixels. */
     private static final int STEP = 1;
 
     private static final int LEAP = 10;
 
-    /** What growing by keys adds to the long side, in output pixels. */
+    /** What growing by keys adds to the long side, in the photo's pixels. */
     private static final int GROWTH = 20;
 
     /** Keys that a focused slider, list or button needs for itself. */
@@ -171,7 +171,7 @@ final class ShootKeys {
         }
     }
 
-    /** On the Wall to another photo; elsewhere the frame by output pixels, and so the frames of several chosen photos. */
+    /** On the Wall to another photo; elsewhere the frame by the photo's pixels, and so the frames of several chosen photos. */
     private void arrow(int right, int down, int pixels) {
         if (!onWall() || session.together().isOn()) {
             frameEdits().nudge(right * pixels, down * pixels);

@@ -107,7 +107,7 @@ public final class Shoot implements AutoCloseable {
         this.folder = folder;
         this.files = files;
         this.brief = store.brief();
-        this.settings = new HashMap<>(store.settings());
+        this.settings = new ConcurrentHashMap<>(store.settings());
         this.photos = stored.stream().map(StoredPhoto::photo).toList();
         this.looked = byFile(stored.stream().map(StoredPhoto::found).toList());
         stored.forEach(each -> framings.put(each.photo().id(), each.framing()));

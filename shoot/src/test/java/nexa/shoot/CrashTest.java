@@ -49,8 +49,8 @@ class CrashTest {
             for (int i = 1; ; i++) {
                 double count = i % 4000 / 100.0 + 0.01;
                 Framing before = shoot.framing(photo);
-                Framing after = before.with(new Pose(Turn.NONE, new Tilt(count)))
-                        .with(print, new nexa.core.brief.Crop(new Frame(0, 0, count, count)));
+                Framing after = before.withPose(new Pose(Turn.NONE, new Tilt(count)))
+                        .withCrop(print, new nexa.core.brief.Crop(new Frame(0, 0, count, count)));
                 shoot.apply(Edit.framing("edit.tilt", photo.id(), before, after));
                 if (i == 50) {
                     System.out.println("editing");
@@ -89,7 +89,7 @@ class CrashTest {
             Photo from = shoot.photos().getFirst();
             Format print = shoot.brief().formats().getFirst();
             for (int i = 1; ; i++) {
-                Framing source = shoot.framing(from).with(new Pose(Turn.NONE, new Tilt(i % 40 + 1)));
+                Framing source = shoot.framing(from).withPose(new Pose(Turn.NONE, new Tilt(i % 40 + 1)));
                 Carry carry = new Carry(
                         from.facts().orElseThrow().asShot(),
                         source,

@@ -78,11 +78,12 @@ class ExchangeTest {
 
     private Framing any(Shoot shoot) {
         Framing framing = Framing.UNTOUCHED
-                .with(new Pose(new Turn(random.nextInt(4), random.nextBoolean()), new Tilt(random.nextDouble(-45, 45))))
+                .withPose(new Pose(
+                        new Turn(random.nextInt(4), random.nextBoolean()), new Tilt(random.nextDouble(-45, 45))))
                 .withSetAside(random.nextInt(5) == 0);
         for (Format format : shoot.brief().formats()) {
             if (random.nextInt(3) > 0) {
-                framing = framing.with(format, crop());
+                framing = framing.withCrop(format, crop());
             }
             if (random.nextBoolean()) {
                 framing = framing.keeping(format, new Alternate("wide; \"far\"", crop()));
@@ -90,12 +91,14 @@ class ExchangeTest {
         }
         if (random.nextBoolean()) {
             Marks marks = new Marks(List.of(point(), point()));
-            framing = framing.with(new Subject(marks, Optional.of(new Composition(List.of(point()), 0.7))));
+            framing = framing.withSubject(new Subject(marks, Optional.of(new Composition(List.of(point()), 0.7))));
         }
         if (random.nextBoolean()) {
             framing = framing.levelledAt(new Tilt(random.nextDouble(-10, 10)));
         }
-        return random.nextBoolean() ? framing.with(new OverlayChoice(Optional.of(Overlay.GOLDEN_SPIRAL), 3)) : framing;
+        return random.nextBoolean()
+                ? framing.withOverlay(new OverlayChoice(Optional.of(Overlay.GOLDEN_SPIRAL), 3))
+                : framing;
     }
 
     private Crop crop() {

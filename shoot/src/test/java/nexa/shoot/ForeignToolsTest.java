@@ -127,7 +127,7 @@ class ForeignToolsTest {
                     .sized(target);
             for (Photo photo : shoot.photos()) {
                 var before = shoot.framing(photo);
-                var after = before.with(new Pose(Turn.NONE, new Tilt(2)));
+                var after = before.withPose(new Pose(Turn.NONE, new Tilt(2)));
                 shoot.apply(Edit.framing("edit.tilt", photo.id(), before, after));
             }
             HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(out, List.of(format)));

@@ -78,8 +78,8 @@ class HandoverTest {
             for (Photo photo : shoot.photos()) {
                 TestShoot.place(shoot, photo, print, TestShoot.WISH);
                 Framing placed = shoot.framing(photo);
-                shoot.apply(
-                        Edit.framing("edit.tilt", photo.id(), placed, placed.with(new Pose(Turn.NONE, new Tilt(3)))));
+                shoot.apply(Edit.framing(
+                        "edit.tilt", photo.id(), placed, placed.withPose(new Pose(Turn.NONE, new Tilt(3)))));
             }
             List<Outcome> outcomes = deliver(shoot, print, FileType.PNG);
             try (Picture first = Decoder.decode(written(outcomes.getFirst()), Reduction.NONE)) {
@@ -100,8 +100,8 @@ class HandoverTest {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
             Photo photo = shoot.photos().getFirst();
             Crop outside = new Crop(new Frame(0.5, 0, 0.5, 0.4), Optional.empty(), true, false);
-            shoot.apply(
-                    Edit.framing("edit.frame", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.with(print, outside)));
+            shoot.apply(Edit.framing(
+                    "edit.frame", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.withCrop(print, outside)));
             Path written = written(deliver(shoot, print, FileType.PNG).getFirst());
             try (Picture picture = Decoder.decode(written, Reduction.NONE)) {
                 int[] argb = picture.toRaster().argb();

@@ -62,8 +62,8 @@ class SafekeepingTest {
 
     private static void hold(Shoot shoot, Photo photo, Format format, double tilt) {
         Framing before = shoot.framing(photo);
-        Framing after =
-                before.with(format, new Crop(TestShoot.WISH)).with(new Pose(new Turn(1, false), new Tilt(tilt)));
+        Framing after = before.withCrop(format, new Crop(TestShoot.WISH))
+                .withPose(new Pose(new Turn(1, false), new Tilt(tilt)));
         shoot.apply(Edit.framing("edit.tilt", photo.id(), before, after));
     }
 

@@ -62,8 +62,8 @@ class ShootTest {
             TestShoot.place(shoot, a, print, TestShoot.WISH);
             Framing placed = shoot.framing(a);
             Pose pose = new Pose(new Turn(1, true), new Tilt(-2.345));
-            shoot.apply(
-                    Edit.framing("edit.tilt", a.id(), placed, placed.with(pose).withSetAside(true)));
+            shoot.apply(Edit.framing(
+                    "edit.tilt", a.id(), placed, placed.withPose(pose).withSetAside(true)));
             framing = shoot.framing(a);
             shoot.remember("overlay", "THIRDS 0");
         }
@@ -82,7 +82,7 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             Crop own = new Crop(TestShoot.WISH, Optional.of(Shape.parse("1.91:1")), true, true);
             framing = Framing.UNTOUCHED
-                    .with(print, own)
+                    .withCrop(print, own)
                     .keeping(print, new Alternate("wide", own))
                     .keeping(print, new Alternate("tight", new Crop(TestShoot.WISH)));
             shoot.apply(Edit.framing("edit.frame", a.id(), shoot.framing(a), framing));
@@ -99,7 +99,7 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             Marks marks = new Marks(List.of(new Point(0.1, -0.2), new Point(1 / 3.0, 0.25)));
             framing = Framing.UNTOUCHED
-                    .with(new Subject(marks, Optional.of(new Composition(marks.points(), 0.7))))
+                    .withSubject(new Subject(marks, Optional.of(new Composition(marks.points(), 0.7))))
                     .levelledAt(new Tilt(-1.5));
             shoot.apply(Edit.framing("edit.mark", a.id(), shoot.framing(a), framing));
             Format sized = new Format(0, "Print", Shape.parse("4:5"), OrientationRule.VERTICAL)
@@ -199,7 +199,7 @@ class ShootTest {
                 double size =
                         before.crop(format).map(crop -> crop.wish().width()).orElse(0.2) + 0.1;
                 Crop crop = new Crop(new nexa.core.geometry.Frame(0, 0, size, size));
-                shoot.apply(Edit.framing("edit.nudge", a.id(), before, before.with(format, crop)));
+                shoot.apply(Edit.framing("edit.nudge", a.id(), before, before.withCrop(format, crop)));
             }
             shoot.undo();
             assertTrue(shoot.framing(a).crop(square).isEmpty());
@@ -299,9 +299,9 @@ class ShootTest {
                         "edit.frame",
                         a.id(),
                         before,
-                        before.with(print, own)
+                        before.withCrop(print, own)
                                 .keeping(print, new Alternate("n" + i, own))
-                                .with(new Marks(List.of(new Point(i / 9.0, 0.1))))
+                                .withMarks(new Marks(List.of(new Point(i / 9.0, 0.1))))
                                 .levelledAt(new Tilt(i / 3.0))));
                 framings.add(shoot.framing(a));
             }

@@ -40,8 +40,8 @@ class SnapshotTest {
 
     private static Framing framing(Format format, double tilt, double size) {
         return Framing.UNTOUCHED
-                .with(new Pose(Turn.NONE, new Tilt(tilt)))
-                .with(format, new Crop(new Frame(0.02 * tilt, 0, 0.8 * size, size)));
+                .withPose(new Pose(Turn.NONE, new Tilt(tilt)))
+                .withCrop(format, new Crop(new Frame(0.02 * tilt, 0, 0.8 * size, size)));
     }
 
     @Test

@@ -61,7 +61,7 @@ final class TestShoot {
 
     static void place(Shoot shoot, Photo photo, Format format, Frame wish) {
         Framing before = shoot.framing(photo);
-        shoot.apply(Edit.framing("edit.frame", photo.id(), before, before.with(format, new Crop(wish))));
+        shoot.apply(Edit.framing("edit.frame", photo.id(), before, before.withCrop(format, new Crop(wish))));
     }
 
     /** SHA-256 of every file outside {@code .nexa}, by path. */

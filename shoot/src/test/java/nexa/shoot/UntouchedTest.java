@@ -113,7 +113,8 @@ class UntouchedTest {
             Format format = TestShoot.addFormat(shoot, "Print", "4:5").filed(UNTOUCHED);
             Photo tilted = TestShoot.photo(shoot, "o1.jpg");
             var before = shoot.framing(tilted);
-            shoot.apply(Edit.framing("edit.tilt", tilted.id(), before, before.with(new Pose(Turn.NONE, new Tilt(1)))));
+            shoot.apply(
+                    Edit.framing("edit.tilt", tilted.id(), before, before.withPose(new Pose(Turn.NONE, new Tilt(1)))));
             assertEquals(7, plan(shoot, format).onGrid().get(format.id()).files());
             assertEquals(0, files(shoot, format.sized(SizeTarget.parse("long edge 200"))));
             assertEquals(0, files(shoot, format.filed(FileSettings.parse("jpeg 92 srgb; untouched pixels"))));

@@ -72,7 +72,7 @@ public class PhotoBenchmark {
         shoot.apply(Edit.brief("edit.brief", shoot.brief(), Brief.EMPTY.with("Print", Shape.parse("4:5"))));
         Pose pose = new Pose(Turn.NONE, new Tilt(2.3));
         for (Photo photo : shoot.photos()) {
-            shoot.apply(Edit.framing("edit.tilt", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.with(pose)));
+            shoot.apply(Edit.framing("edit.tilt", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.withPose(pose)));
         }
         file = shoot.fileOf(shoot.photos().getFirst());
         facts = shoot.photos().getFirst().facts().orElseThrow();

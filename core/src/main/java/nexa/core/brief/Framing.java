@@ -44,11 +44,11 @@ public record Framing(
         return Optional.ofNullable(crops.get(format.id()));
     }
 
-    public Framing with(Pose other) {
+    public Framing withPose(Pose other) {
         return new Framing(other, crops, alternates, setAside, subject, level, overlay);
     }
 
-    public Framing with(Format format, Crop crop) {
+    public Framing withCrop(Format format, Crop crop) {
         Map<Integer, Crop> changed = new HashMap<>(crops);
         changed.put(format.id(), crop);
         return new Framing(pose, changed, alternates, setAside, subject, level, overlay);
@@ -70,11 +70,11 @@ public record Framing(
     }
 
     /** With other marks; what was accepted stays accepted, as marks only move frames that nobody placed. */
-    public Framing with(Marks marks) {
-        return with(new Subject(marks, subject.rule()));
+    public Framing withMarks(Marks marks) {
+        return withSubject(new Subject(marks, subject.rule()));
     }
 
-    public Framing with(Subject other) {
+    public Framing withSubject(Subject other) {
         return new Framing(pose, crops, alternates, setAside, other, level, overlay);
     }
 
@@ -89,7 +89,7 @@ public record Framing(
         return new Framing(pose, crops, alternates, setAside, subject, Optional.of(unmirrored), overlay);
     }
 
-    public Framing with(OverlayChoice shown) {
+    public Framing withOverlay(OverlayChoice shown) {
         return new Framing(pose, crops, alternates, setAside, subject, level, Optional.of(shown));
     }
 

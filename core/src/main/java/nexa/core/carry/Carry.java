@@ -56,7 +56,7 @@ public record Carry(
         if (byMarks() && composed.isEmpty()) {
             return new Carried(target, Set.of(Loss.NO_MARK));
         }
-        Framing posed = overlaid(ruled(target)).with(held.pose());
+        Framing posed = overlaid(ruled(target)).withPose(held.pose());
         if (!parts.contains(Part.SHAPE) && !parts.contains(Part.PLACE)) {
             return new Carried(posed, Set.of());
         }
@@ -70,13 +70,13 @@ public record Carry(
 
     private Framing ruled(Framing target) {
         return parts.contains(Part.RULE) && composition().isPresent()
-                ? target.with(new Subject(target.marks(), composition()))
+                ? target.withSubject(new Subject(target.marks(), composition()))
                 : target;
     }
 
     private Framing overlaid(Framing target) {
         return parts.contains(Part.OVERLAY)
-                ? framing.overlay().map(target::with).orElse(target)
+                ? framing.overlay().map(target::withOverlay).orElse(target)
                 : target;
     }
 
@@ -112,7 +112,7 @@ public record Carry(
     private Carried placed(PhotoSpace held, Framing posed, boolean turned) {
         Crop own = crop(held.asShot(), posed);
         Frame wish = wish(held, own.wish(), turned);
-        Framing after = posed.with(format, carried(own, wish));
+        Framing after = posed.withCrop(format, carried(own, wish));
         return new Carried(after, losses(held, wish, after));
     }
 
@@ -158,7 +158,7 @@ public record Carry(
                 : composition.about(marks, shaped.width(), shaped.height());
         Outline room = space.room(carried(own, size).outside());
         Frame possible = sized ? composition.frame(room, marks, shaped.aspect()) : exact;
-        Framing after = levelled.with(format, carried(own, space.toAsShot(possible)));
+        Framing after = levelled.withCrop(format, carried(own, space.toAsShot(possible)));
         Frame frame = Derivation.frame(held.asShot(), after, format, brief);
         return new Carried(after, losses(exact, possible, frame), composition.error(frame, marks));
     }
@@ -166,7 +166,7 @@ public record Carry(
     private Framing tilted(Framing posed, PhotoSpace held, Composition composition, double aspect) {
         Pose pose = posed.pose();
         return parts.contains(Part.TILT)
-                ? posed.with(pose.withTilt(
+                ? posed.withPose(pose.withTilt(
                         composition.tilt(pose.tilt(), posed.marks().in(held), aspect)))
                 : posed;
     }

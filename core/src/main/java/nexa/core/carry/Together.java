@@ -28,7 +28,7 @@ public record Together(Format format, Brief brief) {
             return start;
         }
         PhotoSpace space = new PhotoSpace(asShot, start.pose());
-        Framing tilted = start.with(
+        Framing tilted = start.withPose(
                 start.pose().withTilt(Tilt.clamped(start.pose().tilt().degrees() + change.tilt())));
         if (change.leavesFrame()) {
             return tilted;
@@ -36,7 +36,7 @@ public record Together(Format format, Brief brief) {
         Frame frame = Derivation.frame(asShot, start, format, brief);
         Crop crop = Derivation.crop(asShot, start, format, brief);
         Crop changed = crop.withWish(space.toAsShot(changed(frame, change)));
-        return tilted.with(format, change.swapped() ? Derivation.keepingItsWay(space, changed, format) : changed);
+        return tilted.withCrop(format, change.swapped() ? Derivation.keepingItsWay(space, changed, format) : changed);
     }
 
     private static Frame changed(Frame frame, Change change) {

@@ -44,10 +44,10 @@ public enum Overlay {
      * @param aspect the frame's width over height
      */
     public List<List<Stroke>> orientations(double aspect, OverlayOptions options) {
-        Map<Set<Likeness>, List<Stroke>> distinct = new LinkedHashMap<>();
+        Map<Set<StrokeImprint>, List<Stroke>> distinct = new LinkedHashMap<>();
         for (Turn turn : this == MARGINS ? UPRIGHT_ONLY : ALL_TURNS) {
             List<Stroke> strokes = turned(aspect, options, turn);
-            distinct.putIfAbsent(Likeness.of(strokes), strokes);
+            distinct.putIfAbsent(StrokeImprint.of(strokes), strokes);
         }
         return List.copyOf(distinct.values());
     }

@@ -18,7 +18,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
     }
 
     /** A print's size where it is cut. */
-    public record Print(double width, double height) {}
+    public record Piece(double width, double height) {}
 
     /**
      * @param print its place in the list
@@ -35,7 +35,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
     public record Sheets(List<Place> places, List<Integer> tooLarge, int count) {}
 
     /** Puts prints on as many sheets as they need. */
-    public Sheets place(List<Print> prints) {
+    public Sheets place(List<Piece> prints) {
         Filling filling = new Filling();
         for (int i = 0; i < prints.size(); i++) {
             filling.add(i, prints.get(i));
@@ -48,7 +48,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
     }
 
     /** Whether a sheet of nothing but these holds more of them turned. */
-    private boolean betterTurned(Print print) {
+    private boolean betterTurned(Piece print) {
         return onASheet(print.height, print.width) > onASheet(print.width, print.height);
     }
 
@@ -68,7 +68,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
         private double rowTop = inside.top();
         private double rowBottom = inside.top();
 
-        void add(int number, Print print) {
+        void add(int number, Piece print) {
             boolean first = betterTurned(print);
             Optional<Place> place = inRow(number, print, first)
                     .or(() -> inRow(number, print, !first))
@@ -77,7 +77,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
             place.ifPresentOrElse(places::add, () -> tooLarge.add(number));
         }
 
-        private Optional<Place> inRow(int number, Print print, boolean turned) {
+        private Optional<Place> inRow(int number, Piece print, boolean turned) {
             double wide = (turned ? print.height : print.width) + around();
             double high = (turned ? print.width : print.height) + around();
             if (right + wide > inside.right() || rowTop + high > inside.bottom()) {
@@ -89,7 +89,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
             return Optional.of(new Place(number, sheet, cut, turned));
         }
 
-        private Optional<Place> inNextRow(int number, Print print, boolean turned) {
+        private Optional<Place> inNextRow(int number, Piece print, boolean turned) {
             double rightBefore = right;
             double topBefore = rowTop;
             right = inside.left();
@@ -102,7 +102,7 @@ public record PrintLayout(Page page, double bleed, double marks) {
             return place;
         }
 
-        private Optional<Place> onNextSheet(int number, Print print, boolean turned) {
+        private Optional<Place> onNextSheet(int number, Piece print, boolean turned) {
             if (onASheet(print.width, print.height) + onASheet(print.height, print.width) == 0) {
                 return Optional.empty();
             }

@@ -46,7 +46,7 @@ class BentPhotoTest {
     private static final Brief BRIEF = new Brief(List.of(PRINT, SQUARE), 3);
 
     private static Framing held(PhotoSpace space) {
-        return Framing.UNTOUCHED.with(space.pose());
+        return Framing.UNTOUCHED.withPose(space.pose());
     }
 
     /** Somewhere on the photo's content. */
@@ -63,7 +63,7 @@ class BentPhotoTest {
     void frames_derivedAndPlaced_showNothingButPhoto() {
         Cases.some(1000).forEach(c -> {
             PhotoSpace space = c.bent();
-            Framing placed = held(space).with(PRINT, crop(c));
+            Framing placed = held(space).withCrop(PRINT, crop(c));
             for (Format format : BRIEF.formats()) {
                 for (Framing framing : List.of(held(space), placed)) {
                     assertTrue(space.outline().holds(frame(space, framing, format)), space::toString);
@@ -79,11 +79,11 @@ class BentPhotoTest {
         Cases.some(1000).forEach(c -> {
             PhotoSpace bent = c.bent();
             PhotoSpace plain = new PhotoSpace(bent.asShot(), bent.pose().withCorrection(Affine.IDENTITY));
-            Framing before = held(plain).with(PRINT, crop(c));
+            Framing before = held(plain).withCrop(PRINT, crop(c));
             Frame frame = frame(plain, before, PRINT);
-            Framing corrected = before.with(bent.pose());
+            Framing corrected = before.withPose(bent.pose());
             frame(bent, corrected, PRINT);
-            assertEquals(frame, frame(plain, corrected.with(plain.pose()), PRINT));
+            assertEquals(frame, frame(plain, corrected.withPose(plain.pose()), PRINT));
         });
     }
 
@@ -91,7 +91,7 @@ class BentPhotoTest {
     void correction_keepsTheSameSubjectInTheFrame_asLargeAsItWas() {
         Cases.some(1000).forEach(c -> {
             PhotoSpace bent = c.bent();
-            Framing framing = held(bent).with(PRINT, crop(c));
+            Framing framing = held(bent).withCrop(PRINT, crop(c));
             Frame wish = framing.crop(PRINT).orElseThrow().wish();
             Frame asked = bent.fromAsShot(wish);
             Frame frame = frame(bent, framing, PRINT);
@@ -115,7 +115,7 @@ class BentPhotoTest {
         Cases.some(400).forEach(c -> {
             PhotoSpace space = c.bent();
             Outline room = space.room(false);
-            Frame start = frame(space, held(space).with(PRINT, crop(c)), PRINT);
+            Frame start = frame(space, held(space).withCrop(PRINT, crop(c)), PRINT);
             for (Grip grip : Grip.values()) {
                 for (Hold hold : Hold.values()) {
                     Point from = start.at(0.5, 0.5);
@@ -156,7 +156,7 @@ class BentPhotoTest {
             PhotoSpace space = c.bent();
             Point mark = frame(space, held(space), SQUARE).at(c.between(0.4, 0.6), c.between(0.4, 0.6));
             Composition third = Composition.of(new Frame(0, 0, 0.1, 0.1), List.of(new Point(-0.0166, -0.0166)));
-            Framing framing = held(space).with(new Subject(Marks.of(space, List.of(mark)), Optional.of(third)));
+            Framing framing = held(space).withSubject(new Subject(Marks.of(space, List.of(mark)), Optional.of(third)));
             Frame frame = frame(space, framing, SQUARE);
             assertTrue(space.outline().holds(frame));
             assertTrue(frame.contains(framing.marks().in(space).getFirst()), space::toString);
@@ -169,8 +169,9 @@ class BentPhotoTest {
             PhotoSpace from = c.bent();
             PhotoSpace to = new PhotoSpace(
                     from.asShot(), c.bent().pose().withTurn(from.pose().turn()));
-            Framing source = held(from).with(marked(from, c)).with(PRINT, new Crop(new Frame(0, 0, 0.16, 0.2)));
-            Framing target = held(to).with(marked(to, c));
+            Framing source =
+                    held(from).withMarks(marked(from, c)).withCrop(PRINT, new Crop(new Frame(0, 0, 0.16, 0.2)));
+            Framing target = held(to).withMarks(marked(to, c));
             Carry carry = new Carry(
                     from.asShot(), source, PRINT, BRIEF, EnumSet.of(Part.SHAPE, Part.PLACE), Opposite.TURN, By.MARKS);
             Carried carried = carry.to(to.asShot(), target);
@@ -190,7 +191,7 @@ class BentPhotoTest {
     void carry_byPlaceToThePhotoItself_changesNothing() {
         Cases.some(300).forEach(c -> {
             PhotoSpace space = c.bent();
-            Framing framing = held(space).with(PRINT, crop(c));
+            Framing framing = held(space).withCrop(PRINT, crop(c));
             Carry carry = new Carry(
                     space.asShot(), framing, PRINT, BRIEF, EnumSet.of(Part.SHAPE, Part.PLACE), Opposite.TURN, By.PLACE);
             Frame before = frame(space, framing, PRINT);
@@ -205,7 +206,7 @@ class BentPhotoTest {
         Together together = new Together(PRINT, BRIEF);
         Cases.some(300).forEach(c -> {
             PhotoSpace space = c.bent();
-            Framing start = held(space).with(PRINT, crop(c));
+            Framing start = held(space).withCrop(PRINT, crop(c));
             Change change =
                     new Change(c.between(-1, 1), c.between(-1, 1), c.between(0.5, 1.5), c.between(-3, 3), false);
             Framing there = together.apply(space.asShot(), start, change);
@@ -221,7 +222,7 @@ class BentPhotoTest {
         PixelSize output = new PixelSize(800, 1000);
         Cases.some(300).forEach(c -> {
             PhotoSpace space = c.bent();
-            Frame frame = frame(space, held(space).with(PRINT, crop(c)), PRINT);
+            Frame frame = frame(space, held(space).withCrop(PRINT, crop(c)), PRINT);
             Turn exif = c.turn();
             PixelSize stored = exif.inverse().apply(space.asShot());
             Mapping toStored = space.outputToStored(exif, frame, output);

@@ -29,7 +29,7 @@ class DerivationTest {
 
     private static Framing placed(PixelSize photo, Pose pose, Format format, Frame level) {
         Frame wish = new PhotoSpace(photo, pose).toAsShot(level);
-        return Framing.UNTOUCHED.with(pose).with(format, new Crop(wish));
+        return Framing.UNTOUCHED.withPose(pose).withCrop(format, new Crop(wish));
     }
 
     private static void assertSame(Frame expected, Frame actual, double slack) {
@@ -49,7 +49,7 @@ class DerivationTest {
     void frame_alwaysHasTheFormatsShapeAndLiesInside() {
         Cases.some(1000).forEach(c -> {
             PixelSize photo = c.photo();
-            Framing framing = placed(photo, c.pose(), PRINT, c.wish()).with(c.pose());
+            Framing framing = placed(photo, c.pose(), PRINT, c.wish()).withPose(c.pose());
             PhotoSpace space = new PhotoSpace(photo, framing.pose());
             Frame frame = Derivation.frame(photo, framing, PRINT);
             assertTrue(space.outline().contains(frame, ROUNDING));
@@ -64,9 +64,9 @@ class DerivationTest {
             PixelSize photo = c.photo();
             Framing before = placed(photo, Pose.AS_SHOT, PRINT, c.wish());
             Frame frame = Derivation.frame(photo, before, PRINT);
-            Framing tilted = before.with(before.pose().withTilt(c.tilt()));
+            Framing tilted = before.withPose(before.pose().withTilt(c.tilt()));
             Derivation.frame(photo, tilted, PRINT);
-            assertEquals(frame, Derivation.frame(photo, tilted.with(before.pose()), PRINT));
+            assertEquals(frame, Derivation.frame(photo, tilted.withPose(before.pose()), PRINT));
         });
     }
 
@@ -77,7 +77,7 @@ class DerivationTest {
             Turn by = new Turn(c.below(4), false);
             for (Format format : new Format[] {PRINT, ANY}) {
                 Framing before = placed(photo, c.pose(), format, c.wish());
-                Framing after = before.with(before.pose().turned(by));
+                Framing after = before.withPose(before.pose().turned(by));
                 Frame expected = by.apply(Derivation.frame(photo, before, format));
                 assertSame(expected, Derivation.frame(photo, after, format), 1e-9);
             }
@@ -89,7 +89,7 @@ class DerivationTest {
         Cases.some(500).forEach(c -> {
             PixelSize photo = c.photo();
             Framing before = placed(photo, c.pose(), PRINT, c.wish());
-            Framing after = before.with(before.pose().turned(Turn.MIRROR));
+            Framing after = before.withPose(before.pose().turned(Turn.MIRROR));
             Frame expected = Turn.MIRROR.apply(Derivation.frame(photo, before, PRINT));
             assertSame(expected, Derivation.frame(photo, after, PRINT), 1e-9);
         });
@@ -123,7 +123,7 @@ class DerivationTest {
         PhotoSpace level = new PhotoSpace(WIDE, Pose.AS_SHOT);
         PhotoSpace tilted = new PhotoSpace(WIDE, new Pose(Turn.NONE, new Tilt(7)));
         Frame before = Derivation.frame(WIDE, framing, PRINT);
-        Frame after = Derivation.frame(WIDE, framing.with(tilted.pose()), PRINT);
+        Frame after = Derivation.frame(WIDE, framing.withPose(tilted.pose()), PRINT);
         assertEquals(0, level.toUpright(before.centre()).distance(tilted.toUpright(after.centre())), 1e-6);
     }
 
@@ -139,10 +139,10 @@ class DerivationTest {
     void frame_ofItsOwnShape_isHeldToItNotToTheFormats() {
         Framing placed = placed(WIDE, Pose.AS_SHOT, PRINT, new Frame(0.1, 0, 0.25, 0.2));
         Crop own = placed.crop(PRINT).orElseThrow().withOwnShape(Optional.of(Shape.parse("1:1")));
-        Frame frame = Derivation.frame(WIDE, placed.with(PRINT, own), PRINT);
+        Frame frame = Derivation.frame(WIDE, placed.withCrop(PRINT, own), PRINT);
         assertEquals(1, frame.aspect(), ROUNDING);
         assertEquals(0.05, frame.width() * frame.height(), ROUNDING);
-        Framing back = placed.with(PRINT, own.withOwnShape(Optional.empty()));
+        Framing back = placed.withCrop(PRINT, own.withOwnShape(Optional.empty()));
         assertSame(new Frame(0.1, 0, 0.25, 0.2), Derivation.frame(WIDE, back, PRINT), ROUNDING);
     }
 
@@ -154,7 +154,7 @@ class DerivationTest {
             Frame frame = Derivation.frame(photo, before, PRINT);
             PhotoSpace space = new PhotoSpace(photo, before.pose());
             Crop free = new Crop(space.toAsShot(frame), Optional.of(Shape.FREE), false, false);
-            assertSame(frame, Derivation.frame(photo, before.with(PRINT, free), PRINT), 1e-9);
+            assertSame(frame, Derivation.frame(photo, before.withCrop(PRINT, free), PRINT), 1e-9);
         });
     }
 
@@ -163,9 +163,9 @@ class DerivationTest {
         Frame level = new Frame(0.4, 0.3, 0.5, 0.4);
         Framing placed = placed(WIDE, Pose.AS_SHOT, PRINT, level);
         Crop outside = placed.crop(PRINT).orElseThrow().withOutside(true);
-        assertSame(level, Derivation.frame(WIDE, placed.with(PRINT, outside), PRINT), ROUNDING);
+        assertSame(level, Derivation.frame(WIDE, placed.withCrop(PRINT, outside), PRINT), ROUNDING);
         Crop far = new Crop(new Frame(9, 9, 0.5, 0.4), Optional.empty(), true, false);
-        Frame kept = Derivation.frame(WIDE, placed.with(PRINT, far), PRINT);
+        Frame kept = Derivation.frame(WIDE, placed.withCrop(PRINT, far), PRINT);
         assertTrue(new PhotoSpace(WIDE, Pose.AS_SHOT).room(true).contains(kept, ROUNDING));
     }
 
@@ -174,7 +174,7 @@ class DerivationTest {
         Crop first = new Crop(new Frame(0, 0, 0.5, 0.4));
         Crop second = new Crop(new Frame(0.1, 0, 0.25, 0.2));
         Framing framing = Framing.UNTOUCHED
-                .with(PRINT, first)
+                .withCrop(PRINT, first)
                 .keeping(PRINT, new Alternate("wide", first))
                 .keeping(PRINT, new Alternate("tight", second))
                 .keeping(PRINT, new Alternate(" Wide ", second));
@@ -197,7 +197,7 @@ class DerivationTest {
     void derivedFrame_liesInsideInItsShape_whateverItFollows() {
         Cases.some(1000).forEach(c -> {
             PixelSize photo = c.photo();
-            Framing framing = placed(photo, c.pose(), ANY, c.wish()).with(c.pose());
+            Framing framing = placed(photo, c.pose(), ANY, c.wish()).withPose(c.pose());
             PhotoSpace space = new PhotoSpace(photo, framing.pose());
             Frame frame = Derivation.frame(photo, framing, SQUARE, BRIEF);
             assertTrue(space.outline().contains(frame, 1e-8), () -> framing + " " + frame);
@@ -236,7 +236,7 @@ class DerivationTest {
     void derivedFrame_followsTheNearestShape() {
         Framing framing = placed(WIDE, Pose.AS_SHOT, WHOLE, new Frame(0.1, 0.1, 0.3, 0.2));
         Frame wish = new PhotoSpace(WIDE, Pose.AS_SHOT).toAsShot(new Frame(-0.1, 0, 0.25, 0.2));
-        Frame square = Derivation.frame(WIDE, framing.with(PRINT, new Crop(wish)), SQUARE, BRIEF);
+        Frame square = Derivation.frame(WIDE, framing.withCrop(PRINT, new Crop(wish)), SQUARE, BRIEF);
         assertEquals(-0.1, square.centreX(), ROUNDING, "4:5 is nearer to a square than 3:2");
         Frame alone = Derivation.frame(WIDE, Framing.UNTOUCHED, SQUARE, BRIEF);
         assertSame(Derivation.largest(new PhotoSpace(WIDE, Pose.AS_SHOT), SQUARE), alone, 0);
@@ -277,7 +277,7 @@ class DerivationTest {
     void marksNearEachOther_andAFrameBeyondThePhoto_giveAFrame() {
         Crop beyond = new Crop(new Frame(0, 0, 1.6, 1.28), Optional.empty(), true, false);
         Marks marks = new Marks(List.of(new Point(0.1, 0.1), new Point(0.1021, 0.1)));
-        Framing framing = Framing.UNTOUCHED.with(PRINT, beyond).with(marks);
+        Framing framing = Framing.UNTOUCHED.withCrop(PRINT, beyond).withMarks(marks);
         Brief brief = new Brief(List.of(PRINT, WHOLE), 4);
         Frame frame = Derivation.frame(WIDE, framing, WHOLE, brief);
         assertTrue(new PhotoSpace(WIDE, Pose.AS_SHOT).outline().contains(frame, ROUNDING));

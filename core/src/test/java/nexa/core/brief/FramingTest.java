@@ -17,10 +17,10 @@ class FramingTest {
         Crop crop = new Crop(new Frame(0, 0, 0.5, 0.4));
         OverlayChoice overlay = OverlayChoice.of(Overlay.GRID);
         Framing framing = Framing.UNTOUCHED
-                .with(brief.formats().getFirst(), crop)
-                .with(brief.formats().getLast(), crop)
+                .withCrop(brief.formats().getFirst(), crop)
+                .withCrop(brief.formats().getLast(), crop)
                 .keeping(brief.formats().getFirst(), new Alternate("wide", crop))
-                .with(overlay);
+                .withOverlay(overlay);
         Framing fewer = framing.onlyOf(brief.without(brief.formats().getFirst()));
         assertEquals(Map.of(2, crop), fewer.crops());
         assertEquals(Map.of(), fewer.alternates());

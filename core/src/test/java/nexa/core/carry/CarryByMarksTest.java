@@ -39,7 +39,7 @@ class CarryByMarksTest {
 
     private static Framing exemplar() {
         Marks marks = pot(WIDE, 900, 300, 900);
-        return Framing.UNTOUCHED.with(marks).with(PRINT, new Crop(new Frame(0, 0, 0.4, 0.5)));
+        return Framing.UNTOUCHED.withMarks(marks).withCrop(PRINT, new Crop(new Frame(0, 0, 0.4, 0.5)));
     }
 
     private static Carry carry(Set<Part> parts, Opposite opposite) {
@@ -57,7 +57,7 @@ class CarryByMarksTest {
     void everyPotLiesAsTheExemplarsDoes() {
         List<Point> wanted = places(WIDE, exemplar(), PRINT);
         for (PixelSize photo : List.of(WIDE, HIGH)) {
-            Framing target = Framing.UNTOUCHED.with(pot(photo, 620, 500, 800));
+            Framing target = Framing.UNTOUCHED.withMarks(pot(photo, 620, 500, 800));
             Carried carried = carry(EnumSet.of(Part.SHAPE, Part.PLACE, Part.TILT), Opposite.KEEP)
                     .to(photo, target);
             List<Point> there = places(photo, carried.framing(), PRINT);
@@ -70,7 +70,7 @@ class CarryByMarksTest {
 
     @Test
     void withoutTilt_theErrorIsWhatTheLeanLeaves() {
-        Framing target = Framing.UNTOUCHED.with(
+        Framing target = Framing.UNTOUCHED.withMarks(
                 Marks.of(new PhotoSpace(WIDE, Pose.AS_SHOT), List.of(new Point(0, -0.1), new Point(0.03, 0.1))));
         Carried carried = carry(FRAME, Opposite.KEEP).to(WIDE, target);
         assertTrue(carried.error() > 0.01 && carried.error() < 0.1, () -> "error " + carried.error());
@@ -87,16 +87,16 @@ class CarryByMarksTest {
 
     @Test
     void noRoom_isNamed() {
-        Framing large = Framing.UNTOUCHED.with(pot(WIDE, 900, 20, 1180));
+        Framing large = Framing.UNTOUCHED.withMarks(pot(WIDE, 900, 20, 1180));
         Carried carried = carry(FRAME, Opposite.KEEP).to(WIDE, large);
         assertTrue(carried.losses().contains(Loss.SMALLER));
-        Framing atTheEdge = Framing.UNTOUCHED.with(pot(WIDE, 40, 300, 900));
+        Framing atTheEdge = Framing.UNTOUCHED.withMarks(pot(WIDE, 40, 300, 900));
         assertTrue(carry(FRAME, Opposite.KEEP).to(WIDE, atTheEdge).losses().contains(Loss.MOVED));
     }
 
     @Test
     void tooFewMarks_areLeftAlone() {
-        Framing one = Framing.UNTOUCHED.with(new Marks(List.of(new Point(0.1, 0.1))));
+        Framing one = Framing.UNTOUCHED.withMarks(new Marks(List.of(new Point(0.1, 0.1))));
         for (Framing target : List.of(Framing.UNTOUCHED, one)) {
             Carried carried = carry(FRAME, Opposite.KEEP).to(WIDE, target);
             assertEquals(new Carried(target, Set.of(Loss.NO_MARK)), carried);
@@ -111,7 +111,7 @@ class CarryByMarksTest {
             PhotoSpace space = new PhotoSpace(photo, c.pose());
             Marks marks = Marks.of(
                     space, List.of(new Point(c.between(-1, 0), 0.1), new Point(c.between(0.1, 1), c.between(-1, 1))));
-            Framing target = Framing.UNTOUCHED.with(space.pose()).with(marks);
+            Framing target = Framing.UNTOUCHED.withPose(space.pose()).withMarks(marks);
             for (Opposite opposite : Opposite.values()) {
                 Framing after = carry(EnumSet.allOf(Part.class), opposite)
                         .to(photo, target)
@@ -125,7 +125,7 @@ class CarryByMarksTest {
 
     @Test
     void theRule_isFollowedByFramesNobodyPlaced() {
-        Framing target = Framing.UNTOUCHED.with(pot(HIGH, 500, 900, 1200));
+        Framing target = Framing.UNTOUCHED.withMarks(pot(HIGH, 500, 900, 1200));
         Framing ruled = carry(Set.of(Part.RULE), Opposite.KEEP).to(HIGH, target).framing();
         assertTrue(ruled.crops().isEmpty());
         List<Point> wanted = places(WIDE, exemplar(), PRINT);
@@ -136,7 +136,7 @@ class CarryByMarksTest {
 
     @Test
     void derivedFrames_followMarksBeforeAnythingElse() {
-        Framing marked = Framing.UNTOUCHED.with(pot(WIDE, 500, 300, 900));
+        Framing marked = Framing.UNTOUCHED.withMarks(pot(WIDE, 500, 300, 900));
         Frame centred = Derivation.frame(WIDE, marked, SQUARE, BRIEF);
         assertEquals(2.0 / 3, centred.height(), 1e-9, "as large as fits");
         assertEquals(

@@ -36,7 +36,7 @@ class CarryTest {
     }
 
     private static Framing placed(PixelSize photo, Pose pose, Format format, Frame level) {
-        return Framing.UNTOUCHED.with(pose).with(format, new Crop(new PhotoSpace(photo, pose).toAsShot(level)));
+        return Framing.UNTOUCHED.withPose(pose).withCrop(format, new Crop(new PhotoSpace(photo, pose).toAsShot(level)));
     }
 
     private static Carry carry(PixelSize photo, Framing framing, Format format, Set<Part> parts, Opposite opposite) {
@@ -97,8 +97,8 @@ class CarryTest {
             Turn by = new Turn(c.below(4), c.below(2) == 0);
             Framing straight =
                     carry(from, source, format, FRAME, opposite).to(to, target).framing();
-            Framing turned = carry(from, source.with(source.pose().turned(by)), format, FRAME, opposite)
-                    .to(to, target.with(target.pose().turned(by)))
+            Framing turned = carry(from, source.withPose(source.pose().turned(by)), format, FRAME, opposite)
+                    .to(to, target.withPose(target.pose().turned(by)))
                     .framing();
             assertSame(by.apply(Derivation.frame(to, straight, format)), Derivation.frame(to, turned, format));
         });
@@ -144,12 +144,12 @@ class CarryTest {
         assertEquals(own.width(), there.width(), 1e-9);
         assertTrue(there.centreX() > 0.05);
         Framing mirrored = carry(WIDE, source, format, Set.of(Part.MIRROR), Opposite.TURN)
-                .to(WIDE, target.with(new Pose(Turn.CLOCKWISE, new Tilt(1))))
+                .to(WIDE, target.withPose(new Pose(Turn.CLOCKWISE, new Tilt(1))))
                 .framing();
         assertEquals(new Pose(Turn.CLOCKWISE.then(Turn.MIRROR), new Tilt(-1)), mirrored.pose());
         Framing turned = carry(
                         WIDE,
-                        source.with(new Pose(Turn.CLOCKWISE, Tilt.NONE)),
+                        source.withPose(new Pose(Turn.CLOCKWISE, Tilt.NONE)),
                         format,
                         Set.of(Part.TURN),
                         Opposite.TURN)
@@ -176,7 +176,7 @@ class CarryTest {
     void ownShapeAndOutside_goWithTheShape() {
         Format format = format("4:5");
         Crop own = new Crop(new Frame(0.4, 0, 0.3, 0.3), Optional.of(Shape.parse("1:1")), true, true);
-        Framing source = Framing.UNTOUCHED.with(format, own);
+        Framing source = Framing.UNTOUCHED.withCrop(format, own);
         Framing after = carry(WIDE, source, format, FRAME, Opposite.TURN)
                 .to(WIDE, Framing.UNTOUCHED)
                 .framing();

@@ -31,7 +31,7 @@ class TogetherTest {
     }
 
     private static Framing placed(Frame frame) {
-        return Framing.UNTOUCHED.with(PRINT, new Crop(frame));
+        return Framing.UNTOUCHED.withCrop(PRINT, new Crop(frame));
     }
 
     private static Change any(Cases c) {
@@ -44,8 +44,8 @@ class TogetherTest {
         Cases.some(1000).forEach(c -> {
             PixelSize photo = c.photo();
             Framing start = c.below(3) == 0
-                    ? Framing.UNTOUCHED.with(c.pose())
-                    : Framing.UNTOUCHED.with(c.pose()).with(PRINT, new Crop(c.wish()));
+                    ? Framing.UNTOUCHED.withPose(c.pose())
+                    : Framing.UNTOUCHED.withPose(c.pose()).withCrop(PRINT, new Crop(c.wish()));
             Change change = any(c);
             Framing after = TOGETHER.apply(photo, start, change);
             Frame there = frame(photo, after);
@@ -86,7 +86,7 @@ class TogetherTest {
 
     @Test
     void onlyATilt_leavesDerivedFramesDerived() {
-        Framing start = Framing.UNTOUCHED.with(new Pose(Pose.AS_SHOT.turn(), new Tilt(44)));
+        Framing start = Framing.UNTOUCHED.withPose(new Pose(Pose.AS_SHOT.turn(), new Tilt(44)));
         Framing after = TOGETHER.apply(WIDE, start, Change.tilted(3));
         assertEquals(45, after.pose().tilt().degrees());
         assertTrue(after.crops().isEmpty());

@@ -11,8 +11,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.Cases;
 import nexa.core.paper.ContactGrid.Cell;
+import nexa.core.paper.PrintLayout.Piece;
 import nexa.core.paper.PrintLayout.Place;
-import nexa.core.paper.PrintLayout.Print;
 import nexa.core.paper.PrintLayout.Sheets;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -65,7 +65,7 @@ class PaperTest {
     @MethodSource("cases")
     void prints_lieInsideAndApart_inTheirSizes_andNoneIsLost(Cases cases) {
         PrintLayout layout = new PrintLayout(page(cases), cases.between(0, 5), cases.between(0, 8));
-        List<Print> prints = Stream.generate(() -> new Print(cases.between(30, 320), cases.between(30, 320)))
+        List<Piece> prints = Stream.generate(() -> new Piece(cases.between(30, 320), cases.between(30, 320)))
                 .limit(1 + cases.below(30))
                 .toList();
         Sheets sheets = layout.place(prints);
@@ -83,7 +83,7 @@ class PaperTest {
             assertApart(taken);
         }
         for (Place place : sheets.places()) {
-            Print print = prints.get(place.print());
+            Piece print = prints.get(place.print());
             Box cut = place.cut();
             assertEquals(print.width(), place.turned() ? cut.height() : cut.width(), ROUNDING);
             assertEquals(print.height(), place.turned() ? cut.width() : cut.height(), ROUNDING);
@@ -93,11 +93,11 @@ class PaperTest {
     @Test
     void prints_areTurnedWhereMoreGoOnASheetThatWay() {
         PrintLayout layout = new PrintLayout(Paper.A4.page(false, 5), 0, 0);
-        List<Print> prints =
-                IntStream.range(0, 4).mapToObj(i -> new Print(100, 140)).toList();
+        List<Piece> prints =
+                IntStream.range(0, 4).mapToObj(i -> new Piece(100, 140)).toList();
         assertEquals(1, layout.place(prints).count());
-        List<Print> lying =
-                IntStream.range(0, 4).mapToObj(i -> new Print(140, 100)).toList();
+        List<Piece> lying =
+                IntStream.range(0, 4).mapToObj(i -> new Piece(140, 100)).toList();
         Sheets sheets = layout.place(lying);
         assertEquals(1, sheets.count());
         assertTrue(sheets.places().stream().allMatch(Place::turned));
@@ -106,7 +106,7 @@ class PaperTest {
     @Test
     void aPrintThatNoSheetHolds_isTold() {
         Sheets sheets =
-                new PrintLayout(Paper.A4.page(false, 5), 3, 5).place(List.of(new Print(50, 50), new Print(300, 400)));
+                new PrintLayout(Paper.A4.page(false, 5), 3, 5).place(List.of(new Piece(50, 50), new Piece(300, 400)));
         assertEquals(List.of(1), sheets.tooLarge());
         assertEquals(1, sheets.count());
         assertEquals(

@@ -24,7 +24,7 @@ import org.junit.jupiter.api.Test;
 class WarningTest {
     private static final PixelSize PHOTO = new PixelSize(1800, 1200);
     private static final Format PRINT = new Format(1, "Print", Shape.parse("4:5"), OrientationRule.FOLLOW_PHOTO);
-    private static final Framing PLACED = Framing.UNTOUCHED.with(PRINT, new Crop(new Frame(0, 0, 0.5, 0.4)));
+    private static final Framing PLACED = Framing.UNTOUCHED.withCrop(PRINT, new Crop(new Frame(0, 0, 0.5, 0.4)));
 
     private static Set<Warning> of(Framing framing, Format format) {
         return Warning.of(PHOTO, framing, format, new Brief(List.of(format), 2));
@@ -33,7 +33,7 @@ class WarningTest {
     @Test
     void nothingWrong_isNoWarning() {
         assertEquals(Set.of(), of(Framing.UNTOUCHED, PRINT));
-        assertEquals(Set.of(), of(PLACED.with(new Marks(List.of(Point.ORIGIN))), PRINT));
+        assertEquals(Set.of(), of(PLACED.withMarks(new Marks(List.of(Point.ORIGIN))), PRINT));
     }
 
     @Test
@@ -45,22 +45,22 @@ class WarningTest {
 
     @Test
     void marks_areCutOrNearTheEdge() {
-        assertEquals(Set.of(Warning.NEAR_EDGE), of(PLACED.with(new Marks(List.of(new Point(0.24, 0)))), PRINT));
-        assertEquals(Set.of(Warning.SUBJECT_CUT), of(PLACED.with(new Marks(List.of(new Point(0.26, 0)))), PRINT));
+        assertEquals(Set.of(Warning.NEAR_EDGE), of(PLACED.withMarks(new Marks(List.of(new Point(0.24, 0)))), PRINT));
+        assertEquals(Set.of(Warning.SUBJECT_CUT), of(PLACED.withMarks(new Marks(List.of(new Point(0.26, 0)))), PRINT));
     }
 
     @Test
     void blank_isWhereAFrameMayLeaveThePhoto() {
         Crop outside = new Crop(new Frame(0.4, 0, 0.5, 0.4), Optional.empty(), true, false);
-        assertEquals(Set.of(Warning.BLANK), of(Framing.UNTOUCHED.with(PRINT, outside), PRINT));
+        assertEquals(Set.of(Warning.BLANK), of(Framing.UNTOUCHED.withCrop(PRINT, outside), PRINT));
     }
 
     @Test
     void notLevel_onlyWhereTheLevelIsKnown_alsoMirrored() {
         Framing known = PLACED.levelledAt(new Tilt(2));
         assertEquals(Set.of(Warning.NOT_LEVEL), of(known, PRINT));
-        Framing level = known.with(Pose.AS_SHOT.withTilt(new Tilt(2)));
+        Framing level = known.withPose(Pose.AS_SHOT.withTilt(new Tilt(2)));
         assertEquals(Set.of(), of(level, PRINT));
-        assertEquals(Set.of(), of(level.with(level.pose().turned(Turn.MIRROR)), PRINT));
+        assertEquals(Set.of(), of(level.withPose(level.pose().turned(Turn.MIRROR)), PRINT));
     }
 }

@@ -103,7 +103,7 @@ public final class AlternatesPane implements PaneLayer.Content {
     private Region picture(Alternate alternate) {
         Photo photo = session.photo().orElseThrow();
         Format format = session.format().orElseThrow();
-        Framing framing = session.framing().with(format, alternate.crop());
+        Framing framing = session.framing().withCrop(format, alternate.crop());
         return new ResultPicture(session, photo, framing, format, loader, fx, PICTURE);
     }
 

@@ -96,7 +96,7 @@ public final class CarryModel {
         return session.format().flatMap(format -> session.asShot()
                 .map(size -> new Carry(
                         size,
-                        session.framing().with(session.overlayProperty().get()),
+                        session.framing().withOverlay(session.overlayProperty().get()),
                         format,
                         session.briefProperty().get(),
                         settings.carryPartsProperty().get(),

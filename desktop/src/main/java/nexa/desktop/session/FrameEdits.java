@@ -77,7 +77,7 @@ public final class FrameEdits {
         room().ifPresent(room -> session.edit(label, session.placed(Fit.within(room, frame))));
     }
 
-    /** Moves the frame, or the photo under it, by output pixels. */
+    /** Moves the frame, or the photo under it, by the photo's pixels. */
     public void nudge(int right, int down) {
         if (session.together().isOn()) {
             nudgeAll(right, down);
@@ -96,7 +96,7 @@ public final class FrameEdits {
         session.together().add(Change.moved(sign * right * MOVE_STEP, sign * down * MOVE_STEP));
     }
 
-    /** Makes the frame larger or smaller about its centre, its long side by so many output pixels. */
+    /** Makes the frame larger or smaller about its centre, its long side by so many of the photo's pixels. */
     public void grow(int pixels) {
         if (session.together().isOn()) {
             session.together().add(Change.sized(pixels > 0 ? SIZE_STEP : 1 / SIZE_STEP));
@@ -192,7 +192,7 @@ public final class FrameEdits {
     public void keep(String name) {
         session.crop().ifPresent(crop -> {
             Format format = session.format().orElseThrow();
-            Framing kept = session.framing().with(format, crop).keeping(format, new Alternate(name, crop));
+            Framing kept = session.framing().withCrop(format, crop).keeping(format, new Alternate(name, crop));
             session.edit("edit.alternate.keep", kept);
         });
     }

@@ -112,7 +112,7 @@ public final class LevelReview {
         Framing before = session.shoot().framing(item.photo());
         if (session.shoot().mayEdit() && item.state() == State.PROPOSED) {
             Tilt level = item.finding().orElseThrow().tilt();
-            Framing after = before.with(before.pose().withTilt(level)).levelledAt(level);
+            Framing after = before.withPose(before.pose().withTilt(level)).levelledAt(level);
             session.shoot().apply(Edit.framing("edit.level.auto", item.photo().id(), before, after));
             items.set(items.indexOf(item), item.as(State.ACCEPTED));
         }

@@ -65,7 +65,7 @@ public final class Marking {
     /** What is asked of a photo with marks at points of level space; two that are too near to each other are one. */
     public static Framing marked(Framing framing, PhotoSpace space, List<Point> level) {
         boolean same = level.size() == Marks.MOST && level.getFirst().distance(level.getLast()) < Marks.NEAREST;
-        return framing.with(Marks.of(space, same ? level.subList(0, 1) : level));
+        return framing.withMarks(Marks.of(space, same ? level.subList(0, 1) : level));
     }
 
     /** A click: the first mark, or the second if there is one. */
@@ -82,7 +82,7 @@ public final class Marking {
 
     /** Takes the marks of the chosen photos away. */
     public void clear() {
-        session.editAll("edit.mark.clear", (photo, framing) -> framing.with(Marks.NONE));
+        session.editAll("edit.mark.clear", (photo, framing) -> framing.withMarks(Marks.NONE));
     }
 
     // ---- proposed ----
@@ -160,7 +160,7 @@ public final class Marking {
             List<FramingChange> changes = new ArrayList<>();
             accepted.forEach((photo, marks) -> {
                 Framing before = session.shoot().framing(photo);
-                changes.add(new FramingChange(photo.id(), before, before.with(marks)));
+                changes.add(new FramingChange(photo.id(), before, before.withMarks(marks)));
             });
             session.shoot().apply(new Edit("edit.mark.accept", changes, null));
         }

@@ -304,7 +304,7 @@ public final class Session {
     /** On a photo that has an overlay of its own, another one takes its place. */
     private void overlayChosen(OverlayChoice chosen) {
         if (framing().overlay().filter(own -> !own.equals(chosen)).isPresent()) {
-            edit("edit.overlay", framing().with(chosen));
+            edit("edit.overlay", framing().withOverlay(chosen));
         }
     }
 
@@ -398,12 +398,12 @@ public final class Session {
     }
 
     Framing placed(Crop crop) {
-        return framing().with(format().orElseThrow(), crop);
+        return framing().withCrop(format().orElseThrow(), crop);
     }
 
     /** The framing with another tilt. */
     public Framing tilted(Tilt tilt) {
-        return framing().with(framing().pose().withTilt(tilt));
+        return framing().withPose(framing().pose().withTilt(tilt));
     }
 
     /** Of several chosen photos each is tilted by as much as the current one. */
@@ -451,7 +451,7 @@ public final class Session {
     public void turn(Turn by) {
         editAll(
                 by.mirrored() ? "edit.mirror" : "edit.turn",
-                (p, before) -> before.with(before.pose().turned(by)));
+                (p, before) -> before.withPose(before.pose().turned(by)));
     }
 
     /** Derives the active format's frame again, of all chosen photos. */
@@ -474,7 +474,7 @@ public final class Session {
     public void checkAll() {
         format().ifPresent(f -> editAll("edit.check", (p, before) -> p.facts()
                 .map(facts -> Derivation.crop(facts.asShot(), before, f, brief.get()))
-                .map(crop -> before.with(f, crop.asChecked()))
+                .map(crop -> before.withCrop(f, crop.asChecked()))
                 .orElse(before)));
     }
 

@@ -35,12 +35,12 @@ final class WallPointer {
     private static final double CLICK = 3;
 
     /** From where the pointer is, in the pressed photo's level space, to what changes. */
-    private record Together(PhotoTile tile, LevelView view, Function<Point, Change> change) {}
+    private record TogetherDrag(PhotoTile tile, LevelView view, Function<Point, Change> change) {}
 
     private final Session session;
     private final Keys keys;
     private final Function<Point, Optional<PhotoTile>> tiles;
-    private Optional<Together> together = Optional.empty();
+    private Optional<TogetherDrag> together = Optional.empty();
     private Optional<PhotoTile> pressed = Optional.empty();
     private Point from = Point.ORIGIN;
     private boolean moving;
@@ -108,7 +108,7 @@ final class WallPointer {
 
     // ---- together ----
 
-    private Optional<Together> begin(PhotoTile tile) {
+    private Optional<TogetherDrag> begin(PhotoTile tile) {
         Set<Photo> selected = session.selectionProperty().get();
         boolean all = selected.size() > 1 && selected.contains(tile.photo()) && !isSelecting();
         if (!all || !session.shoot().mayEdit()) {
@@ -116,7 +116,7 @@ final class WallPointer {
         }
         return tile.view().flatMap(view -> session.format()
                 .flatMap(format -> session.frame(tile.photo(), format))
-                .map(frame -> new Together(tile, view, change(tile, view, frame))));
+                .map(frame -> new TogetherDrag(tile, view, change(tile, view, frame))));
     }
 
     private Function<Point, Change> change(PhotoTile tile, LevelView view, Frame frame) {

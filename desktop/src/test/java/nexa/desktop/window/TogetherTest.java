@@ -112,7 +112,7 @@ class TogetherTest extends WindowTest {
                             "edit.frame",
                             all().get(0).id(),
                             before,
-                            before.with(session().format().orElseThrow(), beyond)));
+                            before.withCrop(session().format().orElseThrow(), beyond)));
             session().selectionProperty().set(Set.copyOf(all().subList(0, 2)));
         });
         Frame before = frame(all().get(0));

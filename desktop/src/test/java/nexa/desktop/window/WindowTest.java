@@ -154,7 +154,7 @@ abstract class WindowTest {
                     .filter(p -> p.file().equals(photo))
                     .forEach(session()::choose);
             session().viewProperty().set(MainView.BENCH);
-            session().preview(session().framing().with(pose));
+            session().preview(session().framing().withPose(pose));
             session().commit("edit.turn");
         });
         return bench(robot);

@@ -15,7 +15,7 @@ import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Scalar;
 
 /**
- * A tile that is reduced by more in one place than in another. Filters come in steps of {@link ReductionMap#STEP}; each
+ * A tile that is reduced by more in one place than in another. Filters come in steps of {@link ReductionMap#FACTOR} between reductions; each
  * pixel is mixed of the two on either side of its own reduction, so that neither inside a tile nor between tiles a seam
  * shows where one filter ends and another begins.
  */
@@ -57,7 +57,7 @@ final class BentTile {
 
     private static void whole(Mat source, Mapping tileToSource, ReductionMap reductions, Mat tile) {
         int block = SourcePart.block(reductions.most());
-        Optional<LowPass> widest = LowPass.forReduction(ReductionMap.ofLevel(reductions.lastLevel()) / block);
+        Optional<LowPass> widest = LowPass.forReduction(ReductionMap.ofStep(reductions.lastStep()) / block);
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
         int reach = widest.map(LowPass::reach).orElse(0);
         try (SourcePart part = SourcePart.of(source, seen, block, reach);
@@ -67,18 +67,18 @@ final class BentTile {
                 return;
             }
             try (Mat mixed = new Mat(tile.rows(), tile.cols(), CV_32FC(tile.channels()), Scalar.all(0))) {
-                for (int level = reductions.firstLevel(); level <= reductions.lastLevel(); level++) {
-                    addLevel(part, sampling, reductions, level, mixed);
+                for (int step = reductions.firstStep(); step <= reductions.lastStep(); step++) {
+                    addStep(part, sampling, reductions, step, mixed);
                 }
                 mixed.convertTo(tile, tile.depth());
             }
         }
     }
 
-    private static void addLevel(SourcePart part, Sampling sampling, ReductionMap reductions, int level, Mat mixed) {
-        try (Mat filtered = filtered(part.pixels(), ReductionMap.ofLevel(level) / part.block());
+    private static void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
+        try (Mat filtered = filtered(part.pixels(), ReductionMap.ofStep(step) / part.block());
                 Mat sampled = new Mat();
-                Mat share = reductions.share(level, mixed.cols(), mixed.rows());
+                Mat share = reductions.share(step, mixed.cols(), mixed.rows());
                 Mat shares = repeated(share, mixed.channels())) {
             sampling.sample(filtered, sampled);
             multiply(sampled, shares, sampled);

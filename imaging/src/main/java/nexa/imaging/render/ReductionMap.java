@@ -9,59 +9,59 @@ import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
- * By how much each pixel of a tile is reduced, as a level: the logarithm of the reduction in steps of {@link #STEP}, 0
+ * By how much each pixel of a tile is reduced, as a step: the logarithm of the reduction to the base {@link #FACTOR}, 0
  * where nothing is. Known at the corners of cells, straight in between.
  *
- * @param levels row by row
+ * @param steps row by row
  * @param across how many in a row
  */
-record ReductionMap(double[] levels, int across) {
+record ReductionMap(double[] steps, int across) {
     /** Output pixels along a cell's side. */
     static final int CELL = 32;
 
-    /** From one level's reduction to the next one's. */
-    static final double STEP = 1.1;
+    /** From one step's reduction to the next one's. */
+    static final double FACTOR = 1.1;
 
     static ReductionMap of(Mapping tileToSource, int width, int height) {
         int across = Math.ceilDiv(width, CELL) + 1;
         int down = Math.ceilDiv(height, CELL) + 1;
-        double[] levels = new double[across * down];
-        for (int i = 0; i < levels.length; i++) {
+        double[] steps = new double[across * down];
+        for (int i = 0; i < steps.length; i++) {
             Point corner = new Point((double) i % across * CELL, (double) (i / across) * CELL);
             double reduction = LowPass.reduction(tileToSource.tangent(corner));
-            levels[i] = Math.max(0, Math.log(reduction) / Math.log(STEP));
+            steps[i] = Math.max(0, Math.log(reduction) / Math.log(FACTOR));
         }
-        return new ReductionMap(levels, across);
+        return new ReductionMap(steps, across);
     }
 
-    static double ofLevel(double level) {
-        return Math.pow(STEP, level);
+    static double ofStep(double step) {
+        return Math.pow(FACTOR, step);
     }
 
     double least() {
-        return ofLevel(Arrays.stream(levels).min().orElseThrow());
+        return ofStep(Arrays.stream(steps).min().orElseThrow());
     }
 
     double most() {
-        return ofLevel(Arrays.stream(levels).max().orElseThrow());
+        return ofStep(Arrays.stream(steps).max().orElseThrow());
     }
 
-    int firstLevel() {
-        return (int) Math.floor(Arrays.stream(levels).min().orElseThrow());
+    int firstStep() {
+        return (int) Math.floor(Arrays.stream(steps).min().orElseThrow());
     }
 
-    int lastLevel() {
-        return (int) Math.ceil(Arrays.stream(levels).max().orElseThrow());
+    int lastStep() {
+        return (int) Math.ceil(Arrays.stream(steps).max().orElseThrow());
     }
 
-    /** The share, 0 to 1, that a level has in each pixel; over all levels they add up to 1. */
-    Mat share(int level, int width, int height) {
+    /** The share, 0 to 1, that a step has in each pixel; over all steps they add up to 1. */
+    Mat share(int step, int width, int height) {
         Mat share = new Mat(height, width, CV_32F);
         float[] row = new float[width];
         try (FloatIndexer cells = share.createIndexer()) {
             for (int y = 0; y < height; y++) {
                 for (int x = 0; x < width; x++) {
-                    row[x] = (float) Math.max(0, 1 - Math.abs(at((x + 0.5) / CELL, (y + 0.5) / CELL) - level));
+                    row[x] = (float) Math.max(0, 1 - Math.abs(at((x + 0.5) / CELL, (y + 0.5) / CELL) - step));
                 }
                 cells.put(y, 0, row);
             }
@@ -72,8 +72,8 @@ record ReductionMap(double[] levels, int across) {
     private double at(double x, double y) {
         int i = (int) y * across + (int) x;
         double partX = x - (int) x;
-        double above = levels[i] + partX * (levels[i + 1] - levels[i]);
-        double below = levels[i + across] + partX * (levels[i + across + 1] - levels[i + across]);
+        double above = steps[i] + partX * (steps[i + 1] - steps[i]);
+        double below = steps[i + across] + partX * (steps[i + across + 1] - steps[i + across]);
         return above + (y - (int) y) * (below - above);
     }
 }

@@ -9,8 +9,8 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.paper.Box;
 import nexa.core.paper.Page;
 import nexa.core.paper.PrintLayout;
+import nexa.core.paper.PrintLayout.Piece;
 import nexa.core.paper.PrintLayout.Place;
-import nexa.core.paper.PrintLayout.Print;
 import nexa.core.paper.PrintLayout.Sheets;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
@@ -46,7 +46,7 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
         guard.require(file, ifTaken);
         List<String> troubles = new ArrayList<>();
         List<Delivery> deliveries = deliveries(shoot, troubles);
-        List<Print> prints = deliveries.stream().map(PrintSheet::print).toList();
+        List<Piece> prints = deliveries.stream().map(PrintSheet::print).toList();
         Sheets sheets = new PrintLayout(page, bleed, marks ? MARK + MARK_GAP : 0).place(prints);
         sheets.tooLarge().forEach(i -> troubles.add(name(deliveries.get(i)) + ": no sheet of this size holds it"));
         List<Delivery> placed = sheets.places().stream()
@@ -84,10 +84,10 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
     }
 
     /** As large as the format asks, as the frame lies. */
-    private static Print print(Delivery delivery) {
+    private static Piece print(Delivery delivery) {
         PixelSize size = delivery.size();
         double ppi = ppi(delivery);
-        return new Print(Sense.millimetres(size.width(), ppi), Sense.millimetres(size.height(), ppi));
+        return new Piece(Sense.millimetres(size.width(), ppi), Sense.millimetres(size.height(), ppi));
     }
 
     private static double ppi(Delivery delivery) {

@@ -8,26 +8,26 @@ import nexa.core.overlay.Stroke.Arc;
 import nexa.core.overlay.Stroke.Segment;
 
 /** Where a stroke passes, whichever way it is drawn, to a billionth of the frame: equal strokes look the same. */
-record Likeness(Set<Spot> ends, Spot middle) {
+record StrokeImprint(Set<Spot> ends, Spot middle) {
     private record Spot(long x, long y) {
         static Spot of(Point p) {
             return new Spot(Math.round(p.x() * 1e9), Math.round(p.y() * 1e9));
         }
     }
 
-    static Set<Likeness> of(List<Stroke> strokes) {
-        return strokes.stream().map(Likeness::of).collect(Collectors.toSet());
+    static Set<StrokeImprint> of(List<Stroke> strokes) {
+        return strokes.stream().map(StrokeImprint::of).collect(Collectors.toSet());
     }
 
-    private static Likeness of(Stroke stroke) {
+    private static StrokeImprint of(Stroke stroke) {
         return switch (stroke) {
             case Segment(Point from, Point to) -> of(from, from.plus(to).times(0.5), to);
             case Arc arc -> of(arc.at(0), arc.at(0.5), arc.at(1));
         };
     }
 
-    private static Likeness of(Point first, Point middle, Point last) {
-        return new Likeness(
+    private static StrokeImprint of(Point first, Point middle, Point last) {
+        return new StrokeImprint(
                 List.of(Spot.of(first), Spot.of(last)).stream().collect(Collectors.toSet()), Spot.of(middle));
     }
 }
