@@ -11,10 +11,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
 
 /**
  * Thousands of damaged files of every kind are read and decoded. The reading is done in a process of its own, which is
@@ -102,12 +102,14 @@ final class Fuzz {
     }
 
     private static String read(Path file) {
-        Probe probe = PhotoProbe.probe(file);
+        Probe probe = PhotoCodecs.STANDARD.probe(file);
         if (probe instanceof Probe.Unreadable(var trouble)) {
             return "refused by its headers: " + trouble.kind();
         }
         try {
-            PreviewMaker.make(file, ((Probe.Readable) probe).facts(), EDGE).close();
+            new PreviewMaker(PhotoCodecs.STANDARD)
+                    .make(file, ((Probe.Readable) probe).facts(), EDGE)
+                    .close();
             return "decoded";
         } catch (UnreadablePhotoException refused) {
             return "refused when decoded: " + refused.trouble().kind();

@@ -15,8 +15,8 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
-import nexa.imaging.probe.PhotoProbe;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
@@ -192,7 +192,7 @@ final class Kills {
         try (Stream<Path> files = Files.walk(out)) {
             return files.filter(file -> file.toString().endsWith(".jpg"))
                     .filter(file -> !file.getFileName().toString().startsWith("."))
-                    .allMatch(file -> PhotoProbe.probe(file) instanceof Probe.Readable);
+                    .allMatch(file -> PhotoCodecs.STANDARD.probe(file) instanceof Probe.Readable);
         }
     }
 

@@ -26,8 +26,9 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.WallView;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
-import nexa.imaging.probe.PhotoProbe;
+import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Locations;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
@@ -128,7 +129,8 @@ final class PictureTimes {
 
     /** Seconds for previews of files on all cores, into a fresh cache. */
     private static double previews(List<Path> files) throws IOException {
-        PreviewCache cache = new PreviewCache(Files.createTempDirectory("nexa-cache"), Long.MAX_VALUE);
+        PreviewCache cache = new PreviewCache(
+                Files.createTempDirectory("nexa-cache"), Long.MAX_VALUE, new PreviewMaker(PhotoCodecs.STANDARD));
         long begun = System.nanoTime();
         try (ExecutorService pool =
                 Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
@@ -137,7 +139,7 @@ final class PictureTimes {
                 Path file = files.get(i);
                 String name = "%032d".formatted(i);
                 tasks.add(() -> {
-                    Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(file);
+                    Probe.Readable probe = (Probe.Readable) PhotoCodecs.STANDARD.probe(file);
                     cache.prepare(file, name, probe.facts(), PhotoLoader.SMALL);
                     return file;
                 });

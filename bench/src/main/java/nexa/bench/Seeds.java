@@ -24,12 +24,12 @@ import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -42,9 +42,9 @@ final class Seeds {
 
     static List<byte[]> all() throws IOException {
         var photo = SmallPhotos.demoPhotos().getFirst();
-        Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(photo);
+        Probe.Readable probe = (Probe.Readable) PhotoCodecs.STANDARD.probe(photo);
         List<byte[]> seeds = new ArrayList<>();
-        try (Picture small = PreviewMaker.picture(photo, probe.facts(), EDGE);
+        try (Picture small = new PreviewMaker(PhotoCodecs.STANDARD).picture(photo, probe.facts(), EDGE);
                 Mat deep = new Mat();
                 Mat grey = new Mat();
                 Mat alpha = new Mat()) {

@@ -7,11 +7,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
 
 /** Many small files with the demo photos' pictures. */
 final class SmallPhotos {
@@ -23,8 +23,8 @@ final class SmallPhotos {
     static void write(Path folder, int count) throws IOException {
         List<byte[]> pictures = new ArrayList<>();
         for (Path photo : demoPhotos()) {
-            Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(photo);
-            try (Picture small = PreviewMaker.picture(photo, probe.facts(), LONG_EDGE)) {
+            Probe.Readable probe = (Probe.Readable) PhotoCodecs.STANDARD.probe(photo);
+            try (Picture small = new PreviewMaker(PhotoCodecs.STANDARD).picture(photo, probe.facts(), LONG_EDGE)) {
                 pictures.add(Encoder.plainJpeg(small, 85));
             }
         }
@@ -40,8 +40,8 @@ final class SmallPhotos {
     /** One of them, with a number behind its end. */
     static void one(Path file, int number) throws IOException {
         Path photo = demoPhotos().getFirst();
-        Probe.Readable probe = (Probe.Readable) PhotoProbe.probe(photo);
-        try (Picture small = PreviewMaker.picture(photo, probe.facts(), LONG_EDGE)) {
+        Probe.Readable probe = (Probe.Readable) PhotoCodecs.STANDARD.probe(photo);
+        try (Picture small = new PreviewMaker(PhotoCodecs.STANDARD).picture(photo, probe.facts(), LONG_EDGE)) {
             byte[] picture = Encoder.plainJpeg(small, 85);
             byte[] numbered = Arrays.copyOf(picture, picture.length + 4);
             java.nio.ByteBuffer.wrap(numbered).putInt(picture.length, number);

@@ -14,8 +14,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
-import nexa.imaging.probe.PhotoProbe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -232,7 +232,7 @@ class CommandsTest extends CommandTest {
         try (var files = Files.list(base.resolve("out"))) {
             for (Path file :
                     files.filter(file -> file.toString().endsWith(".png")).toList()) {
-                Probe.Readable probe = assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file));
+                Probe.Readable probe = assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file));
                 assertEquals("Wide RGB (P3 primaries)", probe.facts().profile());
             }
         }

@@ -25,11 +25,11 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
 import nexa.core.level.LevelLine;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
-import nexa.imaging.probe.PhotoProbe;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
@@ -99,7 +99,7 @@ class DemoShootTest {
     /** The reported corners, rendered by OpenCV's perspective warp out of the upright picture. */
     private Picture warped(JsonNode crop) throws IOException {
         Path file = folder.resolve(crop.get("photo").asText());
-        var facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+        var facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
         Turn turn =
                 new Turn(crop.get("quarterTurns").asInt(), crop.get("mirrored").asBoolean());
         int width = crop.get("width").asInt();

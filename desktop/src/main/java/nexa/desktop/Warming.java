@@ -6,11 +6,11 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.Probe;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -30,8 +30,10 @@ final class Warming {
             try (var picture = Warming.class.getResourceAsStream("warming.png");
                     Connection database = DriverManager.getConnection("jdbc:sqlite::memory:")) {
                 Files.write(photo, picture.readAllBytes());
-                if (PhotoProbe.probe(photo) instanceof Probe.Readable(var facts)) {
-                    PreviewMaker.make(photo, facts, 16).close();
+                if (PhotoCodecs.STANDARD.probe(photo) instanceof Probe.Readable(var facts)) {
+                    new PreviewMaker(PhotoCodecs.STANDARD)
+                            .make(photo, facts, 16)
+                            .close();
                 }
                 ColourTransform.between(Profile.WIDE, Profile.SRGB);
             } finally {

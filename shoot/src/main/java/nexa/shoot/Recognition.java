@@ -15,10 +15,10 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import nexa.core.brief.Framing;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
-import nexa.imaging.probe.PhotoProbe;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.scan.Fingerprint;
 import nexa.shoot.scan.FoundFile;
@@ -36,18 +36,27 @@ public final class Recognition {
     private static final Logger LOG = LoggerFactory.getLogger(Recognition.class);
 
     private final Path folder;
+    private final PhotoCodecs codecs;
     private final Map<String, StoredPhoto> byFile = new HashMap<>();
     private final Map<String, List<StoredPhoto>> byFingerprint = new HashMap<>();
     private final Set<Long> recognised = new HashSet<>();
 
-    public Recognition(Path folder, Collection<StoredPhoto> known) {
+    public Recognition(Path folder, Collection<StoredPhoto> known, PhotoCodecs codecs) {
         this.folder = folder;
+        this.codecs = codecs;
         for (StoredPhoto photo : known) {
             byFile.put(photo.found().file(), photo);
             byFingerprint
                     .computeIfAbsent(photo.photo().fingerprint(), print -> new ArrayList<>())
                     .add(photo);
         }
+    }
+
+    /** The files that are known, as they were found. */
+    Map<String, FoundFile> known() {
+        Map<String, FoundFile> known = new HashMap<>();
+        byFile.forEach((name, photo) -> known.put(name, photo.found()));
+        return known;
     }
 
     /**
@@ -100,7 +109,7 @@ public final class Recognition {
             return new Looked(found, "unread " + found.file(), Probe.unreadable(Trouble.Kind.NAME));
         }
         Path file = folder.resolve(found.file());
-        return new Looked(found, fingerprint(file, found), PhotoProbe.probe(file));
+        return new Looked(found, fingerprint(file, found), codecs.probe(file));
     }
 
     /** A file that can't be read has no content to go by; its name stands in. */

@@ -12,6 +12,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.atomic.AtomicInteger;
 import nexa.shoot.edit.History;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.store.Store;
@@ -34,6 +35,9 @@ final class Saver implements AutoCloseable {
 
     /** Touched on the writer's thread only. */
     private final Deque<Write> unsaved = new ArrayDeque<>();
+
+    /** Writes asked for and not done. */
+    private final AtomicInteger waiting = new AtomicInteger();
 
     private volatile @Nullable StoreException failure;
 
@@ -106,10 +110,21 @@ final class Saver implements AutoCloseable {
     }
 
     private void submit(Write write) {
-        writer.submit(() -> {
-            unsaved.add(write);
-            writeAll();
-        });
+        waiting.incrementAndGet();
+        try {
+            writer.submit(() -> {
+                unsaved.add(write);
+                writeAll();
+            });
+        } catch (RejectedExecutionException closed) {
+            waiting.decrementAndGet();
+            throw closed;
+        }
+    }
+
+    /** Whether nothing waits to be stored. */
+    boolean isDone() {
+        return waiting.get() == 0;
     }
 
     /** In order: a later edit builds upon the earlier ones. */
@@ -118,6 +133,7 @@ final class Saver implements AutoCloseable {
             while (!unsaved.isEmpty()) {
                 unsaved.getFirst().run();
                 unsaved.removeFirst();
+                waiting.decrementAndGet();
             }
             failure = null;
         } catch (StoreException failed) {

@@ -29,11 +29,11 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
-import nexa.imaging.blocks.ScanCheck;
-import nexa.imaging.file.FileKind;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
+import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -84,6 +84,7 @@ public final class Shoot implements AutoCloseable {
     private final DeliveredFiles delivered;
     private final Set<String> sound;
     private final Locations locations;
+    private final PhotoCodecs codecs;
     private final List<String> told;
     private volatile int others;
     private final Object editing = new Object();
@@ -100,7 +101,13 @@ public final class Shoot implements AutoCloseable {
     private record Scanned(List<StoredPhoto> photos, boolean whole, int others) {}
 
     private Shoot(
-            Path folder, ShootFiles files, Store store, DeliveredFiles delivered, Scanned scanned, Locations locations)
+            Path folder,
+            ShootFiles files,
+            Store store,
+            DeliveredFiles delivered,
+            Scanned scanned,
+            Locations locations,
+            PhotoCodecs codecs)
             throws IOException {
         List<StoredPhoto> stored = scanned.photos();
         this.whole = scanned.whole();
@@ -118,6 +125,7 @@ public final class Shoot implements AutoCloseable {
         this.sound.addAll(store.sound());
         this.delivered = delivered;
         this.locations = locations;
+        this.codecs = codecs;
         this.others = scanned.others();
         this.told =
                 Stream.concat(files.told().stream(), store.spoiled().stream()).toList();
@@ -150,6 +158,16 @@ public final class Shoot implements AutoCloseable {
      * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
      */
     public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience) throws IOException {
+        return open(folder, locations, mostNew, patience, PhotoCodecs.STANDARD);
+    }
+
+    /**
+     * The same with other kinds of files.
+     *
+     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
+     */
+    public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience, PhotoCodecs codecs)
+            throws IOException {
         Path real = checked(folder);
         ShootFiles files = ShootFiles.open(real, locations, patience);
         Store store = files.opened().store();
@@ -157,8 +175,9 @@ public final class Shoot implements AutoCloseable {
             List<StoredPhoto> known = store.photos();
             DeliveredFiles delivered =
                     new DeliveredFiles(real, store.deliveries(), names(known), DeliverySeal.ofUser(locations.data()));
-            Scanned scanned = scan(real, store, known, delivered, files.mayWrite(), mostNew);
-            return new Shoot(real, files, store, delivered, scanned, locations);
+            Scanned scanned =
+                    scan(real, store, new Recognition(real, known, codecs), delivered, files.mayWrite(), mostNew);
+            return new Shoot(real, files, store, delivered, scanned, locations, codecs);
         } catch (IOException | RuntimeException failed) {
             try (files) {
                 store.close();
@@ -208,7 +227,7 @@ public final class Shoot implements AutoCloseable {
             whole = true;
             return Arrivals.NONE;
         }
-        Recognition.Result result = new Recognition(folder, saver.photos()).recognise(found);
+        Recognition.Result result = new Recognition(folder, saver.photos(), codecs).recognise(found);
         List<StoredPhoto> news = result.changed().stream()
                 .filter(photo -> !photo.found().equals(before.get(photo.found().file())))
                 .toList();
@@ -276,15 +295,14 @@ public final class Shoot implements AutoCloseable {
     }
 
     private static Scanned scan(
-            Path folder, Store store, List<StoredPhoto> known, DeliveredFiles delivered, boolean save, int mostNew)
+            Path folder, Store store, Recognition recognition, DeliveredFiles delivered, boolean save, int mostNew)
             throws IOException {
-        Map<String, FoundFile> before =
-                byFile(known.stream().map(StoredPhoto::found).toList());
+        Map<String, FoundFile> before = recognition.known();
         Listing listing = FolderScan.list(folder, delivered);
         Some some = Some.of(found(folder, listing), before, file -> true, mostNew);
         List<FoundFile> found = some.files();
         try {
-            Recognition.Result result = new Recognition(folder, known).recognise(found);
+            Recognition.Result result = recognition.recognise(found);
             Collection<Delivered> compared = delivered.compared();
             if (save && !compared.isEmpty()) {
                 store.saveDeliveries(compared);
@@ -351,6 +369,15 @@ public final class Shoot implements AutoCloseable {
         return whole;
     }
 
+    /** How its files are opened. */
+    public PhotoCodecs codecs() {
+        return codecs;
+    }
+
+    public PreviewMaker previewMaker() {
+        return new PreviewMaker(codecs);
+    }
+
     /** A photo whose name the system's encoding can't say has a file that is not there. */
     public Path fileOf(Photo photo) {
         return RelativePath.resolve(folder, photo.file()).orElseGet(() -> folder.resolve(NOWHERE));
@@ -396,14 +423,15 @@ public final class Shoot implements AutoCloseable {
      */
     public boolean isDamaged(Photo photo) {
         Optional<PhotoFacts> facts = photo.facts();
-        if (facts.isEmpty() || facts.get().kind() != FileKind.JPEG || sound.contains(photo.fingerprint())) {
+        if (facts.isEmpty() || sound.contains(photo.fingerprint())) {
             return false;
         }
         if (facts.get().remarks().contains(Remark.DAMAGED)) {
             return true;
         }
         try {
-            boolean damaged = ScanCheck.isDamaged(Files.readAllBytes(fileOf(photo)));
+            Path file = fileOf(photo);
+            boolean damaged = codecs.of(file, facts.get()).isDamaged(file);
             if (!damaged) {
                 sound.add(photo.fingerprint());
                 if (mayEdit()) {
@@ -560,6 +588,11 @@ public final class Shoot implements AutoCloseable {
     /** Why the last edits could not be stored; empty if all are. */
     public Optional<String> savingTrouble() {
         return saver.trouble();
+    }
+
+    /** Whether all that was asked for is stored. */
+    public boolean isStored() {
+        return saver.isDone();
     }
 
     /** Tries to store what is not stored; whether all is now. Waits for the store, so not for the interface's thread. */

@@ -12,6 +12,7 @@ import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SetSense;
 import nexa.core.print.SizeTarget;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.shoot.handover.Estimate;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
@@ -41,7 +42,7 @@ class EstimateTest {
                     shoot,
                     TestShoot.addFormat(shoot, "Print", "4:5"),
                     TestShoot.addFormat(shoot, "Square", "1:1").filed(FileSettings.parse("png")));
-            Estimate estimate = Estimate.of(plan, () -> false);
+            Estimate estimate = Estimate.of(plan, PhotoCodecs.STANDARD, () -> false);
             long written = 0;
             for (Outcome outcome : new Handover(plan, told -> {}, new RunControl()).run(shoot)) {
                 written += Files.size(outcome.delivery().output());

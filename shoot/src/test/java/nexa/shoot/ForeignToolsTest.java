@@ -26,11 +26,11 @@ import nexa.core.geometry.Turn;
 import nexa.core.print.SizeTarget;
 import nexa.core.space.Pose;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.probe.PhotoProbe;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import nexa.shoot.edit.Edit;
@@ -110,8 +110,8 @@ class ForeignToolsTest {
             new ExifRewriter().updateExifMetadataLossless(Encoder.plainJpeg(small, 80), out, exif);
         }
         Path file = Files.write(base.resolve("exif.jpg"), out.toByteArray());
-        var facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        try (Source source = Source.open(file, facts)) {
+        var facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts)) {
             return source.metadata().exif();
         }
     }

@@ -26,11 +26,13 @@ import nexa.core.geometry.Turn;
 import nexa.core.print.SizeTarget;
 import nexa.core.space.Pose;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.preview.Preview;
+import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.Handover;
@@ -207,7 +209,8 @@ class HandoverTest {
     @Test
     void previews_comeFromTheCacheAndSurviveATornFile() throws IOException {
         Path file = test.photo("a.jpg", 900, 600);
-        PreviewCache cache = new PreviewCache(base.resolve("cache"), Long.MAX_VALUE);
+        PreviewCache cache =
+                new PreviewCache(base.resolve("cache"), Long.MAX_VALUE, new PreviewMaker(PhotoCodecs.STANDARD));
         try (Shoot shoot = test.open()) {
             Photo a = shoot.photos().getFirst();
             assertEquals(new PixelSize(300, 200), sizeOf(cache, file, a));
@@ -243,7 +246,8 @@ class HandoverTest {
         try (Shoot shoot = test.open()) {
             Photo photo = shoot.photos().getFirst();
             PhotoFacts facts = photo.facts().orElseThrow();
-            PreviewCache cache = new PreviewCache(base.resolve("cache"), Long.MAX_VALUE);
+            PreviewCache cache =
+                    new PreviewCache(base.resolve("cache"), Long.MAX_VALUE, new PreviewMaker(PhotoCodecs.STANDARD));
             for (int i = 0; i < 20; i++) {
                 cache.prepare(shoot.fileOf(photo), String.format("%032d", i), facts, 300);
             }

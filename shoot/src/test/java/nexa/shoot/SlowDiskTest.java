@@ -13,6 +13,7 @@ import java.util.concurrent.TimeUnit;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.PreviewMaker;
@@ -66,16 +67,17 @@ class SlowDiskTest {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
             Photo photo = shoot.photos().getFirst();
             disk.pullOut();
-            UnreadablePhotoException gone = assertThrows(
-                    UnreadablePhotoException.class,
-                    () -> PreviewMaker.make(shoot.fileOf(photo), photo.facts().orElseThrow(), 512));
+            UnreadablePhotoException gone =
+                    assertThrows(UnreadablePhotoException.class, () -> new PreviewMaker(PhotoCodecs.STANDARD)
+                            .make(shoot.fileOf(photo), photo.facts().orElseThrow(), 512));
             assertEquals(Trouble.Kind.READ_FAILED, gone.trouble().kind());
             assertThrows(IOException.class, () -> shoot.look(found -> true, 10));
             TestShoot.place(shoot, photo, print, TestShoot.WISH);
             Framing placed = shoot.framing(photo);
             disk.putBack();
             assertEquals(Arrivals.NONE, shoot.look(found -> true, 10));
-            PreviewMaker.make(shoot.fileOf(photo), photo.facts().orElseThrow(), 512)
+            new PreviewMaker(PhotoCodecs.STANDARD)
+                    .make(shoot.fileOf(photo), photo.facts().orElseThrow(), 512)
                     .close();
             assertEquals(PHOTOS, shoot.photos().size());
             assertEquals(placed, shoot.framing(photo));

@@ -20,10 +20,10 @@ import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.blocks.BlockCut.Part;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.probe.PhotoProbe;
 import nexa.imaging.source.Source;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Delivery;
@@ -59,8 +59,8 @@ class UntouchedTest {
     }
 
     private static Source source(Path file) throws IOException {
-        PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        return Source.open(file, facts);
+        PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+        return PhotoCodecs.STANDARD.open(file, facts);
     }
 
     private HandoverPlan plan(Shoot shoot, Format format) {

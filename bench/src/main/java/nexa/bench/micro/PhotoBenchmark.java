@@ -15,6 +15,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
@@ -98,7 +99,7 @@ public class PhotoBenchmark {
     /** What the Wall needs of one photo the first time it is shown. */
     @Benchmark
     public int previewForTheWall() throws IOException {
-        try (Picture picture = PreviewMaker.picture(file, facts, 512)) {
+        try (Picture picture = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 512)) {
             return picture.toRaster().width();
         }
     }
@@ -106,7 +107,7 @@ public class PhotoBenchmark {
     /** What the Bench needs of one photo the first time it is shown. */
     @Benchmark
     public int previewForTheBench() throws IOException {
-        try (Picture picture = PreviewMaker.picture(file, facts, 1280)) {
+        try (Picture picture = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 1280)) {
             return picture.toRaster().width();
         }
     }

@@ -58,7 +58,7 @@ public final class FinishExample {
     private Optional<Pair> made(Delivery delivery) {
         Finish finish = delivery.format().files().finish();
         try {
-            List<Picture> pictures = Rendering.samples(delivery, side, List.of(Finish.DEFAULT, finish));
+            List<Picture> pictures = Rendering.samples(shoot.codecs(), delivery, side, List.of(Finish.DEFAULT, finish));
             try (Picture plain = pictures.getFirst();
                     Picture finished = pictures.getLast()) {
                 return Optional.of(new Pair(plain.toRaster(), finished.toRaster()));

@@ -145,7 +145,7 @@ public final class HandoverModel {
         Outlook known = Outlook.of(plan);
         showLook(known, mine);
         try {
-            Estimate estimate = Estimate.of(plan, () -> mine != looks.get());
+            Estimate estimate = Estimate.of(plan, shoot.codecs(), () -> mine != looks.get());
             showLook(known.with(estimate), mine);
         } catch (IOException unreadable) { // the run says why; until then there is no estimate
             return;

@@ -3,6 +3,7 @@ package nexa.desktop.photo;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.PriorityBlockingQueue;
@@ -15,7 +16,6 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
-import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
@@ -101,20 +101,23 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     /**
-     * A camera's own small picture of a photo that is not in the cache yet; fails if there is none.
+     * A camera's own small picture of a photo; fails if there is none, or the cache has something better.
      */
     public CompletableFuture<ScreenPhoto> firstLook(Photo photo, Path file) {
         PhotoFacts facts = photo.facts().orElseThrow();
         return wanted(new Key(photo.fingerprint(), FIRST_LOOK), Urgency.FIRST_LOOK, () -> {
-            try (Preview preview = PreviewMaker.embedded(file, facts, SMALL).orElseThrow()) {
+            if (cache.has(photo.fingerprint(), SMALL)) {
+                throw new NoSuchElementException("it is as quick to show it well");
+            }
+            try (Preview preview = cache.maker().embedded(file, facts, SMALL).orElseThrow()) {
                 return shown(preview);
             }
         });
     }
 
-    /** Whether a first look is worth it: nothing better is at hand. */
+    /** Whether a first look is worth it: nothing better is in memory. */
     public boolean wantsFirstLook(Photo photo) {
-        return ready(photo, SMALL).isEmpty() && !cache.has(photo.fingerprint(), SMALL);
+        return ready(photo, SMALL).isEmpty();
     }
 
     private ScreenPhoto shown(Preview preview) {

@@ -14,6 +14,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import nexa.imaging.codec.PhotoCodecs;
+import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
@@ -37,7 +39,7 @@ class PhotoLoaderTest {
     }
 
     private PreviewCache cache() {
-        return new PreviewCache(base.resolve("previews"), Long.MAX_VALUE);
+        return new PreviewCache(base.resolve("previews"), Long.MAX_VALUE, new PreviewMaker(PhotoCodecs.STANDARD));
     }
 
     @Test

@@ -21,12 +21,14 @@ import nexa.core.shape.Shape;
 import nexa.desktop.pane.SettingsPane;
 import nexa.desktop.session.MainView;
 import nexa.desktop.wall.PhotoTile;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
+import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.photo.Photo;
@@ -194,8 +196,8 @@ class PicturesTest extends WindowTest {
         Path notes = Files.writeString(folder.resolveSibling("notes.icc"), "not a profile");
         SettingsPane pane = WaitForAsyncUtils.asyncFx(() -> new SettingsPane(
                         session().settings(),
-                        new nexa.desktop.photo.PhotoLoader(
-                                new nexa.shoot.preview.PreviewCache(folder.resolveSibling("other"), 1 << 20))))
+                        new nexa.desktop.photo.PhotoLoader(new nexa.shoot.preview.PreviewCache(
+                                folder.resolveSibling("other"), 1 << 20, new PreviewMaker(PhotoCodecs.STANDARD)))))
                 .get();
         onFx(() -> pane.use(Optional.of(notes.toString())));
         assertEquals(

@@ -20,6 +20,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.PhotoTile;
 import nexa.shoot.Locations;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -56,6 +57,13 @@ abstract class WindowTest {
         });
         onFx(() -> window.open(folder));
         until(() -> window.session().isPresent());
+    }
+
+    /** The shoot's folder is removed after the tests, so it must be let go. */
+    @AfterEach
+    void end() throws Exception {
+        onFx(window::close);
+        window.closed().get(20, TimeUnit.SECONDS);
     }
 
     private void copyPhotos() throws IOException {

@@ -31,8 +31,8 @@ public record Likeness(BitSet brighter) {
     public static final Likeness NONE = new Likeness(new BitSet());
 
     /** Empty if the photo can't be decoded. */
-    public static Optional<Likeness> of(Path file, PhotoFacts facts) {
-        try (Picture small = PreviewMaker.picture(file, facts, LONG_EDGE);
+    public static Optional<Likeness> of(PreviewMaker previews, Path file, PhotoFacts facts) {
+        try (Picture small = previews.picture(file, facts, LONG_EDGE);
                 Mat grey = new Mat();
                 Mat grid = new Mat();
                 Size size = new Size(GRID + 1, GRID + 1)) {

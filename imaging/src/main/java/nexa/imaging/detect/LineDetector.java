@@ -36,8 +36,9 @@ public final class LineDetector {
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
-    public static List<LevelLine> segments(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture small = PreviewMaker.picture(file, facts, LONG_EDGE);
+    public static List<LevelLine> segments(PreviewMaker previews, Path file, PhotoFacts facts)
+            throws UnreadablePhotoException {
+        try (Picture small = previews.picture(file, facts, LONG_EDGE);
                 Mat grey = grey(small);
                 Mat found = new Mat();
                 LineSegmentDetector detector = detector()) {

@@ -61,13 +61,14 @@ public final class SubjectDetector {
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
-    public static List<Point> find(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        List<Point> eyes = eyes(file, facts);
-        return eyes.isEmpty() ? ends(file, facts) : eyes;
+    public static List<Point> find(PreviewMaker previews, Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        List<Point> eyes = eyes(previews, file, facts);
+        return eyes.isEmpty() ? ends(previews, file, facts) : eyes;
     }
 
-    private static List<Point> eyes(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture picture = PreviewMaker.picture(file, facts, FACE_EDGE)) {
+    private static List<Point> eyes(PreviewMaker previews, Path file, PhotoFacts facts)
+            throws UnreadablePhotoException {
+        try (Picture picture = previews.picture(file, facts, FACE_EDGE)) {
             double scale = (double) facts.asShot().longEdge() / picture.size().longEdge();
             return FaceDetector.eyes(picture).stream()
                     .map(eye -> eye.times(scale))
@@ -75,8 +76,9 @@ public final class SubjectDetector {
         }
     }
 
-    private static List<Point> ends(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture small = PreviewMaker.picture(file, facts, LONG_EDGE);
+    private static List<Point> ends(PreviewMaker previews, Path file, PhotoFacts facts)
+            throws UnreadablePhotoException {
+        try (Picture small = previews.picture(file, facts, LONG_EDGE);
                 Mat colour = colour(small);
                 Mat byRows = foreground(colour, Backdrop.of(colour).seeds());
                 Mat byBorder = foreground(colour, border(colour))) {

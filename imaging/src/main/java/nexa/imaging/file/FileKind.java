@@ -12,6 +12,11 @@ public enum FileKind {
     /** Any other that the pixel library reads; there it is found by asking it. */
     OTHER;
 
+    /** Whether its photos may have more than eight bits a channel. */
+    public boolean mayBeDeep() {
+        return this != JPEG;
+    }
+
     /** Whether OpenCV's decoder already applies the file's orientation tag, whatever it is asked. */
     public boolean decodesAsShot() {
         return this == TIFF;

@@ -4,31 +4,33 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import nexa.imaging.file.FileKind;
+import nexa.imaging.codec.JpegCodec;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
-import nexa.imaging.probe.Previews;
 import nexa.imaging.source.Source;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** Decodes photos at the size a screen needs. Thread-safe. */
-public final class PreviewMaker {
+/**
+ * Decodes photos at the size a screen needs. Thread-safe.
+ *
+ * @param codecs that open them
+ */
+public record PreviewMaker(PhotoCodecs codecs) {
     private static final Logger LOG = LoggerFactory.getLogger(PreviewMaker.class);
-
-    private PreviewMaker() {}
 
     /**
      * The photo with at most the given long edge. Small photos keep their size.
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
-    public static Preview make(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+    public Preview make(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
         Reduction reduction = Reduction.leaving(longEdge, facts.asShot().longEdge());
-        try (Source source = Source.open(file, facts, reduction);
+        try (Source source = codecs.open(file, facts, reduction);
                 Picture reduced = source.picture().reducedTo(longEdge);
                 Picture turned = reduced.turned(facts.decodedToAsShot());
                 Picture eight = turned.to8Bits()) {
@@ -41,7 +43,7 @@ public final class PreviewMaker {
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
-    public static Picture picture(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+    public Picture picture(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
         try (Preview preview = make(file, facts, longEdge)) {
             return preview.picture().shared();
         }
@@ -53,11 +55,8 @@ public final class PreviewMaker {
      *
      * @param longEdge the largest of them that is worth decoding, if there are several
      */
-    public static Optional<Preview> embedded(Path file, PhotoFacts facts, int longEdge) {
-        if (facts.kind() != FileKind.JPEG) {
-            return Optional.empty();
-        }
-        List<EmbeddedJpeg> found = Previews.in(file);
+    public Optional<Preview> embedded(Path file, PhotoFacts facts, int longEdge) {
+        List<EmbeddedJpeg> found = embedded(file, facts);
         Optional<EmbeddedJpeg> best = found.stream()
                 .filter(preview -> preview.size().longEdge() >= longEdge)
                 .findFirst()
@@ -65,9 +64,17 @@ public final class PreviewMaker {
         return best.flatMap(preview -> decoded(file, facts, preview, longEdge));
     }
 
+    private List<EmbeddedJpeg> embedded(Path file, PhotoFacts facts) {
+        try {
+            return codecs.of(file, facts).embedded(file);
+        } catch (UnreadablePhotoException unknown) { // said where its pixels are asked for
+            return List.of();
+        }
+    }
+
     private static Optional<Preview> decoded(Path file, PhotoFacts facts, EmbeddedJpeg preview, int longEdge) {
         Reduction reduction = Reduction.leaving(longEdge, preview.size().longEdge());
-        try (Source source = Source.open(file, preview.bytes(file), reduction);
+        try (Source source = JpegCodec.decode(file, preview.bytes(file), reduction);
                 Picture whole = source.picture().cutTo(facts.decoded().aspect());
                 Picture small = whole.reducedTo(longEdge);
                 Picture turned = small.turned(facts.decodedToAsShot())) {

@@ -2,14 +2,11 @@ package nexa.imaging.probe;
 
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
-import com.drew.metadata.bmp.BmpHeaderDirectory;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
 import com.drew.metadata.icc.IccDirectory;
 import com.drew.metadata.jpeg.JpegDirectory;
-import com.drew.metadata.png.PngDirectory;
-import com.drew.metadata.webp.WebpDirectory;
 import java.lang.reflect.Array;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
@@ -19,11 +16,10 @@ import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.colour.Profile;
-import nexa.imaging.file.FileKind;
 import org.jspecify.annotations.Nullable;
 
 /** The few header values that Nexa needs, out of all that were read. */
-final class Headers {
+public final class Headers {
     private static final DateTimeFormatter EXIF_TIME = DateTimeFormatter.ofPattern("uuuu:MM:dd HH:mm:ss");
 
     /** TIFF 6.0 and its technical notes: none, CCITT, LZW, JPEG, Deflate, PackBits. */
@@ -37,31 +33,8 @@ final class Headers {
 
     private Headers() {}
 
-    /** Stored size; empty if the headers hold none or a senseless one. */
-    static Optional<PixelSize> size(FileKind kind, Metadata metadata) {
-        return switch (kind) {
-            case JPEG ->
-                size(metadata, JpegDirectory.class, JpegDirectory.TAG_IMAGE_WIDTH, JpegDirectory.TAG_IMAGE_HEIGHT);
-            case PNG -> size(metadata, PngDirectory.class, PngDirectory.TAG_IMAGE_WIDTH, PngDirectory.TAG_IMAGE_HEIGHT);
-            case TIFF ->
-                size(
-                        metadata,
-                        ExifIFD0Directory.class,
-                        ExifDirectoryBase.TAG_IMAGE_WIDTH,
-                        ExifDirectoryBase.TAG_IMAGE_HEIGHT);
-            case WEBP ->
-                size(metadata, WebpDirectory.class, WebpDirectory.TAG_IMAGE_WIDTH, WebpDirectory.TAG_IMAGE_HEIGHT);
-            case RAW, OTHER -> Optional.empty(); // their headers don't say which picture is meant
-            case BMP ->
-                size(
-                        metadata,
-                        BmpHeaderDirectory.class,
-                        BmpHeaderDirectory.TAG_IMAGE_WIDTH,
-                        BmpHeaderDirectory.TAG_IMAGE_HEIGHT);
-        };
-    }
-
-    private static <D extends Directory> Optional<PixelSize> size(
+    /** The size that directories of a type say; empty if there is none or a senseless one. */
+    public static <D extends Directory> Optional<PixelSize> size(
             Metadata metadata, Class<D> type, int width, int height) {
         for (D directory : metadata.getDirectoriesOfType(type)) {
             Integer w = directory.getInteger(width);
@@ -74,7 +47,7 @@ final class Headers {
     }
 
     /** Colour components of a JPEG, 0 if its headers don't say. */
-    static int components(Metadata metadata) {
+    public static int components(Metadata metadata) {
         return metadata.getDirectoriesOfType(JpegDirectory.class).stream()
                 .map(directory -> directory.getInteger(JpegDirectory.TAG_NUMBER_OF_COMPONENTS))
                 .filter(Objects::nonNull)
@@ -83,20 +56,20 @@ final class Headers {
     }
 
     /** Name of the embedded colour profile; null if there is none. */
-    static @Nullable String profile(Metadata metadata) {
+    public static @Nullable String profile(Metadata metadata) {
         IccDirectory directory = metadata.getFirstDirectoryOfType(IccDirectory.class);
         return directory == null ? null : Profile.name(directory);
     }
 
     /** How a TIFF's samples are meant, -1 if its headers don't say. */
-    static int photometric(Metadata metadata) {
+    public static int photometric(Metadata metadata) {
         ExifIFD0Directory first = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
         Integer value = first == null ? null : first.getInteger(ExifDirectoryBase.TAG_PHOTOMETRIC_INTERPRETATION);
         return value == null ? -1 : value;
     }
 
     /** Whether a TIFF's samples are packed and meant in a way that is read: whole numbers of up to 16 bits, no Lab. */
-    static boolean isCommonTiff(Metadata metadata) {
+    public static boolean isCommonTiff(Metadata metadata) {
         ExifIFD0Directory first = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
         return first == null
                 || PACKINGS.contains(number(first, ExifDirectoryBase.TAG_COMPRESSION, 1))
@@ -114,14 +87,14 @@ final class Headers {
     }
 
     /** Whether the embedded profile is for ink values. */
-    static boolean isOfInk(Metadata metadata) {
+    public static boolean isOfInk(Metadata metadata) {
         IccDirectory directory = metadata.getFirstDirectoryOfType(IccDirectory.class);
         String space = directory == null ? null : directory.getString(IccDirectory.TAG_COLOR_SPACE);
         return space != null && space.strip().equals("CMYK");
     }
 
     /** EXIF orientation, 1 if missing or senseless. */
-    static int orientation(Metadata metadata) {
+    public static int orientation(Metadata metadata) {
         for (ExifIFD0Directory directory : metadata.getDirectoriesOfType(ExifIFD0Directory.class)) {
             Integer value = directory.getInteger(ExifDirectoryBase.TAG_ORIENTATION);
             if (value != null && value >= 1 && value <= 8) {
@@ -131,7 +104,7 @@ final class Headers {
         return 1;
     }
 
-    static @Nullable LocalDateTime taken(Metadata metadata) {
+    public static @Nullable LocalDateTime taken(Metadata metadata) {
         for (ExifSubIFDDirectory directory : metadata.getDirectoriesOfType(ExifSubIFDDirectory.class)) {
             String text = directory.getString(ExifDirectoryBase.TAG_DATETIME_ORIGINAL);
             if (text != null) {

@@ -2,9 +2,9 @@ package nexa.imaging.probe;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
-import java.nio.file.Files;
+import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.OptionalInt;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.blocks.ScanCheck;
@@ -17,56 +17,56 @@ import nexa.imaging.pixels.UnreadablePhotoException;
  * Tells whether a JPEG was cut off. A whole one has its end marker (FF D9, ITU T.81 B.1.1.3) after its scan data;
  * only where that is missing, the picture is decoded to see how far it goes.
  */
-final class JpegCompleteness {
+public final class JpegCompleteness {
     /** Cameras append at most some padding or small previews after the picture. */
     private static final int TAIL = 1 << 16;
 
     private static final int MOST_PIXELS_A_BYTE = 600;
     private static final int END_OF_IMAGE = 0xD9;
 
-    private JpegCompleteness() {}
+    private final PhotoFile file;
+    private final JpegSegments segments;
+    private final boolean ends;
+
+    private JpegCompleteness(PhotoFile file) throws IOException {
+        this.file = file;
+        this.segments = file.segments();
+        this.ends = segments.scan() >= 0 && endsAfter(file.channel(), segments.scan());
+    }
+
+    /** @param file a JPEG */
+    public static JpegCompleteness of(PhotoFile file) throws IOException {
+        return new JpegCompleteness(file);
+    }
+
+    /** The stored size, if it is a whole header of a kind that decoders read. */
+    public Optional<PixelSize> size() throws IOException {
+        return segments.size(file.channel());
+    }
 
     /**
      * Whether the headers say more pixels than so few bytes can hold: decoders would spend minutes on filling them in.
      * Even an empty progressive picture takes a bit for each block of 64 pixels (ITU T.81, G.1.2).
      */
-    static boolean promisesTooMuch(Path file) throws IOException {
-        try (FileChannel channel = FileChannel.open(file)) {
-            long pixels = JpegSegments.walk(channel, 0)
-                    .size(channel)
-                    .map(PixelSize::area)
-                    .orElse(0L);
-            return pixels / MOST_PIXELS_A_BYTE > channel.size();
-        }
+    public boolean promisesTooMuch() throws IOException {
+        return size().map(PixelSize::area).orElse(0L) / MOST_PIXELS_A_BYTE > file.length();
     }
 
     /** How much of the picture's height is there, in percent; empty if the file is whole. */
-    static OptionalInt percentIfCut(Path file) throws IOException {
-        try (FileChannel channel = FileChannel.open(file)) {
-            long scan = JpegSegments.walk(channel, 0).scan();
-            if (scan < 0) {
-                return OptionalInt.of(0);
-            }
-            if (endsAfter(channel, scan)) {
-                return OptionalInt.empty();
-            }
+    public OptionalInt percentIfCut() {
+        if (segments.scan() < 0) {
+            return OptionalInt.of(0);
         }
-        int percent = decodedPercent(file);
+        int percent = ends ? 100 : decodedPercent(file.path());
         return percent >= 100 ? OptionalInt.empty() : OptionalInt.of(percent);
     }
 
     /** Whether the end is missing although all rows show something, as of a progressive file that was cut. */
-    static boolean endsTooEarly(Path file) throws IOException {
-        try (FileChannel channel = FileChannel.open(file)) {
-            long scan = JpegSegments.walk(channel, 0).scan();
-            if (scan >= 0 && endsAfter(channel, scan)) {
-                return false;
-            }
-        }
-        return ScanCheck.isDamaged(Files.readAllBytes(file));
+    public boolean endsTooEarly() throws IOException {
+        return !ends && ScanCheck.isDamaged(file.bytes());
     }
 
-    private static boolean endsAfter(FileChannel channel, long scan) throws IOException {
+    private static boolean endsAfter(SeekableByteChannel channel, long scan) throws IOException {
         long from = Math.max(scan, channel.size() - TAIL);
         ByteBuffer tail = ByteBuffer.allocate((int) Math.max(0, channel.size() - from));
         if (!JpegSegments.read(channel, tail, from)) {

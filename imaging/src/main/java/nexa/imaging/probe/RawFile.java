@@ -1,7 +1,6 @@
 package nexa.imaging.probe;
 
 import com.drew.imaging.FileType;
-import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
@@ -9,8 +8,6 @@ import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.Optional;
@@ -49,7 +46,7 @@ public final class RawFile {
     private RawFile() {}
 
     /** Whether it holds a sensor's data and not a finished picture. */
-    static boolean isRaw(FileType type, Metadata metadata) {
+    public static boolean isRaw(FileType type, Metadata metadata) {
         return RAW_TYPES.contains(type)
                 || type == FileType.Tiff
                         && metadata.getDirectoriesOfType(ExifDirectoryBase.class).stream()
@@ -63,27 +60,14 @@ public final class RawFile {
     }
 
     /** The largest JPEG in a raw file; empty if there is none. */
-    public static Optional<EmbeddedJpeg> preview(Path file) throws IOException {
-        try {
-            return preview(file, AllHeaders.of(file));
-        } catch (ImageProcessingException | RuntimeException damaged) { // then it is looked for
-            return preview(file, new Metadata());
-        }
-    }
-
-    /**
-     * The same when its directories were read already.
-     *
-     * @param metadata what the file's directories say
-     */
-    static Optional<EmbeddedJpeg> preview(Path file, Metadata metadata) throws IOException {
-        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
-            Optional<EmbeddedJpeg> named =
-                    largest(StreamSupport.stream(metadata.getDirectories().spliterator(), false)
-                            .flatMap(directory -> named(channel, directory).stream()));
-            return named.filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
-                    .or(() -> largest(Stream.concat(named.stream(), searched(channel))));
-        }
+    public static Optional<EmbeddedJpeg> preview(PhotoFile file) throws IOException {
+        SeekableByteChannel channel = file.channel();
+        Metadata headers = file.understoodHeaders().orElseGet(Metadata::new); // else it is looked for
+        Optional<EmbeddedJpeg> named =
+                largest(StreamSupport.stream(headers.getDirectories().spliterator(), false)
+                        .flatMap(directory -> named(channel, directory).stream()));
+        return named.filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
+                .or(() -> largest(Stream.concat(named.stream(), searched(channel))));
     }
 
     private static Optional<EmbeddedJpeg> largest(Stream<EmbeddedJpeg> previews) {

@@ -1,6 +1,6 @@
 /**
- * Finds out what a file is: its kind by content, size and orientation, embedded pictures, whether it is whole. Reads
- * headers, and pixels only of kinds whose header does not say enough; keeps nothing and writes nothing.
+ * Reading headers: size and orientation, embedded pictures, whether a file is whole. What is made of them is decided in
+ * {@code nexa.imaging.codec}. Keeps nothing and writes nothing.
  */
 @NullMarked
 package nexa.imaging.probe;

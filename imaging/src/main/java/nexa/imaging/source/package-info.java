@@ -1,5 +1,5 @@
 /**
- * Opening a photo, of whatever kind: its pixels with the profile and the metadata that come with them.
+ * An opened photo: its pixels with the profile and the metadata that come with them. {@code nexa.imaging.codec} opens it.
  */
 @NullMarked
 package nexa.imaging.source;

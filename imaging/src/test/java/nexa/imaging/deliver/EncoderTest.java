@@ -27,6 +27,7 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
@@ -35,7 +36,6 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.preview.Preview;
-import nexa.imaging.probe.PhotoProbe;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.Imaging;
@@ -58,8 +58,8 @@ class EncoderTest {
 
     private Source source() throws IOException {
         Path file = TestPhotos.jpeg(folder.resolve("source.jpg"), 300, 200, 6);
-        PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        Source plain = Source.open(file, facts);
+        PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+        Source plain = PhotoCodecs.STANDARD.open(file, facts);
         return new Source(plain.picture(), new SourceMetadata(plain.metadata().exif(), PROFILE, XMP));
     }
 
@@ -92,8 +92,8 @@ class EncoderTest {
             byte[] bytes = Encoder.encode(delivered, source, new FileSettings(type, 92));
             assertArrayEquals(PROFILE, Imaging.getIccProfileBytes(bytes));
             Path file = TestPhotos.write(folder.resolve("x." + type.extension()), bytes);
-            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-            try (Source again = Source.open(file, facts)) {
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+            try (Source again = PhotoCodecs.STANDARD.open(file, facts)) {
                 assertEquals(
                         new String(XMP, StandardCharsets.UTF_8),
                         new String(again.metadata().xmp(), StandardCharsets.UTF_8));
@@ -155,9 +155,9 @@ class EncoderTest {
                         scene.turned(nexa.core.geometry.Turn.ofExif(orientation).inverse())) {
             byte[] bytes = Encoder.encode(stored, source, new FileSettings(FileType.TIFF, 92));
             Path file = TestPhotos.write(folder.resolve("o.tif"), withOrientation(bytes, orientation));
-            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
             assertEquals(new PixelSize(60, 40), facts.asShot());
-            try (Source again = Source.open(file, facts)) {
+            try (Source again = PhotoCodecs.STANDARD.open(file, facts)) {
                 assertTrue(TestPhotos.psnr(scene, again.picture()) > 300);
             }
         }
@@ -219,9 +219,9 @@ class EncoderTest {
             byte[] bytes = Encoder.encode(
                     deep, source, new FileSettings(FileType.TIFF, 92, DeliveredColour.of(DeliveredColour.Kind.WIDE)));
             Path file = Files.write(folder.resolve("w.tif"), bytes);
-            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
             assertEquals("Wide RGB (P3 primaries)", facts.profile());
-            try (Source back = Source.open(file, facts);
+            try (Source back = PhotoCodecs.STANDARD.open(file, facts);
                     Picture srgb = ColourTransform.between(back.profile().orElseThrow(), Profile.SRGB)
                             .apply(back.picture())) {
                 assertEquals(16, srgb.bits());

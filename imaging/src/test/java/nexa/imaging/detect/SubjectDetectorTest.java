@@ -13,11 +13,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import nexa.core.geometry.Point;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.probe.PhotoProbe;
+import nexa.imaging.preview.PreviewMaker;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
@@ -33,14 +34,14 @@ class SubjectDetectorTest {
     Path base;
 
     private static PhotoFacts facts(Path file) {
-        return ((Probe.Readable) PhotoProbe.probe(file)).facts();
+        return ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
     }
 
     @ParameterizedTest
     @ValueSource(strings = {"kiln_0201", "kiln_0206", "kiln_0209", "kiln_0213", "kiln_0216", "kiln_0232"})
     void pot_isProposedFromTopToFoot(String name) throws IOException {
         Path file = DEMO.resolve("fennick-kiln").resolve(name + ".jpg");
-        List<Point> found = SubjectDetector.find(file, facts(file));
+        List<Point> found = SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file));
         String[] truth = Files.readAllLines(DEMO.resolve("truth.csv")).stream()
                 .filter(line -> line.startsWith(name))
                 .findFirst()
@@ -52,14 +53,17 @@ class SubjectDetectorTest {
         assertEquals(2, found.size());
         assertEquals(0, found.getFirst().distance(top), near);
         assertEquals(0, found.getLast().distance(foot), near);
-        assertEquals(found, SubjectDetector.find(file, facts(file)), "the same whenever it is asked for");
+        assertEquals(
+                found,
+                SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file)),
+                "the same whenever it is asked for");
     }
 
     @Test
     void sameEverywhere_isNoSubject() throws IOException {
         try (Picture plain = new Picture(new Mat(400, 600, CV_8UC3, new Scalar(120, 130, 140, 0)))) {
             Path file = Files.write(base.resolve("plain.jpg"), Encoder.plainJpeg(plain, 90));
-            assertEquals(List.of(), SubjectDetector.find(file, facts(file)));
+            assertEquals(List.of(), SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file)));
         }
     }
 
@@ -68,7 +72,7 @@ class SubjectDetectorTest {
     void face_isProposedAtItsEyes() throws IOException {
         try (Picture portrait = portrait()) {
             Path file = Files.write(base.resolve("portrait.jpg"), Encoder.plainJpeg(portrait, 92));
-            List<Point> eyes = SubjectDetector.find(file, facts(file));
+            List<Point> eyes = SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file));
             assertEquals(2, eyes.size());
             assertTrue(eyes.getFirst().distance(new Point(520, 430)) < 40, eyes.toString());
             assertTrue(eyes.getLast().distance(new Point(680, 430)) < 40, eyes.toString());

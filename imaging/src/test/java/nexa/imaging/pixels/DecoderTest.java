@@ -12,12 +12,12 @@ import javax.imageio.ImageIO;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -51,8 +51,8 @@ class DecoderTest {
     @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
     void preview_isUprightForEveryOrientation(int orientation) throws IOException {
         Path file = TestPhotos.jpeg(folder.resolve("o.jpg"), 600, 400, orientation);
-        PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        try (Picture preview = PreviewMaker.picture(file, facts, 150);
+        PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+        try (Picture preview = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 150);
                 Picture scene = TestPhotos.scene(600, 400);
                 Picture expected = scene.reducedTo(150)) {
             assertEquals(expected.size(), preview.size());
@@ -63,8 +63,8 @@ class DecoderTest {
     @Test
     void preview_ofSmallPhoto_keepsItsSize() throws IOException {
         Path file = TestPhotos.jpeg(folder.resolve("s.jpg"), 60, 40, 1);
-        PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-        try (Picture preview = PreviewMaker.picture(file, facts, 512)) {
+        PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+        try (Picture preview = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 512)) {
             assertEquals(new PixelSize(60, 40), preview.size());
         }
     }

@@ -17,6 +17,7 @@ import nexa.core.files.FileSettings;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -77,9 +78,11 @@ class PreviewsTest {
             byte[] bytes = withMultiPicture(withThumbnail(scene), Encoder.plainJpeg(half, 92));
             Path file = Files.write(folder.resolve("m.jpg"), bytes);
             assertEquals(List.of(new PixelSize(160, 107), new PixelSize(600, 400)), sizes(file));
-            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
             assertEquals(new PixelSize(1200, 800), facts.asShot());
-            try (Preview look = PreviewMaker.embedded(file, facts, 512).orElseThrow();
+            try (Preview look = new PreviewMaker(PhotoCodecs.STANDARD)
+                            .embedded(file, facts, 512)
+                            .orElseThrow();
                     Picture expected = scene.reducedTo(512)) {
                 assertEquals(expected.size(), look.picture().size());
                 assertTrue(TestPhotos.psnr(expected, look.picture()) > 32);
@@ -95,8 +98,10 @@ class PreviewsTest {
             Path file = TestPhotos.jpeg(folder.resolve("o.jpg"), 600, 400, 6);
             byte[] bytes = withMultiPicture(Files.readAllBytes(file), Encoder.plainJpeg(stored, 92));
             Files.write(file, bytes);
-            PhotoFacts facts = ((Probe.Readable) PhotoProbe.probe(file)).facts();
-            try (Preview look = PreviewMaker.embedded(file, facts, 300).orElseThrow()) {
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+            try (Preview look = new PreviewMaker(PhotoCodecs.STANDARD)
+                    .embedded(file, facts, 300)
+                    .orElseThrow()) {
                 assertEquals(new PixelSize(300, 200), look.picture().size());
             }
         }

@@ -8,6 +8,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.shoot.photo.Photo;
 
 /**
@@ -44,8 +45,8 @@ public record Delivery(
     }
 
     /** Cut on the grid if its format wants that and it can be. */
-    Delivery onGrid() {
-        return Untouched.of(this)
+    Delivery onGrid(PhotoCodecs codecs) {
+        return Untouched.of(this, codecs)
                 .map(cut -> new Delivery(
                         photo, source, framing, format, frame.movedBy(cut.shift()), size, output, Optional.of(cut)))
                 .orElse(this);

@@ -9,7 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import nexa.core.geometry.PixelSize;
-import nexa.imaging.source.Source;
+import nexa.imaging.codec.OpenedPhoto;
+import nexa.imaging.codec.PhotoCodecs;
 
 /**
  * How much a run will write, from a few of its files made in memory, and how much room there is.
@@ -32,7 +33,7 @@ public record Estimate(long bytes, long free) {
      * @param outdated asked before each; what comes back then means nothing
      * @throws IOException if the disk can't be asked or no sample can be made
      */
-    public static Estimate of(HandoverPlan plan, BooleanSupplier outdated) throws IOException {
+    public static Estimate of(HandoverPlan plan, PhotoCodecs codecs, BooleanSupplier outdated) throws IOException {
         Map<Integer, List<Delivery>> byFormat = new HashMap<>();
         for (Delivery delivery : plan.deliveries()) {
             byFormat.computeIfAbsent(delivery.format().id(), id -> new ArrayList<>())
@@ -42,7 +43,7 @@ public record Estimate(long bytes, long free) {
         for (List<Delivery> deliveries : byFormat.values()) {
             double pixels =
                     deliveries.stream().mapToDouble(each -> pixels(each.size())).sum();
-            bytes += pixels * bytesPerPixel(deliveries, outdated);
+            bytes += pixels * bytesPerPixel(deliveries, codecs, outdated);
         }
         return new Estimate(Math.round(bytes), free(plan.request().folder()));
     }
@@ -52,14 +53,15 @@ public record Estimate(long bytes, long free) {
     }
 
     /** Of photos at equal distances, so that the first ones of a shoot don't stand for all. */
-    private static double bytesPerPixel(List<Delivery> deliveries, BooleanSupplier outdated) throws IOException {
+    private static double bytesPerPixel(List<Delivery> deliveries, PhotoCodecs codecs, BooleanSupplier outdated)
+            throws IOException {
         double bytes = 0;
         double pixels = 0;
         int samples = Math.min(SAMPLES, deliveries.size());
         for (int i = 0; i < samples && !outdated.getAsBoolean(); i++) {
             Delivery delivery = deliveries.get((2 * i + 1) * deliveries.size() / (2 * samples));
-            try (Source source = Source.open(delivery.source(), Rendering.facts(delivery))) {
-                bytes += Rendering.bytes(delivery, source, note -> {}).length;
+            try (OpenedPhoto photo = codecs.opened(delivery.source(), Rendering.facts(delivery))) {
+                bytes += Rendering.bytes(delivery, photo, note -> {}).length;
                 pixels += pixels(delivery.size());
             }
         }

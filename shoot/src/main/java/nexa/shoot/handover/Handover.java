@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.imaging.source.Source;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.RefusedException;
 import nexa.shoot.guard.WriteGuard;
@@ -103,10 +103,10 @@ public final class Handover {
         Delivery first = ofOnePhoto.getFirst();
         List<Outcome> outcomes = new ArrayList<>();
         boolean damaged = writing.shoot.isDamaged(first.photo());
-        try (Source source = Source.open(first.source(), Rendering.facts(first))) {
+        try (OpenedPhoto photo = writing.shoot.codecs().opened(first.source(), Rendering.facts(first))) {
             for (Delivery delivery : ofOnePhoto) {
                 if (control.mayGoOn()) {
-                    outcomes.add(told(deliver(delivery, source, damaged, writing)));
+                    outcomes.add(told(deliver(delivery, photo, damaged, writing)));
                 }
             }
         } catch (UnreadablePhotoException unreadable) {
@@ -121,26 +121,28 @@ public final class Handover {
         return outcome;
     }
 
-    private Outcome deliver(Delivery delivery, Source source, boolean damaged, Writing writing) {
+    private Outcome deliver(Delivery delivery, OpenedPhoto photo, boolean damaged, Writing writing) {
         Optional<String> tooLarge = Room.refusal(delivery);
         if (tooLarge.isPresent()) {
             return new Outcome.Failed(delivery, tooLarge.get());
         }
         Set<String> notes = new LinkedHashSet<>();
         try (Room.Held held = room.take(delivery)) {
-            byte[] encoded = Rendering.bytes(delivery, source, notes::add);
+            byte[] encoded = Rendering.bytes(delivery, photo, notes::add);
             String sha256 = Sha256.of(encoded);
             writing.guard.write(
                     delivery.output(),
                     out -> out.write(encoded),
                     part -> {
-                        ReadBack.check(delivery, part, encoded);
+                        ReadBack.check(delivery, part, encoded, writing.shoot.codecs());
                         Path output = part.resolveSibling(delivery.output().getFileName());
                         writing.journal.add(delivery, output, encoded.length, sha256);
                         writing.shoot.delivers(output, encoded.length, sha256);
                     },
                     plan.request().collision() == Collision.REPLACE ? IfTaken.REPLACE : IfTaken.REFUSE);
             return new Outcome.Written(delivery, encoded.length, sha256, damaged, List.copyOf(notes));
+        } catch (UnreadablePhotoException unreadable) {
+            return new Outcome.Failed(delivery, unreadable.trouble().text());
         } catch (IOException failed) {
             return new Outcome.Failed(delivery, words(failed));
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other

@@ -157,7 +157,7 @@ public record HandoverPlan(
         private void add(Photo photo, Format format) {
             Delivery asked = sample(shoot, moment, photo, format);
             String wanted = request.names().name(values(asked));
-            Delivery first = asked.onGrid();
+            Delivery first = asked.onGrid(shoot.codecs());
             Optional<Path> delivered = Optional.ofNullable(before.get(Journal.key(first)));
             if (delivered.isPresent()) {
                 there.add(first.to(delivered.get()));

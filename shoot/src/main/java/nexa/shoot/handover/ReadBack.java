@@ -7,11 +7,11 @@ import java.util.Arrays;
 import java.util.Objects;
 import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
-import nexa.imaging.probe.PhotoProbe;
 
 /** Looks at a file to be delivered as whoever gets it will: from the disk, whole. */
 final class ReadBack {
@@ -22,12 +22,12 @@ final class ReadBack {
      *
      * @throws IOException with the reason if anything is not as it was meant
      */
-    static void check(Delivery delivery, Path file, byte[] meant) throws IOException {
+    static void check(Delivery delivery, Path file, byte[] meant, PhotoCodecs codecs) throws IOException {
         byte[] read = Files.readAllBytes(file);
         if (!Arrays.equals(read, meant)) {
             throw new IOException("what is on the disk differs from what was written");
         }
-        if (!(PhotoProbe.probe(file) instanceof Probe.Readable(var facts))
+        if (!(codecs.probe(file) instanceof Probe.Readable(var facts))
                 || facts.exifOrientation() != orientation(delivery)
                 || !Objects.equals(facts.asShot(), delivery.size())) {
             throw new IOException("the file reads back with other headers");

@@ -17,6 +17,8 @@ import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
 import nexa.core.space.PhotoSpace;
+import nexa.imaging.codec.OpenedPhoto;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
@@ -30,6 +32,7 @@ import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.render.Blank;
 import nexa.imaging.render.SinglePass;
 import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
 
 /** A delivery's pixels, and the bytes of its file. */
 public final class Rendering {
@@ -54,10 +57,11 @@ public final class Rendering {
     }
 
     /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */
-    static byte[] bytes(Delivery delivery, Source source, Consumer<String> notes) throws IOException {
+    static byte[] bytes(Delivery delivery, OpenedPhoto photo, Consumer<String> notes) throws IOException {
         if (delivery.untouched().isPresent()) {
-            return untouched(delivery, delivery.untouched().get(), source, notes);
+            return untouched(delivery, delivery.untouched().get(), photo.metadata(), notes);
         }
+        Source source = photo.source();
         try (Picture rendered = pixels(delivery, source)) {
             return Encoder.encode(rendered, source, delivery.format().files(), delivery.ppi(), notes);
         }
@@ -70,11 +74,11 @@ public final class Rendering {
      * @return a picture for each finish
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
-    public static List<Picture> samples(Delivery delivery, int side, List<Finish> finishes)
+    public static List<Picture> samples(PhotoCodecs codecs, Delivery delivery, int side, List<Finish> finishes)
             throws UnreadablePhotoException {
         PixelSize whole = delivery.size();
         PixelSize cut = new PixelSize(Math.min(side, whole.width()), Math.min(side, whole.height()));
-        try (Source source = Source.open(delivery.source(), facts(delivery));
+        try (Source source = codecs.open(delivery.source(), facts(delivery));
                 Picture all = pixels(delivery, source);
                 Picture part = Detail.cut(all, cut);
                 Picture shown = onScreen(part, source)) {
@@ -88,7 +92,7 @@ public final class Rendering {
      * @param longEdge of each at most, in pixels
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
-    public static List<byte[]> small(List<Delivery> ofOnePhoto, int longEdge) throws IOException {
+    public static List<byte[]> small(PhotoCodecs codecs, List<Delivery> ofOnePhoto, int longEdge) throws IOException {
         Delivery first = ofOnePhoto.getFirst();
         double part = ofOnePhoto.stream()
                 .mapToDouble(each -> longSide(each.frame()))
@@ -97,7 +101,7 @@ public final class Rendering {
         PixelSize asShot = facts(first).asShot();
         Reduction reduction = Reduction.leaving((int) Math.ceil(longEdge / part), asShot.longEdge());
         List<byte[]> pictures = new ArrayList<>();
-        try (Source source = Source.open(first.source(), facts(first), reduction)) {
+        try (Source source = codecs.open(first.source(), facts(first), reduction)) {
             for (Delivery delivery : ofOnePhoto) {
                 Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
                 try (Picture rendered = pixels(small, source)) {
@@ -119,11 +123,11 @@ public final class Rendering {
      * @param bleed how many delivered pixels beyond the frame on each side
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
-    public static List<byte[]> bleeding(List<Delivery> ofOnePhoto, ToDoubleFunction<Delivery> bleed)
+    public static List<byte[]> bleeding(PhotoCodecs codecs, List<Delivery> ofOnePhoto, ToDoubleFunction<Delivery> bleed)
             throws IOException {
         Delivery first = ofOnePhoto.getFirst();
         List<byte[]> pictures = new ArrayList<>();
-        try (Source source = Source.open(first.source(), facts(first))) {
+        try (Source source = codecs.open(first.source(), facts(first))) {
             for (Delivery delivery : ofOnePhoto) {
                 try (Picture rendered = unbounded(delivery.bleeding(bleed.applyAsDouble(delivery)), source)) {
                     pictures.add(
@@ -159,12 +163,12 @@ public final class Rendering {
         return delivery.photo().facts().orElseThrow();
     }
 
-    private static byte[] untouched(Delivery delivery, Untouched cut, Source source, Consumer<String> notes)
+    private static byte[] untouched(Delivery delivery, Untouched cut, SourceMetadata metadata, Consumer<String> notes)
             throws IOException {
         return UntouchedJpeg.of(
                 Files.readAllBytes(delivery.source()),
                 cut.part(),
-                source.metadata(),
+                metadata,
                 delivery.format().files().description(),
                 facts(delivery).exifOrientation(),
                 delivery.ppi(),

@@ -5,7 +5,6 @@ import java.util.concurrent.Semaphore;
 import nexa.core.files.FileType;
 import nexa.core.files.Packing.Depth;
 import nexa.core.geometry.PixelSize;
-import nexa.imaging.file.FileKind;
 
 /**
  * Memory for deliveries. Each takes what it needs at most before it is begun, so that large ones wait for each other; one
@@ -84,7 +83,8 @@ final class Room {
     /** Where the depth is the photo's own, only of a JPEG is it known beforehand. */
     private static boolean isDeep(Delivery delivery) {
         Depth depth = delivery.format().files().packing().depth();
-        boolean asPhoto = depth == Depth.PHOTO && Rendering.facts(delivery).kind() != FileKind.JPEG;
+        boolean asPhoto =
+                depth == Depth.PHOTO && Rendering.facts(delivery).kind().mayBeDeep();
         return delivery.format().files().type().mostBits() == 16 && (depth == Depth.SIXTEEN || asPhoto);
     }
 }

@@ -1,8 +1,5 @@
 package nexa.shoot.handover;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import nexa.core.files.DeliveredColour;
@@ -15,11 +12,11 @@ import nexa.core.geometry.Point;
 import nexa.core.print.OutputSize;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
-import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.blocks.BlockCut.Grid;
 import nexa.imaging.blocks.BlockCut.Part;
-import nexa.imaging.file.FileKind;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.pixels.UnreadablePhotoException;
 
 /**
  * A cut on a JPEG's own grid, as near to a frame as the grid allows.
@@ -29,12 +26,9 @@ import nexa.imaging.file.PhotoFacts;
  * @param pixels the same as a distance in the photo's pixels
  */
 public record Untouched(Part part, Point shift, double pixels) {
-    /** Headers end before this; a file whose header does not is rendered anew. */
-    private static final int HEADER = 1 << 18;
-
     /** Empty if the format doesn't want it, or pixels would have to change, or the file is of another kind. */
-    static Optional<Untouched> of(Delivery delivery) {
-        return isPossible(delivery) ? grid(delivery.source()).flatMap(grid -> on(grid, delivery)) : Optional.empty();
+    static Optional<Untouched> of(Delivery delivery, PhotoCodecs codecs) {
+        return isPossible(delivery) ? grid(delivery, codecs).flatMap(grid -> on(grid, delivery)) : Optional.empty();
     }
 
     private static boolean isPossible(Delivery delivery) {
@@ -46,16 +40,16 @@ public record Untouched(Part part, Point shift, double pixels) {
                 && files.colour().equals(DeliveredColour.KEEP)
                 && files.finish().sharpening() == Sharpening.OFF;
         return wanted
-                && facts.kind() == FileKind.JPEG
                 && delivery.framing().pose().equals(Pose.AS_SHOT)
                 && delivery.size().equals(OutputSize.natural(delivery.frame(), facts.asShot()))
                 && new PhotoSpace(facts.asShot(), Pose.AS_SHOT).outline().holds(delivery.frame());
     }
 
-    private static Optional<Grid> grid(Path file) {
-        try (InputStream in = Files.newInputStream(file)) {
-            return Optional.of(BlockCut.grid(in.readNBytes(HEADER)));
-        } catch (IOException ofAnotherKind) { // then it is rendered anew
+    private static Optional<Grid> grid(Delivery delivery, PhotoCodecs codecs) {
+        try {
+            Path file = delivery.source();
+            return codecs.of(file, Rendering.facts(delivery)).grid(file);
+        } catch (UnreadablePhotoException ofAnotherKind) { // said where it is rendered
             return Optional.empty();
         }
     }

@@ -35,7 +35,7 @@ public final class FolderWatch implements AutoCloseable {
 
     private final Shoot shoot;
     private final Consumer<Arrivals> arrived;
-    private final Settling settling = new Settling();
+    private final Settling settling;
     private final Thread thread;
     private volatile boolean closed;
 
@@ -44,6 +44,7 @@ public final class FolderWatch implements AutoCloseable {
 
     private FolderWatch(Shoot shoot, Consumer<Arrivals> arrived) {
         this.shoot = shoot;
+        this.settling = new Settling(shoot.codecs());
         this.arrived = arrived;
         this.thread = Thread.ofPlatform().name("nexa-watch").daemon().unstarted(this::run);
     }

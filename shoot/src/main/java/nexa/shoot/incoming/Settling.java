@@ -3,8 +3,8 @@ package nexa.shoot.incoming;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
-import nexa.imaging.probe.PhotoProbe;
 import nexa.shoot.scan.FoundFile;
 
 /**
@@ -17,8 +17,13 @@ final class Settling {
     private static final long PATIENCE = 15_000;
 
     private Map<String, FoundFile> before = new HashMap<>();
+    private final PhotoCodecs codecs;
     private Map<String, FoundFile> now = new HashMap<>();
     private boolean waiting;
+
+    Settling(PhotoCodecs codecs) {
+        this.codecs = codecs;
+    }
 
     /** Called before the files of a look are asked about. */
     void begin() {
@@ -32,7 +37,7 @@ final class Settling {
         now.put(file.file(), file);
         boolean settled = isOld(file)
                 || file.equals(before.get(file.file()))
-                        && PhotoProbe.probe(folder.resolve(file.file())) instanceof Probe.Readable;
+                        && codecs.probe(folder.resolve(file.file())) instanceof Probe.Readable;
         waiting |= !settled;
         return settled;
     }

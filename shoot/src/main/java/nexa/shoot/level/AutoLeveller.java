@@ -28,7 +28,7 @@ public final class AutoLeveller {
         PhotoFacts facts = photo.facts().orElseThrow();
         PixelSize asShot = facts.asShot();
         Turn turn = framing.pose().turn();
-        List<LevelLine> lines = LineDetector.segments(shoot.fileOf(photo), facts).stream()
+        List<LevelLine> lines = LineDetector.segments(shoot.previewMaker(), shoot.fileOf(photo), facts).stream()
                 .map(line -> line.turned(turn, asShot))
                 .toList();
         return AutoLevel.find(lines, new PhotoSpace(asShot, Pose.AS_SHOT.turned(turn)).upright());

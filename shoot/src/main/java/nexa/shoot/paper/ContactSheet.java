@@ -57,7 +57,8 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
                 .flatMap(List::stream)
                 .flatMap(entry -> entry.delivery.stream())
                 .toList();
-        Made made = Pictures.make(deliveries, photo -> Rendering.small(photo, longEdge), progress, control);
+        Made made =
+                Pictures.make(deliveries, photo -> Rendering.small(shoot.codecs(), photo, longEdge), progress, control);
         if (!control.mayGoOn()) {
             return new Printed(file, 0, 0, List.of(), true);
         }

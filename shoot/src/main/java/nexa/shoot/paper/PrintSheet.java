@@ -52,7 +52,8 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
         List<Delivery> placed = sheets.places().stream()
                 .map(place -> deliveries.get(place.print()))
                 .toList();
-        Made made = Pictures.make(placed, photo -> Rendering.bleeding(photo, this::bleed), progress, control);
+        Made made = Pictures.make(
+                placed, photo -> Rendering.bleeding(shoot.codecs(), photo, this::bleed), progress, control);
         if (!control.mayGoOn()) {
             return new Printed(file, 0, 0, List.of(), true);
         }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import nexa.imaging.codec.JpegCodec;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Reduction;
@@ -26,9 +27,14 @@ public final class PreviewCache {
     private static final int LARGEST_KEPT = 2560;
 
     private final BoundedFolder folder;
+    private final PreviewMaker maker;
 
-    /** @param limit most bytes on disk */
-    public PreviewCache(Path directory, long limit) {
+    /**
+     * @param limit most bytes on disk
+     * @param maker makes what is not there
+     */
+    public PreviewCache(Path directory, long limit, PreviewMaker maker) {
+        this.maker = maker;
         this.folder = new BoundedFolder(directory, limit);
     }
 
@@ -48,7 +54,7 @@ public final class PreviewCache {
         if (bytes.isEmpty()) {
             return Optional.empty();
         }
-        try (Source source = Source.open(folder.path(), bytes.get(), Reduction.NONE)) {
+        try (Source source = JpegCodec.decode(folder.path(), bytes.get(), Reduction.NONE)) {
             return Optional.of(new Preview(source.picture().shared(), source.profile()));
         } catch (UnreadablePhotoException torn) { // it is made anew
             LOG.info("A preview of {} is damaged and made anew", fingerprint);
@@ -58,7 +64,7 @@ public final class PreviewCache {
 
     private Preview made(Path file, String fingerprint, PhotoFacts facts, int longEdge)
             throws UnreadablePhotoException {
-        Preview preview = PreviewMaker.make(file, facts, longEdge);
+        Preview preview = maker.make(file, facts, longEdge);
         if (longEdge <= LARGEST_KEPT) {
             keep(name(fingerprint, longEdge), preview);
         }
@@ -72,6 +78,11 @@ public final class PreviewCache {
         } catch (IOException full) {
             LOG.warn("Preview {} was not kept: {}", name, full.toString());
         }
+    }
+
+    /** What makes previews that are not there. */
+    public PreviewMaker maker() {
+        return maker;
     }
 
     /** Whether a preview is on disk already. */

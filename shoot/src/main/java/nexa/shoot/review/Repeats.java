@@ -33,7 +33,8 @@ public final class Repeats {
     }
 
     private static Optional<Likeness> look(Shoot shoot, Photo photo) {
-        return Likeness.of(shoot.fileOf(photo), photo.facts().orElseThrow());
+        return Likeness.of(
+                shoot.previewMaker(), shoot.fileOf(photo), photo.facts().orElseThrow());
     }
 
     private static List<List<Photo>> groups(List<Photo> photos, Map<Photo, Likeness> looks) {

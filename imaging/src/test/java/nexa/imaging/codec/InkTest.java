@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
@@ -20,7 +20,6 @@ import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -72,10 +71,10 @@ class InkTest {
 
     private Picture shown(String name, byte[] jpeg) throws IOException {
         Path file = Files.write(folder.resolve(name), jpeg);
-        PhotoFacts facts =
-                assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file)).facts();
+        PhotoFacts facts = assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
+                .facts();
         assertTrue(facts.remarks().contains(Remark.INK), "it is said");
-        return PreviewMaker.picture(file, facts, 512);
+        return new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 512);
     }
 
     @Test
@@ -99,8 +98,8 @@ class InkTest {
     void jdkImage_isNotInk() throws IOException {
         Path file = folder.resolve("rgb.jpg");
         ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "jpg", file.toFile());
-        PhotoFacts facts =
-                assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file)).facts();
+        PhotoFacts facts = assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
+                .facts();
         assertEquals(java.util.Set.of(Remark.NO_PROFILE), facts.remarks());
     }
 }

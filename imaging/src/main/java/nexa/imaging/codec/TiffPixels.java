@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
@@ -17,15 +17,8 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import org.apache.commons.imaging.Imaging;
-import org.apache.commons.imaging.ImagingException;
-import org.apache.commons.imaging.formats.tiff.TiffField;
-import org.apache.commons.imaging.formats.tiff.TiffImageMetadata;
-import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
-import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -35,61 +28,19 @@ import org.slf4j.LoggerFactory;
  */
 final class TiffPixels {
     private static final Logger LOG = LoggerFactory.getLogger(TiffPixels.class);
-    private static final int SEPARATED = 5;
     private static final int UNASSOCIATED_ALPHA = 2;
-    private static final int IPTC = 33723;
-    private static final int RESOURCES = 34377;
 
     private TiffPixels() {}
 
-    /** Empty if they can't be read. */
-    static Optional<TiffImageMetadata> tags(Path file, byte[] bytes) {
-        try {
-            return Optional.ofNullable((TiffImageMetadata) Imaging.getMetadata(bytes));
-        } catch (IOException | RuntimeException damaged) {
-            LOG.info("The tags of {} are damaged", file, damaged);
-            return Optional.empty();
-        }
-    }
-
-    static byte @Nullable [] iptc(TiffImageMetadata tags) {
-        byte[] record = bytes(tags, IPTC);
-        byte[] resources = bytes(tags, RESOURCES);
-        return record != null || resources == null ? record : ImageResources.iptc(resources);
-    }
-
-    private static byte @Nullable [] bytes(TiffImageMetadata tags, int tag) {
-        for (TiffField field : tags.getAllFields()) {
-            if (field.getTag() == tag) {
-                return field.getByteArrayValue();
-            }
-        }
-        return null;
-    }
-
-    /** -1 if it is not said. */
-    private static int number(TiffImageMetadata tags, TagInfo tag) {
-        for (TiffField field : tags.getAllFields()) {
-            if (field.getTag() == tag.tag) {
-                try {
-                    return field.getIntArrayValue()[0];
-                } catch (ImagingException | RuntimeException damaged) { // said as a trouble of the photo
-                    return -1;
-                }
-            }
-        }
-        return -1;
-    }
-
-    static Picture decode(Path file, byte[] bytes, Optional<TiffImageMetadata> tags) throws UnreadablePhotoException {
+    static Picture decode(Path file, byte[] bytes, Optional<TiffTags> tags) throws UnreadablePhotoException {
         Picture picture = Decoder.decode(file, bytes, Reduction.NONE);
         if (tags.isEmpty() || picture.channels() != 4 || picture.bits() != 8) {
             return picture;
         }
-        if (number(tags.get(), TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION) == SEPARATED) {
+        if (tags.get().number(TiffTags.PHOTOMETRIC_INTERPRETATION) == TiffTags.SEPARATED) {
             return withoutAlpha(picture);
         }
-        if (number(tags.get(), TiffTagConstants.TIFF_TAG_EXTRA_SAMPLES) == UNASSOCIATED_ALPHA) {
+        if (tags.get().number(TiffTags.EXTRA_SAMPLES) == UNASSOCIATED_ALPHA) {
             return straight(file, bytes, picture);
         }
         return picture;

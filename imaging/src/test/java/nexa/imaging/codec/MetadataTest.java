@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -22,6 +22,8 @@ import nexa.imaging.deliver.Encoder;
 import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -103,7 +105,7 @@ class MetadataTest {
                 segment(0xE3, "something\0", new byte[10])));
         for (int i = 0; i < 60; i++) {
             Collections.shuffle(segments, new Random(i));
-            try (Source source = Source.open(NAME, jpegWith(segments), Reduction.NONE)) {
+            try (Source source = JpegCodec.decode(NAME, jpegWith(segments), Reduction.NONE)) {
                 assertArrayEquals(icc, source.metadata().icc());
                 assertEquals(Profile.WIDE, source.profile().orElseThrow());
                 assertArrayEquals(EXIF, source.metadata().exif());
@@ -117,7 +119,8 @@ class MetadataTest {
     @Test
     void profileWithAPieceMissing_isNone() throws IOException {
         byte[] icc = Profile.WIDE.bytes();
-        try (Source source = Source.open(NAME, jpegWith(List.of(piece(icc, 1, 3), piece(icc, 3, 3))), Reduction.NONE)) {
+        try (Source source =
+                JpegCodec.decode(NAME, jpegWith(List.of(piece(icc, 1, 3), piece(icc, 3, 3))), Reduction.NONE)) {
             assertNull(source.metadata().icc());
         }
     }
@@ -127,7 +130,8 @@ class MetadataTest {
         try (Picture scene = TestPhotos.scene(64, 48);
                 Source source = new Source(scene, from)) {
             byte[] file = Encoder.encode(scene, source, FileSettings.parse(settings), 0, notes::add);
-            try (Source read = Source.open(NAME, file, Reduction.NONE)) {
+            boolean jpeg = file[0] == (byte) 0xFF;
+            try (Source read = jpeg ? JpegCodec.decode(NAME, file, Reduction.NONE) : TaggedCodec.decode(NAME, file)) {
                 return read.metadata();
             }
         }
@@ -226,7 +230,7 @@ class MetadataTest {
         String all = new String(cut, StandardCharsets.ISO_8859_1);
         assertTrue(!all.contains("small picture"), "nothing of it");
         assertArrayEquals(Profile.WIDE.bytes(), JpegBlocks.of(cut).icc());
-        try (Source source = Source.open(NAME, cut, Reduction.NONE)) {
+        try (Source source = JpegCodec.decode(NAME, cut, Reduction.NONE)) {
             assertEquals(32, source.picture().size().width());
         }
     }

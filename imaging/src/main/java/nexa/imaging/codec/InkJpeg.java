@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.Raster;

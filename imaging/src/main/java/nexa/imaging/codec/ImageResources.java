@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;

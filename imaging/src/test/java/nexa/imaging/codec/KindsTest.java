@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwrite;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwritemulti;
@@ -23,7 +23,7 @@ import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.probe.PhotoProbe;
+import nexa.imaging.source.Source;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -40,14 +40,14 @@ class KindsTest {
     Path folder;
 
     private static PhotoFacts facts(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file), file.toString())
+        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
                 .facts();
     }
 
     private static void assertShows(Picture expected, Path file, double decibels) throws IOException {
         PhotoFacts facts = facts(file);
         assertEquals(expected.size(), facts.asShot());
-        try (Picture shown = PreviewMaker.picture(file, facts, 10_000)) {
+        try (Picture shown = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 10_000)) {
             assertTrue(
                     TestPhotos.psnr(expected, shown) > decibels,
                     file.getFileName() + " shows the same: " + TestPhotos.psnr(expected, shown));
@@ -88,7 +88,7 @@ class KindsTest {
                 Picture scene = deep.to8Bits()) {
             Path file = write(deep, "d.tif", opencv_imgcodecs.IMWRITE_TIFF_COMPRESSION, compression);
             assertShows(scene, file, 55);
-            try (Source source = Source.open(file, facts(file))) {
+            try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
                 assertEquals(16, source.picture().bits(), "nothing is lost before the delivered file");
             }
         }
@@ -113,7 +113,7 @@ class KindsTest {
                         .data(324, 325, tile)));
         PhotoFacts facts = facts(file);
         assertEquals(new PixelSize(30, 20), facts.asShot());
-        try (Picture shown = PreviewMaker.picture(file, facts, 512)) {
+        try (Picture shown = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 512)) {
             assertEquals(90, shown.mat().data().get(100) & 0xFF);
         }
     }
@@ -170,7 +170,7 @@ class KindsTest {
             assertEquals(FileKind.RAW, facts.kind());
             assertTrue(facts.remarks().contains(Remark.CAMERA_PREVIEW));
             assertShows(upright, file, 35);
-            try (Source source = Source.open(file, facts)) {
+            try (Source source = PhotoCodecs.STANDARD.open(file, facts)) {
                 assertEquals(stored.size(), source.picture().size());
             }
         }
@@ -200,7 +200,7 @@ class KindsTest {
                         .tag(262, 32803)
                         .tag(50706, 0x00000401)
                         .data(273, 279, new byte[64 * 48 * 2])));
-        Probe.Unreadable probe = assertInstanceOf(Probe.Unreadable.class, PhotoProbe.probe(file));
+        Probe.Unreadable probe = assertInstanceOf(Probe.Unreadable.class, PhotoCodecs.STANDARD.probe(file));
         assertEquals(Trouble.Kind.RAW_WITHOUT_PREVIEW, probe.trouble().kind());
     }
 

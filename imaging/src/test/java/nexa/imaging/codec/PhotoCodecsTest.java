@@ -1,7 +1,10 @@
-package nexa.imaging.probe;
+package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeFalse;
 
@@ -13,6 +16,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDateTime;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Set;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
@@ -23,21 +27,24 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.UnreadablePhotoException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-class PhotoProbeTest {
+class PhotoCodecsTest {
     @TempDir
     Path folder;
 
     private static PhotoFacts readable(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoProbe.probe(file)).facts();
+        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
+                .facts();
     }
 
     private static Trouble trouble(Path file) {
-        return assertInstanceOf(Probe.Unreadable.class, PhotoProbe.probe(file)).trouble();
+        return assertInstanceOf(Probe.Unreadable.class, PhotoCodecs.STANDARD.probe(file))
+                .trouble();
     }
 
     @ParameterizedTest
@@ -127,6 +134,96 @@ class PhotoProbeTest {
         assertEquals(Trouble.Kind.TOO_LARGE, trouble(file).kind());
     }
 
+    /** Of kinds whose only reader is the decoder, and of a cut JPEG, which is decoded to see how far it goes. */
+    @ParameterizedTest
+    @ValueSource(strings = {"P6\n# a note\n30000 30000\n255\n", "P5 30000 30000 255 ", "GIF89a"})
+    void probe_tooManyPixels_areNeverDecoded(String beginning) throws IOException {
+        byte[] start = beginning.getBytes(StandardCharsets.ISO_8859_1);
+        ByteBuffer file = ByteBuffer.allocate(4000).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        file.put(start);
+        if (beginning.startsWith("GIF")) {
+            file.putShort((short) 30_000).putShort((short) 30_000).put((byte) 0x80);
+        }
+        assertEquals(
+                Trouble.Kind.TOO_LARGE,
+                trouble(TestPhotos.write(folder.resolve("bomb"), file.array())).kind());
+    }
+
+    @Test
+    void probe_cutJpegWithTooManyPixels_isNeverDecoded() throws IOException {
+        byte[] small = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1));
+        byte[] large = Arrays.copyOf(small, 2_000_000); // enough bytes for so many pixels, and no end
+        ByteBuffer bytes = ByteBuffer.wrap(large);
+        for (int i = 0; i < small.length - 9; i++) {
+            if (bytes.getShort(i) == (short) 0xFFC0) {
+                bytes.putShort(i + 5, (short) 30_000).putShort(i + 7, (short) 30_000);
+            }
+            if (bytes.getShort(i) == (short) 0xFFD9) {
+                bytes.putShort(i, (short) 0);
+            }
+        }
+        Arrays.fill(large, small.length - 2, small.length, (byte) 0);
+        assertEquals(
+                Trouble.Kind.TOO_LARGE,
+                trouble(TestPhotos.write(folder.resolve("cut.jpg"), large)).kind());
+    }
+
+    @Test
+    void probe_portableMapsOfAllKinds_sayTheirSize() throws IOException {
+        assertSized("P4\n16 9\n", 2 * 9);
+        assertSized("P5\n16 9\n255\n", 16 * 9);
+        assertSized("P6 # one\n16\n# another\n9 255\n", 3 * 16 * 9);
+        assertSized("P7\nWIDTH 16\nHEIGHT 9\nDEPTH 3\nMAXVAL 255\nTUPLTYPE RGB\nENDHDR\n", 3 * 16 * 9);
+    }
+
+    private void assertSized(String header, int bytes) throws IOException {
+        byte[] start = header.getBytes(StandardCharsets.US_ASCII);
+        Path file = TestPhotos.write(folder.resolve("map"), Arrays.copyOf(start, start.length + bytes));
+        PhotoFacts facts = readable(file);
+        assertEquals(new PixelSize(16, 9), facts.asShot(), header);
+        assertEquals(FileKind.OTHER, facts.kind());
+    }
+
+    /** The list decides: what no codec of it takes is no photo. */
+    @Test
+    void probe_asksTheListInItsOrder() throws IOException {
+        Path jpeg = TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1);
+        PhotoCodecs bitmapsOnly = new PhotoCodecs(List.of(new BmpCodec()));
+        assertEquals(Probe.unreadable(Trouble.Kind.NOT_AN_IMAGE), bitmapsOnly.probe(jpeg));
+        PhotoFacts facts = readable(jpeg);
+        assertThrows(UnreadablePhotoException.class, () -> bitmapsOnly.open(jpeg, facts));
+        PhotoCodecs otherFirst = new PhotoCodecs(List.of(new OtherCodec(), new JpegCodec()));
+        assertEquals(
+                FileKind.OTHER,
+                ((Probe.Readable) otherFirst.probe(gif())).facts().kind());
+    }
+
+    private Path gif() throws IOException {
+        Path file = folder.resolve("a.gif");
+        ImageIO.write(new java.awt.image.BufferedImage(40, 30, 1), "gif", file.toFile());
+        return file;
+    }
+
+    @Test
+    void openedPhoto_isDecodedOnce_andNotForItsMetadata() throws IOException {
+        Path jpeg = TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1);
+        PhotoFacts facts = readable(jpeg);
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(jpeg, facts)) {
+            assertNotNull(photo.metadata().exif());
+            assertSame(photo.source(), photo.source());
+        }
+        byte[] whole = Files.readAllBytes(jpeg);
+        Path headers = TestPhotos.write(folder.resolve("headers.jpg"), Arrays.copyOf(whole, whole.length / 10));
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(headers, facts)) {
+            assertNotNull(photo.metadata().exif(), "its pixels are not needed for that");
+        }
+        Path text = Files.writeString(folder.resolve("text.jpg"), "notes");
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(text, facts)) {
+            UnreadablePhotoException refusal = assertThrows(UnreadablePhotoException.class, photo::source);
+            assertSame(refusal, assertThrows(UnreadablePhotoException.class, photo::source), "asked once");
+        }
+    }
+
     private static byte[] pngHeader(int width, int height) {
         ByteBuffer chunk = ByteBuffer.allocate(17).put("IHDR".getBytes(StandardCharsets.US_ASCII));
         chunk.putInt(width).putInt(height).put((byte) 8).put((byte) 2).put(new byte[3]);
@@ -156,7 +253,7 @@ class PhotoProbeTest {
             random.nextBytes(bytes);
             byte[] beginning = beginnings[i % beginnings.length];
             System.arraycopy(beginning, 0, bytes, 0, beginning.length);
-            PhotoProbe.probe(TestPhotos.write(folder.resolve("r.jpg"), bytes));
+            PhotoCodecs.STANDARD.probe(TestPhotos.write(folder.resolve("r.jpg"), bytes));
         }
     }
 }

@@ -1,4 +1,4 @@
-package nexa.imaging.probe;
+package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -25,7 +25,7 @@ class TrueReasonsTest {
     Path folder;
 
     private Probe probe(String name, byte[] bytes) throws IOException {
-        return PhotoProbe.probe(Files.write(folder.resolve(name), bytes));
+        return PhotoCodecs.STANDARD.probe(Files.write(folder.resolve(name), bytes));
     }
 
     @ParameterizedTest
@@ -75,9 +75,9 @@ class TrueReasonsTest {
             out.putShort((short) 0xF800);
         }
         Path file = Files.write(folder.resolve("a.bmp"), out.array());
-        Probe probe = PhotoProbe.probe(file);
+        Probe probe = PhotoCodecs.STANDARD.probe(file);
         assertTrue(probe instanceof Probe.Readable, probe::toString);
-        try (Source source = Source.open(file, ((Probe.Readable) probe).facts())) {
+        try (Source source = PhotoCodecs.STANDARD.open(file, ((Probe.Readable) probe).facts())) {
             assertEquals(4, source.picture().size().width());
         }
     }

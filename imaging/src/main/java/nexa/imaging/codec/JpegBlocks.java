@@ -1,10 +1,11 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
+import nexa.imaging.source.SourceMetadata;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,4 +1,4 @@
-package nexa.imaging.source;
+package nexa.imaging.codec;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -15,7 +15,8 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.probe.PhotoProbe;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
@@ -28,7 +29,7 @@ class TiffPixelsTest {
     Path folder;
 
     private static PhotoFacts facts(Path file) {
-        return assertReadable(PhotoProbe.probe(file));
+        return assertReadable(PhotoCodecs.STANDARD.probe(file));
     }
 
     private static PhotoFacts assertReadable(Probe probe) {
@@ -55,7 +56,7 @@ class TiffPixelsTest {
         try (Picture before = transparent();
                 Source made = new Source(before, SourceMetadata.NONE)) {
             Files.write(file, Encoder.encode(before, made, FileSettings.parse(settings)));
-            try (Source read = Source.open(file, facts(file));
+            try (Source read = PhotoCodecs.STANDARD.open(file, facts(file));
                     UByteIndexer was = before.mat().createIndexer();
                     UByteIndexer is = read.picture().mat().createIndexer()) {
                 assertEquals(4, read.picture().channels());
@@ -84,7 +85,7 @@ class TiffPixelsTest {
         Path file = Files.write(folder.resolve("ink.tif"), TiffWriter.bytes(first));
         PhotoFacts facts = facts(file);
         assertTrue(facts.remarks().contains(Remark.INK), facts::toString);
-        try (Source read = Source.open(file, facts)) {
+        try (Source read = PhotoCodecs.STANDARD.open(file, facts)) {
             assertEquals(3, read.picture().channels());
         }
     }

@@ -1,0 +1,133 @@
+package nexa.imaging.codec;
+
+import com.drew.imaging.FileType;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.jpeg.JpegDirectory;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.blocks.BlockCut;
+import nexa.imaging.blocks.BlockCut.Grid;
+import nexa.imaging.blocks.ScanCheck;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.probe.EmbeddedJpeg;
+import nexa.imaging.probe.Headers;
+import nexa.imaging.probe.JpegCompleteness;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.probe.Previews;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+
+/** JPEG (ITU T.81) of grey, colour or ink values. */
+public final class JpegCodec implements PhotoCodec {
+    /** Headers end before this; a file whose header does not is not cut on its blocks. */
+    private static final int HEADER = 1 << 18;
+
+    private static final int INK_COMPONENTS = 4;
+
+    @Override
+    public FileKind kind() {
+        return FileKind.JPEG;
+    }
+
+    @Override
+    public Optional<Probe> probe(PhotoFile file) throws IOException, ImageProcessingException {
+        return file.type() == FileType.Jpeg ? Optional.of(read(file)) : Optional.empty();
+    }
+
+    private Probe read(PhotoFile file) throws IOException, ImageProcessingException {
+        JpegCompleteness completeness = JpegCompleteness.of(file);
+        if (completeness.promisesTooMuch()) {
+            return Probe.unreadable(Trouble.Kind.DAMAGED);
+        }
+        if (completeness.size().filter(PixelLimit::isExceeded).isPresent()) {
+            return Probe.unreadable(Trouble.Kind.TOO_LARGE);
+        }
+        OptionalInt percent = completeness.percentIfCut();
+        if (percent.isPresent()) {
+            return new Probe.Unreadable(new Trouble(Trouble.Kind.TRUNCATED, percent.getAsInt()));
+        }
+        Metadata headers = file.headers();
+        Optional<PixelSize> stored = Headers.size(
+                headers, JpegDirectory.class, JpegDirectory.TAG_IMAGE_WIDTH, JpegDirectory.TAG_IMAGE_HEIGHT);
+        return stored.isEmpty()
+                ? Probe.unreadable(Trouble.Kind.DAMAGED)
+                : Readings.of(kind(), stored.get(), headers, remarks(headers, completeness));
+    }
+
+    private static Set<Remark> remarks(Metadata headers, JpegCompleteness completeness) throws IOException {
+        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        if (completeness.endsTooEarly()) {
+            remarks.add(Remark.DAMAGED);
+        }
+        if (Headers.components(headers) == INK_COMPONENTS) {
+            remarks.add(Remark.INK);
+        }
+        return remarks;
+    }
+
+    @Override
+    public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        byte[] bytes = Decoder.read(file);
+        return isInk(facts) ? new Source(InkJpeg.decode(file, bytes), ofInk(bytes)) : decode(file, bytes, reduction);
+    }
+
+    /**
+     * A JPEG that is in memory.
+     *
+     * @param file for messages only
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    public static Source decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
+        return new Source(Decoder.decode(file, bytes, reduction), JpegBlocks.of(bytes));
+    }
+
+    @Override
+    public SourceMetadata metadata(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        byte[] bytes = Decoder.read(file);
+        return isInk(facts) ? ofInk(bytes) : JpegBlocks.of(bytes);
+    }
+
+    private static boolean isInk(PhotoFacts facts) {
+        return facts.remarks().contains(Remark.INK);
+    }
+
+    /** The profile was for ink and has done its work. */
+    private static SourceMetadata ofInk(byte[] bytes) {
+        return JpegBlocks.of(bytes).withIcc(null);
+    }
+
+    @Override
+    public List<EmbeddedJpeg> embedded(Path file) {
+        return Previews.in(file);
+    }
+
+    @Override
+    public Optional<Grid> grid(Path file) {
+        try (InputStream in = Files.newInputStream(file)) {
+            return Optional.of(BlockCut.grid(in.readNBytes(HEADER)));
+        } catch (IOException ofAnotherKind) { // then it is rendered anew
+            return Optional.empty();
+        }
+    }
+
+    @Override
+    public boolean isDamaged(Path file) throws IOException {
+        return ScanCheck.isDamaged(Files.readAllBytes(file));
+    }
+}

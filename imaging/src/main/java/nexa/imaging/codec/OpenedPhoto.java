@@ -1,0 +1,58 @@
+package nexa.imaging.codec;
+
+import java.nio.file.Path;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import org.jspecify.annotations.Nullable;
+
+/** A photo of which several things may be wanted; decoded once, when its pixels are first asked for. Not thread-safe. */
+public final class OpenedPhoto implements AutoCloseable {
+    private final PhotoCodec codec;
+    private final Path file;
+    private final PhotoFacts facts;
+    private final Reduction reduction;
+    private @Nullable Source decoded;
+    private @Nullable UnreadablePhotoException refused;
+
+    OpenedPhoto(PhotoCodec codec, Path file, PhotoFacts facts, Reduction reduction) {
+        this.codec = codec;
+        this.file = file;
+        this.facts = facts;
+        this.reduction = reduction;
+    }
+
+    /** @throws UnreadablePhotoException if it can't be decoded, each time it is asked for */
+    public Source source() throws UnreadablePhotoException {
+        if (refused != null) {
+            throw refused;
+        }
+        if (decoded == null) {
+            try {
+                decoded = codec.open(file, facts, reduction);
+            } catch (UnreadablePhotoException refusal) {
+                refused = refusal;
+                throw refusal;
+            }
+        }
+        return decoded;
+    }
+
+    /**
+     * Its metadata, for which no pixel is decoded where that can be.
+     *
+     * @throws UnreadablePhotoException if it can't be read
+     */
+    public SourceMetadata metadata() throws UnreadablePhotoException {
+        return decoded == null ? codec.metadata(file, facts) : decoded.metadata();
+    }
+
+    @Override
+    public void close() {
+        if (decoded != null) {
+            decoded.close();
+        }
+    }
+}

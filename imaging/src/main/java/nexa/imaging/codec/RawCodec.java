@@ -1,0 +1,60 @@
+package nexa.imaging.codec;
+
+import com.drew.metadata.Metadata;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.Optional;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.probe.EmbeddedJpeg;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.probe.RawFile;
+import nexa.imaging.source.Source;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Cameras' sensor data, seen through the JPEG that the camera put into the file. */
+final class RawCodec implements PhotoCodec {
+    private static final Logger LOG = LoggerFactory.getLogger(RawCodec.class);
+
+    @Override
+    public FileKind kind() {
+        return FileKind.RAW;
+    }
+
+    @Override
+    public Optional<Probe> probe(PhotoFile file) throws IOException {
+        Optional<Metadata> headers = file.understoodHeaders();
+        return headers.isPresent() && RawFile.isRaw(file.type(), headers.get())
+                ? Optional.of(read(file, headers.get()))
+                : Optional.empty();
+    }
+
+    private Probe read(PhotoFile file, Metadata headers) throws IOException {
+        Optional<EmbeddedJpeg> preview = RawFile.preview(file);
+        return preview.isEmpty()
+                ? Probe.unreadable(Trouble.Kind.RAW_WITHOUT_PREVIEW)
+                : Readings.of(kind(), preview.get().size(), headers, EnumSet.of(Remark.CAMERA_PREVIEW));
+    }
+
+    @Override
+    public Source open(Path path, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        try (PhotoFile file = PhotoFile.open(path)) {
+            EmbeddedJpeg preview = RawFile.preview(file)
+                    .orElseThrow(
+                            () -> new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.RAW_WITHOUT_PREVIEW)));
+            return JpegCodec.decode(path, preview.bytes(path), reduction);
+        } catch (UnreadablePhotoException known) {
+            throw known;
+        } catch (IOException failed) {
+            LOG.info("Reading {} failed", path, failed);
+            throw new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.READ_FAILED));
+        }
+    }
+}

@@ -1,0 +1,116 @@
+package nexa.imaging.codec;
+
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_EXIF;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_ICCP;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_XMP;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.imdecodeWithMetadata;
+
+import com.drew.imaging.FileType;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.png.PngDirectory;
+import com.drew.metadata.webp.WebpDirectory;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.EncodedBytes;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.probe.Headers;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** PNG and WebP: the decoder hands their metadata out with the pixels. */
+final class TaggedCodec implements PhotoCodec {
+    private static final Logger LOG = LoggerFactory.getLogger(TaggedCodec.class);
+    private static final String XMP_PREFIX = "http://ns.adobe.com/xap/1.0/\0";
+
+    private final FileKind kind;
+
+    TaggedCodec(FileKind kind) {
+        this.kind = kind;
+    }
+
+    @Override
+    public FileKind kind() {
+        return kind;
+    }
+
+    @Override
+    public Optional<Probe> probe(PhotoFile file) throws IOException, ImageProcessingException {
+        FileType ours = kind == FileKind.PNG ? FileType.Png : FileType.WebP;
+        if (file.type() != ours) {
+            return Optional.empty();
+        }
+        Metadata headers = file.headers();
+        return Optional.of(size(headers)
+                .map(stored -> Readings.of(kind, stored, headers, EnumSet.noneOf(Remark.class)))
+                .orElseGet(() -> Probe.unreadable(Trouble.Kind.DAMAGED)));
+    }
+
+    private Optional<PixelSize> size(Metadata headers) {
+        return kind == FileKind.PNG
+                ? Headers.size(headers, PngDirectory.class, PngDirectory.TAG_IMAGE_WIDTH, PngDirectory.TAG_IMAGE_HEIGHT)
+                : Headers.size(
+                        headers, WebpDirectory.class, WebpDirectory.TAG_IMAGE_WIDTH, WebpDirectory.TAG_IMAGE_HEIGHT);
+    }
+
+    @Override
+    public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        return decode(file, Decoder.read(file));
+    }
+
+    static Source decode(Path file, byte[] bytes) throws UnreadablePhotoException {
+        try (Mat encoded = EncodedBytes.matrix(bytes);
+                IntPointer kinds = new IntPointer();
+                MatVector blocks = new MatVector()) {
+            Mat pixels = imdecodeWithMetadata(encoded, kinds, blocks, Reduction.NONE.flags());
+            return new Source(Decoder.checked(file, pixels), metadata(kinds, blocks));
+        } catch (RuntimeException refused) { // OpenCV reports damaged data as its own runtime exceptions
+            LOG.info("OpenCV refuses {}", file, refused);
+            throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
+        }
+    }
+
+    private static SourceMetadata metadata(IntPointer kinds, MatVector blocks) {
+        Map<Integer, byte[]> byKind = new HashMap<>();
+        for (int i = 0; i < blocks.size(); i++) {
+            Mat block = blocks.get(i);
+            byte[] bytes = new byte[(int) block.total()];
+            block.data().get(bytes);
+            byKind.put(kinds.get(i), bytes);
+        }
+        return new SourceMetadata(
+                byKind.get(IMAGE_METADATA_EXIF),
+                byKind.get(IMAGE_METADATA_ICCP),
+                packet(byKind.get(IMAGE_METADATA_XMP)));
+    }
+
+    private static byte @Nullable [] packet(byte @Nullable [] xmp) {
+        if (xmp == null) {
+            return null;
+        }
+        String text = new String(xmp, StandardCharsets.UTF_8);
+        int start = text.startsWith(XMP_PREFIX) ? XMP_PREFIX.length() : 0;
+        int end = Math.max(start, text.lastIndexOf('>') + 1); // OpenCV hands out bytes beyond a PNG's packet
+        return text.substring(start, end).getBytes(StandardCharsets.UTF_8);
+    }
+}
