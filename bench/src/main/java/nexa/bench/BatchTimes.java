@@ -242,7 +242,7 @@ final class BatchTimes {
         List<Photo> chosen = session.list().photos().subList(0, TOGETHER);
         Fx.on(() -> {
             session.choose(chosen.getFirst());
-            session.selectionProperty().set(Set.copyOf(chosen));
+            session.selection().property().set(Set.copyOf(chosen));
             session.together().add(Change.sized(0.7));
             return true;
         });

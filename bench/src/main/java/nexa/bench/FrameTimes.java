@@ -85,7 +85,7 @@ final class FrameTimes {
         session.chooseFormat(1);
         session.viewProperty().set(MainView.BENCH);
         session.overlayProperty().set(OverlayChoice.of(Overlay.GOLDEN_SPIRAL));
-        session.tilt(new Tilt(2.3), "edit.tilt");
+        session.poseEdits().tilt(new Tilt(2.3), "edit.tilt");
         window.scene().getRoot().applyCss();
         window.scene().getRoot().layout();
         return new FrameTimes(window);
@@ -128,8 +128,8 @@ final class FrameTimes {
         run.await();
         run.print(name);
         Fx.on(() -> {
-            session.undo();
-            session.undo();
+            session.shoot().undo();
+            session.shoot().undo();
             return true;
         });
     }

@@ -209,7 +209,7 @@ final class PictureTimes {
             Fx.until(0, () -> isReady(window));
             pause(1500); // as long as a quick eye rests on a photo
             long begun = System.nanoTime();
-            Fx.run(() -> session.step(1));
+            Fx.run(() -> session.going().step(1));
             prefetched[i] = Fx.until(begun, () -> isReady(window));
         }
         percentiles("next photo, looked at for 1.5 s", prefetched);

@@ -1,7 +1,6 @@
 package nexa.desktop;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
@@ -48,12 +47,10 @@ final class Doors {
     /**
      * Opens a shoot and hands it over; fails with an {@link IOException} whose message is for the user if it can't be
      * opened.
-     *
-     * @param place a folder, or a photo in it
      */
-    CompletableFuture<Void> open(Path place, Entrance entrance) {
-        return after(place, before -> before.thenApplyAsync(
-                        done -> entrance.isWanted() ? Optional.of(opened(place)) : Optional.<Shoot>empty(), each)
+    CompletableFuture<Void> open(Path folder, Entrance entrance) {
+        return after(folder, before -> before.thenApplyAsync(
+                        done -> entrance.isWanted() ? Optional.of(opened(folder)) : Optional.<Shoot>empty(), each)
                 .thenApplyAsync(shoot -> shoot.filter(open -> !entrance.enter(open)), fx)
                 .thenAcceptAsync(unwanted -> unwanted.ifPresent(Doors::closed), each));
     }
@@ -82,17 +79,12 @@ final class Doors {
         last.remove(place, ended);
     }
 
-    private Shoot opened(Path place) {
+    private Shoot opened(Path folder) {
         try {
-            return Shoot.open(folder(place), locations, FIRST_PHOTOS);
+            return Shoot.open(folder, locations, FIRST_PHOTOS);
         } catch (IOException said) {
             throw new CompletionException(said);
         }
-    }
-
-    private static Path folder(Path place) {
-        Path above = place.toAbsolutePath().getParent();
-        return Files.isRegularFile(place) && above != null ? above : place;
     }
 
     private static void closed(Shoot shoot) {

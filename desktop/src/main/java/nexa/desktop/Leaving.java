@@ -33,6 +33,9 @@ final class Leaving {
         if (shoot.isStored()) {
             return CompletableFuture.completedFuture(true);
         }
+        if (shoot.savingTrouble().isPresent()) { // trying again would take a while
+            return ask(shoot);
+        }
         return CompletableFuture.supplyAsync(() -> stored(shoot), work)
                 .thenComposeAsync(stored -> stored ? CompletableFuture.completedFuture(true) : ask(shoot), fx);
     }

@@ -2,6 +2,7 @@ package nexa.desktop;
 
 import java.io.File;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -109,7 +110,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, program.keys()::release);
         scene.addEventFilter(KeyEvent.ANY, program.keys()::follow);
-        Dropped.onto(scene, this::open);
+        Dropped.onto(scene, this::openFrom);
         return scene;
     }
 
@@ -154,15 +155,19 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /**
      * Opens a shoot in place of what is shown; completes on the interface's thread, also when it failed, was given up, or
      * another one was asked for meanwhile, which then is shown instead.
-     *
-     * @param place its folder, or a photo in it
      */
-    public CompletableFuture<Void> open(Path place) {
+    public CompletableFuture<Void> open(Path folder) {
         long mine = openings.incrementAndGet();
         CompletableFuture<Boolean> left = left();
         return left.isDone()
-                ? enter(mine, place, left.join())
-                : left.thenComposeAsync(may -> enter(mine, place, may), fx);
+                ? enter(mine, folder, left.join())
+                : left.thenComposeAsync(may -> enter(mine, folder, may), fx);
+    }
+
+    /** Opens a folder, or the one in which a photo lies. */
+    private void openFrom(Path dropped) {
+        CompletableFuture.supplyAsync(() -> Files.isDirectory(dropped) ? dropped : dropped.getParent(), work)
+                .thenAcceptAsync(this::open, fx);
     }
 
     /** Whether what is shown may be closed. */
@@ -171,15 +176,15 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
                 .orElseGet(() -> CompletableFuture.completedFuture(true));
     }
 
-    private CompletableFuture<Void> enter(long mine, Path place, boolean may) {
+    private CompletableFuture<Void> enter(long mine, Path folder, boolean may) {
         if (!may || mine != openings.get()) {
             return CompletableFuture.completedFuture(null);
         }
         showFirstStart();
-        firstStart.showOpening(String.valueOf(place.getFileName() == null ? place : place.getFileName()));
-        return doors.open(place, new Entering(mine))
+        firstStart.showOpening(String.valueOf(folder.getFileName() == null ? folder : folder.getFileName()));
+        return doors.open(folder, new Entering(mine))
                 .thenRunAsync(() -> {}, fx)
-                .exceptionallyAsync(failed -> mine == openings.get() ? showFailure(place, failed) : null, fx);
+                .exceptionallyAsync(failed -> mine == openings.get() ? showFailure(folder, failed) : null, fx);
     }
 
     /** Shows a shoot unless another one was asked for meanwhile. */

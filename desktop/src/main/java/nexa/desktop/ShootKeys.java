@@ -61,15 +61,15 @@ final class ShootKeys {
         everywhere.put(Command.WALL, () -> show(MainView.WALL));
         everywhere.put(Command.BENCH, () -> show(MainView.BENCH));
         everywhere.put(Command.HANDOVER, () -> show(MainView.HANDOVER));
-        everywhere.put(Command.UNDO, session::undo);
-        everywhere.put(Command.REDO, session::redo);
+        everywhere.put(Command.UNDO, session.shoot()::undo);
+        everywhere.put(Command.REDO, session.shoot()::redo);
         everywhere.put(Command.STEPS, screen::toggleSteps);
         everywhere.put(Command.ADD_FORMAT, screen::addFormat);
-        framing.put(Command.NEXT, () -> session.step(1));
-        framing.put(Command.PREVIOUS, () -> session.step(-1));
+        framing.put(Command.NEXT, () -> session.going().step(1));
+        framing.put(Command.PREVIOUS, () -> session.going().step(-1));
         framing.put(Command.ACCEPT, this::accept);
-        framing.put(Command.CLEAR, session::clear);
-        framing.put(Command.SET_ASIDE, session::toggleSetAside);
+        framing.put(Command.CLEAR, session.frameEdits()::clear);
+        framing.put(Command.SET_ASIDE, session.frameEdits()::toggleSetAside);
         framing.put(Command.ALTERNATES, () -> screen.open(DeskPane.ALTERNATES));
         framing.put(Command.NEXT_ALTERNATE, frameEdits()::nextAlternate);
     }
@@ -78,9 +78,9 @@ final class ShootKeys {
         everywhere.put(Command.LINEUP, () -> show(MainView.LINEUP));
         everywhere.put(Command.FILTER, screen::toggleFilter);
         everywhere.put(Command.SEARCH, screen::search);
-        framing.put(Command.NEXT_UNCHECKED, session::nextUnchecked);
-        framing.put(Command.CHECK_ALL, session::checkAll);
-        framing.put(Command.SELECT_ALL, session::selectAll);
+        framing.put(Command.NEXT_UNCHECKED, session.going()::nextUnchecked);
+        framing.put(Command.CHECK_ALL, session.frameEdits()::checkAll);
+        framing.put(Command.SELECT_ALL, session.selection()::selectAll);
         framing.put(Command.SELECT_ALIKE, screen::selectAlike);
         framing.put(Command.CARRY, () -> screen.open(DeskPane.CARRY));
         framing.put(Command.CARRY_AGAIN, session.carry()::apply);
@@ -113,14 +113,14 @@ final class ShootKeys {
     }
 
     private void level() {
-        framing.put(Command.TILT_LESS, () -> session.tiltBy(-0.1));
-        framing.put(Command.TILT_MORE, () -> session.tiltBy(0.1));
-        framing.put(Command.TILT_MUCH_LESS, () -> session.tiltBy(-1));
-        framing.put(Command.TILT_MUCH_MORE, () -> session.tiltBy(1));
-        framing.put(Command.QUARTER, () -> session.turn(Turn.CLOCKWISE));
-        framing.put(Command.QUARTER_BACK, () -> session.turn(Turn.COUNTERCLOCKWISE));
-        framing.put(Command.MIRROR, () -> session.turn(Turn.MIRROR));
-        framing.put(Command.FLIP, () -> session.turn(Turn.FLIP));
+        framing.put(Command.TILT_LESS, () -> session.poseEdits().tiltBy(-0.1));
+        framing.put(Command.TILT_MORE, () -> session.poseEdits().tiltBy(0.1));
+        framing.put(Command.TILT_MUCH_LESS, () -> session.poseEdits().tiltBy(-1));
+        framing.put(Command.TILT_MUCH_MORE, () -> session.poseEdits().tiltBy(1));
+        framing.put(Command.QUARTER, () -> session.poseEdits().turn(Turn.CLOCKWISE));
+        framing.put(Command.QUARTER_BACK, () -> session.poseEdits().turn(Turn.COUNTERCLOCKWISE));
+        framing.put(Command.MIRROR, () -> session.poseEdits().turn(Turn.MIRROR));
+        framing.put(Command.FLIP, () -> session.poseEdits().turn(Turn.FLIP));
         framing.put(Command.LEVEL_LINE, () -> screen.toggleMode(BenchMode.LEVELLING));
         framing.put(Command.AUTO_LEVEL, screen::autoLevel);
     }
@@ -167,7 +167,7 @@ final class ShootKeys {
         if (onWall()) {
             show(MainView.BENCH);
         } else {
-            session.checkAndNext();
+            session.going().checkAndNext();
         }
     }
 
@@ -176,7 +176,7 @@ final class ShootKeys {
         if (!onWall() || session.together().isOn()) {
             frameEdits().nudge(right * pixels, down * pixels);
         } else if (right != 0) {
-            session.step(right);
+            session.going().step(right);
         } else {
             screen.stepWallRow(down);
         }
@@ -184,7 +184,7 @@ final class ShootKeys {
 
     private void leave() {
         if (!screen.closeTopmost()) {
-            session.selectionProperty().set(Set.of());
+            session.selection().property().set(Set.of());
             show(MainView.WALL);
         }
     }

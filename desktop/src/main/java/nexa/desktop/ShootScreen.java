@@ -269,7 +269,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
             return;
         }
         if (session.viewProperty().get() == MainView.WALL
-                && session.chosenPhotos().size() > 1) {
+                && session.selection().chosen().size() > 1) {
             openReview();
         } else {
             session.viewProperty().set(MainView.BENCH);
@@ -278,7 +278,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     private void openReview() {
-        LevelReview model = new LevelReview(session, session.chosenPhotos(), work, fx);
+        LevelReview model = new LevelReview(session, session.selection().chosen(), work, fx);
         LevelReviewView shown = new LevelReviewView(session, model, loader, fx, this::closeReview);
         review = Optional.of(shown);
         layout.setCenter(shown);

@@ -54,7 +54,7 @@ import nexa.shoot.store.StoredPhoto;
  * An open shoot. Edits are made on one thread; any thread may read. Edits show at once and are stored by a
  * thread of the shoot's own, in order, each in one transaction. The photos' files are only ever read.
  */
-public final class Shoot implements AutoCloseable {
+public final class Shoot implements Framings, AutoCloseable {
     /** Told after every edit, undo and redo, on the thread that made it. */
     public interface Listener {
         void changed(Edit edit);
@@ -356,10 +356,12 @@ public final class Shoot implements AutoCloseable {
     }
 
     /** False while another program has this shoot open: edits are refused then. */
+    @Override
     public boolean mayEdit() {
         return files.mayWrite();
     }
 
+    @Override
     public List<Photo> photos() {
         return photos;
     }
@@ -491,10 +493,12 @@ public final class Shoot implements AutoCloseable {
         }
     }
 
+    @Override
     public Brief brief() {
         return brief;
     }
 
+    @Override
     public Framing framing(Photo photo) {
         return framings.getOrDefault(photo.id(), Framing.UNTOUCHED);
     }
@@ -526,6 +530,7 @@ public final class Shoot implements AutoCloseable {
      *
      * @throws IllegalStateException if this shoot may only be read
      */
+    @Override
     public void apply(Edit edit) {
         if (!mayEdit()) {
             throw new IllegalStateException("Another program has this shoot open");

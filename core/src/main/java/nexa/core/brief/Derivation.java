@@ -37,7 +37,15 @@ public final class Derivation {
      * it is the largest centred.
      */
     public static Frame frame(PixelSize asShot, Framing framing, Format format, Brief brief) {
-        PhotoSpace space = new PhotoSpace(asShot, framing.pose());
+        return frame(new PhotoSpace(asShot, framing.pose()), framing, format, brief);
+    }
+
+    /**
+     * The same for whoever has the photo's space.
+     *
+     * @param space of the framing's pose
+     */
+    public static Frame frame(PhotoSpace space, Framing framing, Format format, Brief brief) {
         return framing.crop(format)
                 .map(crop -> placed(space, crop, format))
                 .orElseGet(() -> noSmaller(space, space.outline(), derived(space, framing, format, brief)));
@@ -85,9 +93,10 @@ public final class Derivation {
 
     /** What holds a photo's frame in a format: its crop, or one that asks for the derived frame. */
     public static Crop crop(PixelSize asShot, Framing framing, Format format, Brief brief) {
-        return framing.crop(format)
-                .orElseGet(() -> new Crop(
-                        new PhotoSpace(asShot, framing.pose()).toAsShot(frame(asShot, framing, format, brief))));
+        return framing.crop(format).orElseGet(() -> {
+            PhotoSpace space = new PhotoSpace(asShot, framing.pose());
+            return new Crop(space.toAsShot(frame(space, framing, format, brief)));
+        });
     }
 
     /**

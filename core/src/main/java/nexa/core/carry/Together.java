@@ -33,8 +33,8 @@ public record Together(Format format, Brief brief) {
         if (change.leavesFrame()) {
             return tilted;
         }
-        Frame frame = Derivation.frame(asShot, start, format, brief);
-        Crop crop = Derivation.crop(asShot, start, format, brief);
+        Frame frame = Derivation.frame(space, start, format, brief);
+        Crop crop = start.crop(format).orElseGet(() -> new Crop(space.toAsShot(frame)));
         Crop changed = crop.withWish(space.toAsShot(changed(frame, change)));
         return tilted.withCrop(format, change.swapped() ? Derivation.keepingItsWay(space, changed, format) : changed);
     }

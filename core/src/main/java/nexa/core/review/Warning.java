@@ -36,9 +36,17 @@ public enum Warning {
     /** All warnings of a readable photo in a format. */
     public static Set<Warning> of(PixelSize asShot, Framing framing, Format format, Brief brief) {
         PhotoSpace space = new PhotoSpace(asShot, framing.pose());
-        Frame frame = Derivation.frame(asShot, framing, format, brief);
+        return of(space, framing, format, Derivation.frame(space, framing, format, brief));
+    }
+
+    /**
+     * The same for whoever has derived the frame.
+     *
+     * @param space of the framing's pose
+     */
+    public static Set<Warning> of(PhotoSpace space, Framing framing, Format format, Frame frame) {
         EnumSet<Warning> warnings = EnumSet.noneOf(Warning.class);
-        if (format.target().lacksPixels(frame, asShot)) {
+        if (format.target().lacksPixels(frame, space.asShot())) {
             warnings.add(FEW_PIXELS);
         }
         double room = room(frame, framing.marks().in(space));

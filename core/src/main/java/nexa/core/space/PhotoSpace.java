@@ -1,6 +1,7 @@
 package nexa.core.space;
 
 import java.util.List;
+import java.util.Objects;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
@@ -12,14 +13,33 @@ import nexa.core.geometry.Turn;
 import nexa.core.outline.Outline;
 import nexa.core.outline.OutlineTrace;
 import nexa.core.outline.TurnedRectangle;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One photo's spaces and the maps between them; see the package. All that goes from one of them to another is composed
- * here.
- *
- * @param asShot the photo's size in pixels with EXIF orientation applied
+ * here. Immutable.
  */
-public record PhotoSpace(PixelSize asShot, Pose pose) {
+public final class PhotoSpace {
+    private final PixelSize asShot;
+    private final Pose pose;
+
+    /** Found when first asked for: that of a bent photo is traced. Several threads may find the same one. */
+    private volatile @Nullable Outline outline;
+
+    /** @param asShot the photo's size in pixels with EXIF orientation applied */
+    public PhotoSpace(PixelSize asShot, Pose pose) {
+        this.asShot = asShot;
+        this.pose = pose;
+    }
+
+    /** The photo's size in pixels with EXIF orientation applied. */
+    public PixelSize asShot() {
+        return asShot;
+    }
+
+    public Pose pose() {
+        return pose;
+    }
 
     /** Size in upright pixels. A correction changes what is in the picture, not how large it is. */
     public PixelSize upright() {
@@ -34,6 +54,15 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
     }
 
     public Outline outline() {
+        Outline known = outline;
+        if (known == null) {
+            known = found();
+            outline = known;
+        }
+        return known;
+    }
+
+    private Outline found() {
         if (pose.correction().isIdentity()) {
             return rectangle();
         }
@@ -166,5 +195,20 @@ public record PhotoSpace(PixelSize asShot, Pose pose) {
                         (corner.x() - frame.left()) / frame.width() * output.width(),
                         (corner.y() - frame.top()) / frame.height() * output.height()))
                 .toList();
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof PhotoSpace space && asShot.equals(space.asShot) && pose.equals(space.pose);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(asShot, pose);
+    }
+
+    @Override
+    public String toString() {
+        return asShot + " " + pose;
     }
 }

@@ -3,10 +3,8 @@ package nexa.desktop.bench;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import javafx.scene.text.TextAlignment;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -20,7 +18,6 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
 import nexa.core.print.OutputSize;
-import nexa.core.review.Warning;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Command;
@@ -45,7 +42,6 @@ final class BenchDrawing {
     /** Radius of the knob that removes a level line. */
     static final double KNOB = 8;
 
-    private static final double CAPTIONS_APART = 24;
     private static final Color WAITING = Color.gray(0.78);
     private static final double NEIGHBOUR_OPACITY = 0.42;
     private static final double HANDLE = 5.5;
@@ -58,7 +54,7 @@ final class BenchDrawing {
      * @param adjusting anything is being changed
      * @param bare only photo, frame and overlay are to be seen
      */
-    record Moment(boolean tilting, boolean adjusting, boolean bare) {}
+    record During(boolean tilting, boolean adjusting, boolean bare) {}
 
     private final GraphicsContext canvas;
     private final Session session;
@@ -105,7 +101,7 @@ final class BenchDrawing {
     }
 
     /** What lies on the photo and its mat: overlay, the frame's edge. */
-    void framed(LevelView view, Optional<ScreenPhoto> pixels, Moment moment) {
+    void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment) {
         session.frame()
                 .filter(frame -> !isLooking(keys))
                 .ifPresent(frame -> pixels.ifPresent(
@@ -120,7 +116,7 @@ final class BenchDrawing {
         canvas.fillRect(box.x(), box.y(), box.width(), box.height());
     }
 
-    private void framed(PhotoPainter painter, LevelView view, Frame frame, double brightness, Moment moment) {
+    private void framed(PhotoPainter painter, LevelView view, Frame frame, double brightness, During moment) {
         if (session.frameEdits().showsBlank()) {
             painter.checker(session.space().orElseThrow().outline(), frame);
         }
@@ -133,7 +129,7 @@ final class BenchDrawing {
         }
     }
 
-    private boolean shows(Moment moment) {
+    private boolean shows(During moment) {
         OverlayShow show = session.settings().overlayShowProperty().get();
         return show == OverlayShow.ALWAYS || show == OverlayShow.ADJUSTING && moment.adjusting();
     }
@@ -209,7 +205,7 @@ final class BenchDrawing {
     /** Shape, pixels, print size and tilt, beside the pointer. */
     void readout(Point pointer) {
         session.frame().ifPresent(frame -> {
-            PixelSize size = OutputSize.natural(frame, session.asShot().orElseThrow());
+            PixelSize size = OutputSize.natural(frame, session.moment().asShot().orElseThrow());
             double ppi = session.settings().ppiProperty().get();
             text.tag(
                     Words.of(
@@ -288,74 +284,9 @@ final class BenchDrawing {
 
     // ---- words ----
 
-    /** Below the photo: what it is on the left, how it is framed on the right. */
+    /** Below the photo: what it is, and how it is framed. */
     void captions(Photo photo, BenchMode mode, Optional<Double> zoom) {
-        PhotoSpace space = session.space().orElseThrow();
-        BenchLane lane = new BenchLane(width, height);
-        LevelView fitting = lane.current(space.upright());
-        double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
-        String closer =
-                zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
-        boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
-        String what = Words.name(photo.name()) + " · " + space.upright();
-        String right = right(mode);
-        boolean room = BenchText.measured(what + colours(photo) + closer + right) + CAPTIONS_APART < 2 * half;
-        String left = what + (room ? colours(photo) : "") + closer;
-        text.caption(left, fitting.originX() - half, TextAlignment.LEFT, overPhoto);
-        text.caption(right, fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
-    }
-
-    /** How the file's colours are read; the Wall says it too. */
-    private static String colours(Photo photo) {
-        return photo.facts()
-                .map(Looks::words)
-                .filter(words -> !words.isEmpty())
-                .map(words -> " · " + words)
-                .orElse("");
-    }
-
-    /** Whether a corner of the tilted photo lies where the captions are. */
-    private boolean reachesDown(PhotoSpace space, LevelView view) {
-        return space.outline().corners().stream()
-                .anyMatch(corner -> view.toScreen(corner).y() > height - BenchText.CAPTION_ROOM);
-    }
-
-    private String right(BenchMode mode) {
-        Optional<Frame> frame = session.frame();
-        if (frame.isEmpty()) {
-            return Words.of("bench.noformat");
-        }
-        return switch (mode) {
-            case LEVELLING -> Words.of("bench.level.hint");
-            case DRAWING -> Words.of("bench.draw.hint");
-            case MARKING -> Words.of("bench.mark.hint");
-            case FRAMING -> warningWords().orElseGet(() -> overlayWords(frame.get()));
-        };
-    }
-
-    private Optional<String> warningWords() {
-        if (session.frameEdits().showsBlank()) {
-            return Optional.of(Words.of("bench.blank"));
-        }
-        Set<Warning> warnings = session.warnings();
-        return warnings.isEmpty() ? Optional.empty() : Optional.of("⚠ " + Looks.words(warnings));
-    }
-
-    private String overlayWords(Frame frame) {
-        OverlayChoice choice = session.overlayProperty().get();
-        int count = memo.count(
-                choice,
-                frame.aspect(),
-                session.settings().overlayOptionsProperty().get());
-        return choice.overlay()
-                .map(overlay -> count == 1
-                        ? Words.of(overlay)
-                        : Words.of(
-                                "bench.overlay",
-                                Words.of(overlay),
-                                Math.floorMod(choice.orientation(), count) + 1,
-                                count))
-                .orElse("");
+        new BenchCaptions(session, memo, text, width, height).draw(photo, mode, zoom);
     }
 
     void unreadable(Photo photo, Trouble trouble) {

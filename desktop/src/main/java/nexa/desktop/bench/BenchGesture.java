@@ -89,7 +89,7 @@ sealed interface BenchGesture {
         @Override
         public Shown at(Session session, Point pointer, Held held) {
             Tilt tilt = drag.to(pointer);
-            return Shown.of(session.tilted(new Tilt(Math.round(tilt.degrees() * 100) / 100.0)));
+            return Shown.of(session.poseEdits().tilted(new Tilt(Math.round(tilt.degrees() * 100) / 100.0)));
         }
 
         @Override

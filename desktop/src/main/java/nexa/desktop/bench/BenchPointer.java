@@ -1,10 +1,13 @@
 package nexa.desktop.bench;
 
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Region;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.gesture.Grip;
@@ -38,22 +41,42 @@ final class BenchPointer {
 
     private static final double WHEEL_ZOOM = 1.2;
 
-    private final BenchView bench;
+    private final Region bench;
+    private final Camera camera;
+    private final ObjectProperty<BenchMode> mode;
+    private final BooleanProperty tilting;
+    private final Runnable redraw;
     private final Session session;
     private final Levelling levelling;
     private final Marking marking;
     private final Keys keys;
     private Optional<BenchGesture> gesture = Optional.empty();
     private Optional<LevelView> pressedView = Optional.empty();
-    private Optional<LevelView> shownView = Optional.empty();
     private Optional<Shape.Ratio> outline = Optional.empty();
     private Optional<BenchGesture.Shown> shown = Optional.empty();
     private boolean panning;
     private Point pressed = Point.ORIGIN;
     private Point at = Point.ORIGIN;
 
-    BenchPointer(BenchView bench, ShootModels models, Keys keys) {
+    /**
+     * @param bench whose mouse events these are
+     * @param mode what the next drag does
+     * @param tilting told while a drag tilts the photo
+     * @param redraw called when what is drawn of the pointer changed
+     */
+    BenchPointer(
+            Region bench,
+            Camera camera,
+            ObjectProperty<BenchMode> mode,
+            BooleanProperty tilting,
+            Runnable redraw,
+            ShootModels models,
+            Keys keys) {
         this.bench = bench;
+        this.camera = camera;
+        this.mode = mode;
+        this.tilting = tilting;
+        this.redraw = redraw;
         this.session = models.session();
         this.levelling = models.levelling();
         this.marking = models.marking();
@@ -70,11 +93,6 @@ final class BenchPointer {
         return gesture.isPresent() || panning;
     }
 
-    /** The view while a gesture goes on: that of the press, or moved with the photo. */
-    Optional<LevelView> heldView() {
-        return shownView;
-    }
-
     /** Where the pointer is on the canvas; the middle if it is not there. */
     Point place() {
         boolean inside = at.x() > 0 && at.y() > 0 && at.x() < bench.getWidth() && at.y() < bench.getHeight();
@@ -85,10 +103,10 @@ final class BenchPointer {
     void letGo() {
         gesture = Optional.empty();
         pressedView = Optional.empty();
-        shownView = Optional.empty();
+        camera.letGo();
         shown = Optional.empty();
         panning = false;
-        bench.tiltingProperty().set(false);
+        tilting.set(false);
     }
 
     // ---- press, drag, release ----
@@ -110,21 +128,18 @@ final class BenchPointer {
         }
         hold();
         outline = outlineAt(pressed);
-        gesture = begin(
-                bench.toLevel(event.getX(), event.getY()).orElseThrow(),
-                keys.modifiers().shift());
-        bench.tiltingProperty()
-                .set(gesture.filter(BenchGesture.TurnPhoto.class::isInstance).isPresent());
+        gesture = begin(camera.toLevel(pressed).orElseThrow(), keys.modifiers().shift());
+        tilting.set(gesture.filter(BenchGesture.TurnPhoto.class::isInstance).isPresent());
         showCursor();
     }
 
     private void hold() {
-        pressedView = bench.view();
-        shownView = pressedView;
+        pressedView = camera.view();
+        pressedView.ifPresent(camera::hold);
     }
 
     private Optional<BenchGesture> begin(Point pointer, boolean otherMover) {
-        return switch (bench.modeProperty().get()) {
+        return switch (mode.get()) {
             case LEVELLING ->
                 Optional.of(new BenchGesture.DrawLevel(session.space().orElseThrow(), pointer, pointer));
             case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
@@ -148,7 +163,7 @@ final class BenchPointer {
     }
 
     private double scale() {
-        return bench.view().orElseThrow().scale();
+        return camera.view().orElseThrow().scale();
     }
 
     private void dragged(MouseEvent event) {
@@ -159,8 +174,8 @@ final class BenchPointer {
         if (panning) {
             Point way = at.minus(pressed);
             LevelView from = pressedView.get();
-            shownView = Optional.of(new LevelView(from.originX() + way.x(), from.originY() + way.y(), from.scale()));
-            bench.redraw();
+            camera.hold(new LevelView(from.originX() + way.x(), from.originY() + way.y(), from.scale()));
+            redraw.run();
             return;
         }
         if (at.distance(pressed) >= CLICK) {
@@ -169,7 +184,7 @@ final class BenchPointer {
         if (outline.isEmpty()) {
             goOn();
         }
-        bench.redraw();
+        redraw.run();
     }
 
     /** The gesture for where the pointer is and what is held; also when only the latter changed. */
@@ -195,7 +210,7 @@ final class BenchPointer {
     private void followFrame(Frame start) {
         LevelView from = pressedView.orElseThrow();
         Point fixed = from.toScreen(start.centre());
-        shownView = session.frame().map(frame -> from.showing(frame.centre(), fixed.x(), fixed.y()));
+        session.frame().ifPresent(frame -> camera.hold(from.showing(frame.centre(), fixed.x(), fixed.y())));
     }
 
     private BenchGesture.Held held() {
@@ -207,18 +222,18 @@ final class BenchPointer {
     private void released() {
         Optional<BenchGesture> done = gesture;
         Optional<Shape.Ratio> clicked = outline;
-        shownView.ifPresent(bench::lookAs);
+        camera.settle();
         letGo();
         outline = Optional.empty();
         if (clicked.isPresent()) {
             session.frameEdits().hold(clicked.get());
         } else if (done.filter(BenchGesture.DrawMarks.class::isInstance).isPresent() && at.distance(pressed) < CLICK) {
             session.abandon();
-            bench.toLevel(pressed.x(), pressed.y()).ifPresent(marking::click);
+            camera.toLevel(pressed).ifPresent(marking::click);
         } else {
             done.ifPresent(this::finish);
         }
-        bench.redraw();
+        redraw.run();
     }
 
     private void finish(BenchGesture done) {
@@ -227,14 +242,14 @@ final class BenchPointer {
         } else {
             session.commit(done.label());
         }
-        if (bench.modeProperty().get() != BenchMode.MARKING) {
-            bench.modeProperty().set(BenchMode.FRAMING);
+        if (mode.get() != BenchMode.MARKING) {
+            mode.set(BenchMode.FRAMING);
         }
     }
 
     private void scrolled(ScrollEvent event) {
         if (gesture.isEmpty() && event.getDeltaY() != 0) {
-            bench.zoomBy(event.getDeltaY() > 0 ? WHEEL_ZOOM : 1 / WHEEL_ZOOM, place());
+            camera.zoomBy(event.getDeltaY() > 0 ? WHEEL_ZOOM : 1 / WHEEL_ZOOM, place());
         }
         event.consume();
     }
@@ -244,7 +259,7 @@ final class BenchPointer {
     /** A click on a level line's knob takes the line away. */
     private boolean removedLine() {
         Optional<LevelLine> line = session.space()
-                .flatMap(space -> bench.view().flatMap(view -> levelling.linesProperty().get().stream()
+                .flatMap(space -> camera.view().flatMap(view -> levelling.linesProperty().get().stream()
                         .filter(l -> BenchDrawing.knob(l, space, view).distance(pressed) <= BenchDrawing.KNOB + 3)
                         .findFirst()));
         line.ifPresent(levelling::remove);
@@ -253,28 +268,12 @@ final class BenchPointer {
 
     private boolean steppedToNeighbour() {
         for (int side : new int[] {-1, 1}) {
-            if (overNeighbour(side, pressed)) {
-                session.step(side);
+            if (camera.isOverNeighbour(side, pressed)) {
+                session.going().step(side);
                 return true;
             }
         }
         return false;
-    }
-
-    /** The current photo covers its neighbours where they overlap. */
-    private boolean overNeighbour(int side, Point p) {
-        boolean covered = session.space()
-                .flatMap(space ->
-                        bench.toLevel(p.x(), p.y()).map(level -> space.outline().contains(level, 0)))
-                .orElse(false);
-        return !covered
-                && bench.neighbour(side)
-                        .flatMap(n -> bench.neighbourView(n, side).map(v -> session.shoot()
-                                .space(n)
-                                .orElseThrow()
-                                .outline()
-                                .contains(v.toLevel(p.x(), p.y()), 0)))
-                        .orElse(false);
     }
 
     private Optional<Shape.Ratio> outlineAt(Point p) {
@@ -283,11 +282,11 @@ final class BenchPointer {
                 .overlay()
                 .filter(Overlay.NESTED::equals)
                 .isPresent();
-        if (!nested || bench.modeProperty().get() != BenchMode.FRAMING) {
+        if (!nested || mode.get() != BenchMode.FRAMING) {
             return Optional.empty();
         }
         return session.frame().flatMap(frame -> {
-            Point level = bench.toLevel(p.x(), p.y()).orElseThrow();
+            Point level = camera.toLevel(p).orElseThrow();
             boolean onFrame = Grip.at(frame, level, REACH / scale())
                     .filter(grip -> grip != Grip.INSIDE)
                     .isPresent();
@@ -312,7 +311,7 @@ final class BenchPointer {
     private void hover(Optional<Shape.Ratio> over) {
         if (!over.equals(outline)) {
             outline = over;
-            bench.redraw();
+            redraw.run();
         }
     }
 
@@ -324,13 +323,13 @@ final class BenchPointer {
         if (panning || keys.isHeld(Command.PAN)) {
             return Cursor.CLOSED_HAND;
         }
-        if (bench.modeProperty().get() != BenchMode.FRAMING) {
+        if (mode.get() != BenchMode.FRAMING) {
             return Cursor.CROSSHAIR;
         }
-        if (outline.isPresent() || overNeighbour(-1, at) || overNeighbour(1, at)) {
+        if (outline.isPresent() || camera.isOverNeighbour(-1, at) || camera.isOverNeighbour(1, at)) {
             return Cursor.HAND;
         }
-        Optional<Point> pointer = bench.toLevel(at.x(), at.y());
+        Optional<Point> pointer = camera.toLevel(at);
         Optional<Frame> frame = session.frame();
         if (pointer.isEmpty() || frame.isEmpty()) {
             return Cursor.DEFAULT;
@@ -347,7 +346,7 @@ final class BenchPointer {
         gesture.ifPresent(g -> {
             if (g instanceof BenchGesture.DrawLevel line) {
                 drawing.levelLine(view, line);
-            } else if (shown.isPresent() && bench.modeProperty().get() != BenchMode.MARKING) {
+            } else if (shown.isPresent() && mode.get() != BenchMode.MARKING) {
                 drawing.readout(at);
             }
         });

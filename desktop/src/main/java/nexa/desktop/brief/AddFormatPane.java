@@ -108,7 +108,7 @@ final class AddFormatPane extends VBox {
     private String unusedName(Shape parsed) {
         String base = parsed.text();
         String candidate = base;
-        for (int n = 2; session.briefProperty().get().find(candidate).isPresent(); n++) {
+        for (int n = 2; session.brief().find(candidate).isPresent(); n++) {
             candidate = base + " " + n;
         }
         return candidate;

@@ -102,7 +102,7 @@ public final class FormatCard extends VBox {
     }
 
     private void fillMenu() {
-        Brief brief = session.briefProperty().get();
+        Brief brief = session.brief();
         menu.getItems()
                 .addAll(
                         item("rail.edit", () -> actions.edit(format, this)),
@@ -143,9 +143,7 @@ public final class FormatCard extends VBox {
         field.setOnAction(event -> {
             try {
                 session.briefEdits()
-                        .change(
-                                "edit.brief.rename",
-                                session.briefProperty().get().changed(format.named(field.getText())));
+                        .change("edit.brief.rename", session.brief().changed(format.named(field.getText())));
                 nameHolder.getChildren().setAll(name);
             } catch (IllegalArgumentException refused) {
                 field.pseudoClassStateChanged(REFUSED, true);
@@ -207,7 +205,7 @@ public final class FormatCard extends VBox {
 
     private boolean live() {
         return session.viewProperty().get() == MainView.BENCH
-                && session.frame(format).isPresent();
+                && session.moment().frame(format).isPresent();
     }
 
     /** What the picture was last drawn of: a frame of another format leaves this card as it is. */
@@ -215,7 +213,7 @@ public final class FormatCard extends VBox {
             Optional<Frame> frame, Optional<PhotoSpace> space, Optional<ScreenPhoto> pixels, boolean live) {}
 
     private void refresh() {
-        Drawn now = new Drawn(session.frame(format), session.space(), picture.pixels(), live());
+        Drawn now = new Drawn(session.moment().frame(format), session.space(), picture.pixels(), live());
         note.setText(live() ? stateWords() : progressWords());
         if (!now.equals(drawn)) {
             drawn = now;
@@ -224,7 +222,7 @@ public final class FormatCard extends VBox {
     }
 
     private void reshape() {
-        double aspect = live() ? session.frame(format).orElseThrow().aspect() : plainAspect();
+        double aspect = live() ? session.moment().frame(format).orElseThrow().aspect() : plainAspect();
         double scale =
                 live() ? Math.min(LIVE_WIDTH / aspect, LIVE_HEIGHT) : Math.min(PLAIN_WIDTH / aspect, PLAIN_HEIGHT);
         double width = Math.max(6, Math.round(aspect * scale));
@@ -284,7 +282,7 @@ public final class FormatCard extends VBox {
             canvas.fillRect(0, 0, width, height);
             Optional<ScreenPhoto> pixels = picture.pixels();
             if (live() && pixels.isPresent()) {
-                Frame frame = session.frame(format).orElseThrow();
+                Frame frame = session.moment().frame(format).orElseThrow();
                 PhotoSpace space = session.space().orElseThrow();
                 new PhotoPainter(canvas, LevelView.filling(frame, width, height)).photo(pixels.get(), space);
             } else if (!live()) {

@@ -120,8 +120,7 @@ public final class FormatPane implements PaneLayer.Content {
 
     private void keep() {
         try {
-            session.briefEdits()
-                    .change("edit.brief.edit", session.briefProperty().get().changed(typed()));
+            session.briefEdits().change("edit.brief.edit", session.brief().changed(typed()));
             done.run();
         } catch (IllegalArgumentException refused) {
             say(String.valueOf(refused.getMessage()), "refusal");

@@ -70,7 +70,7 @@ public final class RailView extends ScrollPane {
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         subscription = session.briefProperty().subscribe(this::showBrief);
-        if (session.briefProperty().get().formats().isEmpty() && session.shoot().mayEdit()) {
+        if (session.brief().formats().isEmpty() && session.shoot().mayEdit()) {
             openAdding();
         }
     }
@@ -117,8 +117,7 @@ public final class RailView extends ScrollPane {
         card.setViewOrder(0);
         int places = (int) above - cards.indexOf(card);
         if (moved && places != 0) {
-            session.briefEdits()
-                    .change("edit.brief.order", session.briefProperty().get().moved(format, places));
+            session.briefEdits().change("edit.brief.order", session.brief().moved(format, places));
         }
     }
 

@@ -143,8 +143,7 @@ public final class ShelfPane implements PaneLayer.Content {
 
     private void keep() {
         try {
-            shelf.keep(
-                    new BriefFile(name.getText(), session.briefProperty().get().formats()));
+            shelf.keep(new BriefFile(name.getText(), session.brief().formats()));
             say(Words.of("shelf.kept", name.getText().strip()), "note");
             name.clear();
             fill();
@@ -185,7 +184,7 @@ public final class ShelfPane implements PaneLayer.Content {
     private void write(Path file) {
         try {
             Shoot shoot = session.shoot();
-            new BriefFile(shoot.name(), session.briefProperty().get().formats())
+            new BriefFile(shoot.name(), session.brief().formats())
                     .write(file, shoot.guard(), IfTaken.REPLACE); // the system's dialog asked
             say(Words.of("shelf.written", file), "note");
         } catch (IOException failed) {

@@ -104,8 +104,8 @@ public final class DeskView extends HBox {
         this.actions = actions;
         this.ruler = new TiltRuler(session, tiltAdjusting);
         this.picker = new OverlayPicker(session);
-        this.clear = Buttons.text("desk.clear", session::clear);
-        this.check = Buttons.text("desk.check", session::checkAndNext);
+        this.clear = Buttons.text("desk.clear", session.frameEdits()::clear);
+        this.check = Buttons.text("desk.check", session.going()::checkAndNext);
         this.lock = Buttons.command(MaterialDesignL.LOCK_OUTLINE, Command.LOCK, keys, session.frameEdits()::toggleLock);
         this.overlays = pane(MaterialDesignD.DOTS_HORIZONTAL, "desk.overlay.more", DeskPane.OVERLAY);
         this.look = pane(MaterialDesignT.TUNE_VARIANT, "desk.look", DeskPane.LOOK);
@@ -126,7 +126,7 @@ public final class DeskView extends HBox {
                 session.formatProperty().subscribe(f -> refresh()),
                 session.framingProperty().subscribe(f -> refresh()),
                 session.photoProperty().subscribe(p -> refresh()),
-                session.selectionProperty().subscribe(selected -> refresh()),
+                session.selection().property().subscribe(selected -> refresh()),
                 session.viewProperty().subscribe(view -> refresh()),
                 session.settings().ppiProperty().subscribe(ppi -> refresh()));
     }
@@ -188,7 +188,7 @@ public final class DeskView extends HBox {
         try {
             double degrees = Double.parseDouble(text);
             if (Double.isFinite(degrees)) {
-                session.tilt(Tilt.clamped(degrees), "edit.tilt");
+                session.poseEdits().tilt(Tilt.clamped(degrees), "edit.tilt");
             }
         } catch (NumberFormatException notANumber) {
             // the field shows the tilt again below
@@ -201,14 +201,15 @@ public final class DeskView extends HBox {
         ToggleButton level = modeToggle(MaterialDesignS.SPIRIT_LEVEL, Command.LEVEL_LINE, mode, BenchMode.LEVELLING);
         level.setId("level");
         Button auto = Buttons.command(MaterialDesignA.AUTO_FIX, Command.AUTO_LEVEL, keys, actions::autoLevel);
-        Button left = Buttons.command(
-                MaterialDesignR.ROTATE_LEFT, Command.QUARTER_BACK, keys, () -> session.turn(Turn.COUNTERCLOCKWISE));
-        Button right = Buttons.command(
-                MaterialDesignR.ROTATE_RIGHT, Command.QUARTER, keys, () -> session.turn(Turn.CLOCKWISE));
-        Button mirror = Buttons.command(
-                MaterialDesignR.REFLECT_HORIZONTAL, Command.MIRROR, keys, () -> session.turn(Turn.MIRROR));
-        Button flip =
-                Buttons.command(MaterialDesignR.REFLECT_VERTICAL, Command.FLIP, keys, () -> session.turn(Turn.FLIP));
+        Button left = Buttons.command(MaterialDesignR.ROTATE_LEFT, Command.QUARTER_BACK, keys, () -> session.poseEdits()
+                .turn(Turn.COUNTERCLOCKWISE));
+        Button right = Buttons.command(MaterialDesignR.ROTATE_RIGHT, Command.QUARTER, keys, () -> session.poseEdits()
+                .turn(Turn.CLOCKWISE));
+        Button mirror =
+                Buttons.command(MaterialDesignR.REFLECT_HORIZONTAL, Command.MIRROR, keys, () -> session.poseEdits()
+                        .turn(Turn.MIRROR));
+        Button flip = Buttons.command(MaterialDesignR.REFLECT_VERTICAL, Command.FLIP, keys, () -> session.poseEdits()
+                .turn(Turn.FLIP));
         auto.setId("auto-level");
         left.setId("quarter-left");
         right.setId("quarter-right");
@@ -311,8 +312,8 @@ public final class DeskView extends HBox {
         boolean free = session.frameEdits().isFree();
         ((FontIcon) lock.getGraphic())
                 .setIconCode(free ? MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE : MaterialDesignL.LOCK_OUTLINE);
-        Optional<PixelSize> size =
-                session.frame().flatMap(frame -> session.asShot().map(asShot -> OutputSize.natural(frame, asShot)));
+        Optional<PixelSize> size = session.frame()
+                .flatMap(frame -> session.moment().asShot().map(asShot -> OutputSize.natural(frame, asShot)));
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))
                 .orElse(""));
         print.setText(size.map(this::printWords).orElse(""));
@@ -323,7 +324,10 @@ public final class DeskView extends HBox {
         }
         tiltTitle.setText(Words.of(several ? "desk.tilt.together" : "desk.tilt"));
         check.setText(
-                several ? Words.of("desk.check.all", session.adjustedPhotos().size()) : Words.of("desk.check"));
+                several
+                        ? Words.of(
+                                "desk.check.all", session.selection().adjusted().size())
+                        : Words.of("desk.check"));
         boolean editable = size.isPresent() && session.shoot().mayEdit();
         check.setDisable(!editable);
         clear.setDisable(!editable
@@ -354,7 +358,7 @@ public final class DeskView extends HBox {
 
     /** In place of the current photo's figures. */
     private void showTogether() {
-        List<Photo> photos = session.adjustedPhotos();
+        List<Photo> photos = session.selection().adjusted();
         pixels.setText(Words.of("desk.together", photos.size()));
         print.setText(Words.of(
                 "desk.together.lying",

@@ -61,7 +61,7 @@ public final class MarksPane implements PaneLayer.Content {
                 marking.proposalsProperty().subscribe(proposals -> refresh()),
                 marking.searchProperty().subscribe(search -> refresh()),
                 session.photoProperty().subscribe(photo -> refresh()),
-                session.selectionProperty().subscribe(selected -> refresh()),
+                session.selection().property().subscribe(selected -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()));
     }
 
@@ -90,7 +90,7 @@ public final class MarksPane implements PaneLayer.Content {
         for (Button button : new Button[] {acceptOne, declineOne}) {
             button.setDisable(!ours || !mayEdit);
         }
-        long marked = session.adjustedPhotos().stream()
+        long marked = session.selection().adjusted().stream()
                 .filter(photo -> !session.framing(photo).marks().isEmpty())
                 .count();
         clear.setText(Words.of("marks.clear", marked));

@@ -211,7 +211,7 @@ public final class OverlayPane implements PaneLayer.Content {
         List<Shape.Ratio> shapes = new ArrayList<>();
         Stream<Shape> typed = settings.shapesProperty().get().stream().map(Shape::parse);
         Stream<Shape> offered = Stream.concat(
-                session.briefProperty().get().formats().stream().map(format -> format.shape()),
+                session.brief().formats().stream().map(format -> format.shape()),
                 Stream.concat(
                         drawnBy().nested().stream(),
                         Stream.of("1:1", "4:5", "5:7", "2:3", "16:9").map(Shape::parse)));

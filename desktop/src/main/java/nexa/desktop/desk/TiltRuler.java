@@ -70,7 +70,7 @@ final class TiltRuler extends DrawnPane {
         pressedX = event.getX();
         pressedDegrees = degrees();
         if (event.getClickCount() == 2) {
-            session.tilt(Tilt.NONE, "edit.tilt");
+            session.poseEdits().tilt(Tilt.NONE, "edit.tilt");
             pressedDegrees = 0;
         }
     }
@@ -88,14 +88,14 @@ final class TiltRuler extends DrawnPane {
     private void show(double degrees) {
         if (session.space().isPresent()) {
             adjusting.set(true);
-            session.previewTilt(Tilt.clamped(Math.round(degrees * 100) / 100.0));
+            session.poseEdits().preview(Tilt.clamped(Math.round(degrees * 100) / 100.0));
         }
     }
 
     private void finish() {
         if (adjusting.get()) {
             adjusting.set(false);
-            session.commitTilt();
+            session.poseEdits().commitTilt();
         }
     }
 

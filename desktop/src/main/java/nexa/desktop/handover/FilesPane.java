@@ -72,7 +72,7 @@ public final class FilesPane implements PaneLayer.Content {
     }
 
     private Brief brief() {
-        return session.briefProperty().get();
+        return session.brief();
     }
 
     /** The size is this format's own; how files are made can be the same for others. */

@@ -126,7 +126,7 @@ final class HandoverRun extends VBox {
     }
 
     private String planWords(Outlook outlook, int formats) {
-        if (session.briefProperty().get().formats().isEmpty()) {
+        if (session.brief().formats().isEmpty()) {
             return Words.of("handover.plan.brief");
         }
         return formats == 0

@@ -192,6 +192,6 @@ public final class HandoverView extends StackPane {
     }
 
     private void showTable() {
-        table.show(session.briefProperty().get(), model.outlookProperty().get());
+        table.show(session.brief(), model.outlookProperty().get());
     }
 }

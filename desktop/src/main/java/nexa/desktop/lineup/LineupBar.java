@@ -77,7 +77,7 @@ final class LineupBar extends HBox {
         getChildren().addAll(scatter, words, actions);
         subscription = Subscription.combine(
                 model.shownProperty().subscribe(shown -> refresh()),
-                session.selectionProperty().subscribe(selected -> refresh()));
+                session.selection().property().subscribe(selected -> refresh()));
     }
 
     void dispose() {

@@ -97,7 +97,7 @@ public final class LineupRows extends Region {
             } else if (keys.modifiers().shift()) {
                 selectTo(tile.photo());
                 pressed = Optional.empty();
-            } else if (!session.selectionProperty().get().contains(tile.photo())) {
+            } else if (!session.selection().property().get().contains(tile.photo())) {
                 choose(tile.photo());
             }
             if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
@@ -108,25 +108,25 @@ public final class LineupRows extends Region {
     }
 
     private void choose(Photo photo) {
-        session.selectionProperty().set(Set.of());
+        session.selection().property().set(Set.of());
         session.choose(photo);
     }
 
     private void toggle(Photo photo) {
-        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
+        Set<Photo> selected = new HashSet<>(session.selection().property().get());
         if (!selected.remove(photo)) {
             selected.add(photo);
         }
-        session.selectionProperty().set(Set.copyOf(selected));
+        session.selection().property().set(Set.copyOf(selected));
     }
 
     private void selectTo(Photo photo) {
         List<Photo> photos = session.lineup().shownProperty().get().photos();
         int one = session.photo().map(photos::indexOf).orElse(0);
         int other = photos.indexOf(photo);
-        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
+        Set<Photo> selected = new HashSet<>(session.selection().property().get());
         selected.addAll(photos.subList(Math.max(0, Math.min(one, other)), Math.max(one, other) + 1));
-        session.selectionProperty().set(Set.copyOf(selected));
+        session.selection().property().set(Set.copyOf(selected));
     }
 
     private void dragged(MouseEvent event) {

@@ -62,7 +62,8 @@ public final class ResultTile extends Pane {
                 session.photoProperty()
                         .subscribe(current -> pseudoClassStateChanged(
                                 CURRENT, current.filter(photo::equals).isPresent())),
-                session.selectionProperty()
+                session.selection()
+                        .property()
                         .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
                 session.lineup().shownProperty().subscribe(this::show),
                 session.framingProperty().subscribe(framing -> drawing.redraw()),

@@ -86,8 +86,8 @@ public final class HeaderView extends HBox {
         place.setMinWidth(Region.USE_PREF_SIZE);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        undo = Buttons.icon(MaterialDesignU.UNDO, "header.undo.none", session::undo);
-        redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session::redo);
+        undo = Buttons.icon(MaterialDesignU.UNDO, "header.undo.none", session.shoot()::undo);
+        redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session.shoot()::redo);
         undo.setId("undo");
         redo.setId("redo");
         this.steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, shootActions::toggleSteps);

@@ -77,6 +77,6 @@ public final class BriefEdits {
     }
 
     private Brief brief() {
-        return session.briefProperty().get();
+        return session.brief();
     }
 }

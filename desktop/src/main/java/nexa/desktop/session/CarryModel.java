@@ -35,7 +35,7 @@ public final class CarryModel {
 
     /** Called once the session stands. Photos that are selected are meant, until something else is chosen. */
     void follow() {
-        session.selectionProperty().subscribe((before, now) -> session.settings()
+        session.selection().property().subscribe((before, now) -> session.settings()
                 .carryToProperty()
                 .set(
                         now.isEmpty() && to() == CarryTo.SELECTED
@@ -63,7 +63,7 @@ public final class CarryModel {
                 settings.carryToProperty().subscribe(to -> refresh()),
                 settings.carryNextProperty().subscribe(count -> refresh()),
                 session.list().photosProperty().subscribe(photos -> refresh()),
-                session.selectionProperty().subscribe(selected -> refresh()),
+                session.selection().property().subscribe(selected -> refresh()),
                 session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(framing -> refresh())));
     }
@@ -93,12 +93,13 @@ public final class CarryModel {
 
     private Optional<Carry> carry() {
         Settings settings = session.settings();
-        return session.format().flatMap(format -> session.asShot()
+        return session.format().flatMap(format -> session.moment()
+                .asShot()
                 .map(size -> new Carry(
                         size,
                         session.framing().withOverlay(session.overlayProperty().get()),
                         format,
-                        session.briefProperty().get(),
+                        session.brief(),
                         settings.carryPartsProperty().get(),
                         settings.carryOppositeProperty().get(),
                         settings.carryByProperty().get())));
@@ -106,7 +107,7 @@ public final class CarryModel {
 
     /** The photos carried to but for the one carried from; of those nobody selected, none that is set aside. */
     private List<Photo> targets() {
-        Set<Photo> selected = session.selectionProperty().get();
+        Set<Photo> selected = session.selection().property().get();
         boolean chosen = to() == CarryTo.SELECTED && !selected.isEmpty();
         return meant().filter(photo -> session.photo().filter(photo::equals).isEmpty())
                 .filter(photo -> chosen || !session.framing(photo).setAside())
@@ -114,7 +115,7 @@ public final class CarryModel {
     }
 
     private Stream<Photo> meant() {
-        Set<Photo> selected = session.selectionProperty().get();
+        Set<Photo> selected = session.selection().property().get();
         List<Photo> listed = session.list().photos();
         return switch (to()) {
             case SELECTED -> session.shoot().photos().stream().filter(p -> selected.isEmpty() || selected.contains(p));

@@ -48,7 +48,7 @@ public final class FrameEdits {
     }
 
     public boolean isOutsideAllowed() {
-        return session.crop().filter(Crop::outside).isPresent();
+        return session.moment().crop().filter(Crop::outside).isPresent();
     }
 
     /** Where the current frame may lie. */
@@ -63,13 +63,34 @@ public final class FrameEdits {
 
     /** Whether part of the current photo's frame in a format shows no photo. */
     public boolean showsBlank(Format format) {
-        return session.frame(format)
+        return session.moment()
+                .frame(format)
                 .flatMap(frame -> session.space().map(space -> !space.outline().holds(frame)))
                 .orElse(false);
     }
 
+    /** Derives the active format's frame again, of all photos that are adjusted. */
+    public void clear() {
+        session.format().ifPresent(f -> session.editAll("edit.clear", (photo, before) -> before.cleared(f)));
+    }
+
+    /** Accepts the frames of all photos that are adjusted as they stand. */
+    public void checkAll() {
+        session.format()
+                .ifPresent(f -> session.editAll("edit.check", (photo, before) -> photo.facts()
+                        .map(facts -> Derivation.crop(facts.asShot(), before, f, session.brief()))
+                        .map(crop -> before.withCrop(f, crop.asChecked()))
+                        .orElse(before)));
+    }
+
+    /** Sets the photos that are adjusted aside, or takes them back if the current one is. */
+    public void toggleSetAside() {
+        boolean aside = !session.framing().setAside();
+        session.editAll("edit.aside", (photo, before) -> before.withSetAside(aside));
+    }
+
     private void change(String label, UnaryOperator<Crop> change) {
-        session.crop().ifPresent(crop -> session.edit(label, session.placed(change.apply(crop))));
+        session.moment().crop().ifPresent(crop -> session.edit(label, session.placed(change.apply(crop))));
     }
 
     /** Places a frame as near as its room allows. */
@@ -84,7 +105,8 @@ public final class FrameEdits {
             return;
         }
         int sign = session.settings().moverProperty().get() == Mover.FRAME ? 1 : -1;
-        session.frame().ifPresent(frame -> session.asShot()
+        session.frame().ifPresent(frame -> session.moment()
+                .asShot()
                 .ifPresent(size -> place(
                         "edit.nudge",
                         frame.movedBy(new Point(sign * right, sign * down).times(1.0 / size.longEdge())))));
@@ -102,7 +124,7 @@ public final class FrameEdits {
             session.together().add(Change.sized(pixels > 0 ? SIZE_STEP : 1 / SIZE_STEP));
             return;
         }
-        session.frame().ifPresent(frame -> session.asShot().ifPresent(size -> {
+        session.frame().ifPresent(frame -> session.moment().asShot().ifPresent(size -> {
             double longSide = Math.max(frame.width(), frame.height());
             double wanted = Math.max(0.02, longSide + (double) pixels / size.longEdge());
             place("edit.grow", frame.scaled(wanted / longSide));
@@ -178,7 +200,8 @@ public final class FrameEdits {
 
     /** Whether the alternate is what shows. */
     public boolean isShown(Alternate alternate) {
-        return session.crop()
+        return session.moment()
+                .crop()
                 .filter(crop -> crop.wish().equals(alternate.crop().wish())
                         && crop.ownShape().equals(alternate.crop().ownShape()))
                 .isPresent();
@@ -190,7 +213,7 @@ public final class FrameEdits {
      * @throws IllegalArgumentException with words for the user if it is not a name
      */
     public void keep(String name) {
-        session.crop().ifPresent(crop -> {
+        session.moment().crop().ifPresent(crop -> {
             Format format = session.format().orElseThrow();
             Framing kept = session.framing().withCrop(format, crop).keeping(format, new Alternate(name, crop));
             session.edit("edit.alternate.keep", kept);

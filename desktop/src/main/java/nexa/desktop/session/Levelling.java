@@ -87,7 +87,7 @@ public final class Levelling {
 
     private void level(List<LevelLine> along) {
         Tilt tilt = LevelLines.tilt(along).orElse(before);
-        Framing levelled = session.tilted(tilt);
+        Framing levelled = session.poseEdits().tilted(tilt);
         ours = along.isEmpty() ? levelled : levelled.levelledAt(tilt);
         lines.set(List.copyOf(along));
         session.edit("edit.level", ours);
@@ -129,7 +129,7 @@ public final class Levelling {
         verdict.set(Optional.of(new Verdict.Found(found)));
         ours = session.framing();
         if (found.accepted()) {
-            ours = session.tilted(found.tilt()).levelledAt(found.tilt());
+            ours = session.poseEdits().tilted(found.tilt()).levelledAt(found.tilt());
             session.edit("edit.level.auto", ours);
         }
     }

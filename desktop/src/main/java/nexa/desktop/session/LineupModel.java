@@ -110,14 +110,14 @@ public final class LineupModel {
 
     /** Lines up the chosen photos, or all that are looked at; the current photo becomes the exemplar. */
     public void gather() {
-        List<Photo> chosen = session.chosenPhotos();
+        List<Photo> chosen = session.selection().chosen();
         List<Photo> some = chosen.size() > 1 ? chosen : session.list().photos();
         set = some.stream()
                 .filter(Photo::isReadable)
                 .filter(photo -> chosen.size() > 1 || !session.framing(photo).setAside())
                 .toList();
         exemplar = session.photo().filter(set::contains).or(() -> set.stream().findFirst());
-        session.selectionProperty().set(Set.of());
+        session.selection().property().set(Set.of());
         refresh();
         if (guides.get().isEmpty()) {
             guides.set(exemplarLines());
@@ -203,17 +203,13 @@ public final class LineupModel {
 
     private Optional<Placing> placing(Photo photo, Format format) {
         return photo.facts()
-                .flatMap(facts -> Placing.of(
-                        facts.asShot(),
-                        session.framing(photo),
-                        format,
-                        session.briefProperty().get()));
+                .flatMap(facts -> Placing.of(facts.asShot(), session.framing(photo), format, session.brief()));
     }
 
     /** The photos that a pull would change: the selected ones with marks, those that stand out if none is selected. */
     public List<Photo> pulled() {
         Shown now = shown.get();
-        Set<Photo> selected = session.selectionProperty().get();
+        Set<Photo> selected = session.selection().property().get();
         Set<Photo> meant = selected.isEmpty() ? standingOut() : selected;
         return now.photos().stream()
                 .skip(1)
@@ -251,7 +247,7 @@ public final class LineupModel {
                         size,
                         session.shoot().framing(from),
                         format,
-                        session.briefProperty().get(),
+                        session.brief(),
                         Set.of(Part.SHAPE, Part.PLACE, Part.TILT),
                         turned(),
                         By.MARKS)));

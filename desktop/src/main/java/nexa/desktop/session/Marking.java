@@ -90,8 +90,8 @@ public final class Marking {
     /** The photos that a search would look at: without marks; on the Bench the current one, else the selection or all. */
     public List<Photo> searchable() {
         boolean all = session.viewProperty().get() != MainView.BENCH
-                && session.selectionProperty().get().isEmpty();
-        List<Photo> meant = all ? session.list().photos() : session.adjustedPhotos();
+                && session.selection().property().get().isEmpty();
+        List<Photo> meant = all ? session.list().photos() : session.selection().adjusted();
         return meant.stream()
                 .filter(Photo::isReadable)
                 .filter(photo -> session.framing(photo).marks().isEmpty())

@@ -141,6 +141,12 @@ public final class PhotoList {
                         .isPresent();
     }
 
+    /** The photo before (-1) or behind (1) the current one. */
+    public Optional<Photo> beside(int side) {
+        int index = place() + side;
+        return index >= 0 && index < photos().size() ? Optional.of(photos().get(index)) : Optional.empty();
+    }
+
     /** Where the current photo stands; -1 if nowhere. */
     public int place() {
         return session.photo().map(photo -> places.getOrDefault(photo, -1)).orElse(-1);

@@ -97,7 +97,8 @@ public final class RepeatsModel {
     public void select() {
         selecting = !isFound();
         find();
-        session.photo().flatMap(this::of).ifPresent(place -> session.selectionProperty()
-                .set(Set.copyOf(place.group())));
+        session.photo()
+                .flatMap(this::of)
+                .ifPresent(place -> session.selection().property().set(Set.copyOf(place.group())));
     }
 }

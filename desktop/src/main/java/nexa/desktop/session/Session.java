@@ -9,24 +9,18 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.util.Subscription;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
-import nexa.core.carry.Change;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Tilt;
-import nexa.core.geometry.Turn;
 import nexa.core.overlay.OverlayChoice;
-import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.setting.Settings;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -34,8 +28,9 @@ import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 
 /**
- * The open shoot as the window sees it: the current photo, the active format, and every action. While a gesture goes on
- * its result is shown by {@link #preview} without being stored; {@link #commit} makes it one edit.
+ * The open shoot as the window sees it: what is current ({@link Moment}), the parts that change it, and the way to an
+ * edit. While a gesture goes on its result is shown by {@link #preview} without being stored; {@link #commit} makes it one
+ * edit.
  */
 public final class Session {
     private static final String PHOTO = "current photo";
@@ -43,29 +38,34 @@ public final class Session {
     private static final String VIEW = "view";
 
     private final Shoot shoot;
-    private final ReadOnlyObjectWrapper<Optional<Photo>> photo = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Format>> format = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Framing> framing = new ReadOnlyObjectWrapper<>(Framing.UNTOUCHED);
-    private final ReadOnlyObjectWrapper<Brief> brief;
-    private final ReadOnlyIntegerWrapper edits = new ReadOnlyIntegerWrapper();
     private final Settings settings;
+    private final Current current;
+    private final ObservableValue<Optional<Photo>> photo;
+    private final ObservableValue<Optional<Format>> format;
+    private final ObservableValue<Framing> framing;
+    private final ObservableValue<Brief> brief;
+    private final ReadOnlyIntegerWrapper edits = new ReadOnlyIntegerWrapper();
+    private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
     private final FrameEdits frameEdits = new FrameEdits(this);
     private final BriefEdits briefEdits = new BriefEdits(this);
     private final CarryModel carry = new CarryModel(this);
     private final TogetherModel together = new TogetherModel(this);
+    private final PoseEdits poseEdits = new PoseEdits(this, together);
+    private final Going going = new Going(this);
     private final LineupModel lineup = new LineupModel(this);
     private final ArrivalsModel arrivals = new ArrivalsModel(this);
+    private final Selection selection = new Selection(new AroundSelection());
     private final PhotoList list;
-    private final ReadOnlyObjectWrapper<Map<Photo, Framing>> previews = new ReadOnlyObjectWrapper<>(Map.of());
-    private final ObjectProperty<Set<Photo>> selection = new SimpleObjectProperty<>(Set.of());
-    private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
-
     private final Subscription ofSettings;
 
     public Session(Shoot shoot, Settings settings) {
         this.shoot = shoot;
         this.settings = settings;
-        this.brief = new ReadOnlyObjectWrapper<>(shoot.brief());
+        this.current = new Current(shoot);
+        this.photo = current.momentProperty().map(Moment::photo);
+        this.format = current.momentProperty().map(Moment::format);
+        this.framing = current.momentProperty().map(Moment::framing);
+        this.brief = current.momentProperty().map(Moment::brief);
         this.list = new PhotoList(this);
         shoot.listen(new FromShoot());
         recall();
@@ -88,38 +88,60 @@ public final class Session {
 
         @Override
         public void changed(Edit edit) {
-            Session.this.changed(edit);
+            Optional<Format> before = format();
+            current.refresh();
+            format().filter(now -> !before.equals(Optional.of(now)))
+                    .ifPresent(now -> shoot.remember(FORMAT, now.name()));
+            showOwnOverlay();
+            edits.set(edits.get() + 1);
         }
 
         @Override
         public void arrived(List<Photo> photos, boolean incoming) {
             List<Photo> before = known;
             known = shoot.photos();
-            replace(byId(photos));
+            replace(photos.stream().collect(Collectors.toMap(Photo::id, each -> each)));
             if (incoming) {
                 arrivals.arrived(photos, before);
             }
         }
     }
 
-    private static Map<Long, Photo> byId(List<Photo> photos) {
-        return photos.stream().collect(Collectors.toMap(Photo::id, photo -> photo));
+    /** What the selection asks. */
+    private final class AroundSelection implements Selection.Around {
+        @Override
+        public List<Photo> ordered(Set<Photo> some) {
+            return list.ordered(some);
+        }
+
+        @Override
+        public List<Photo> current() {
+            return photo().stream().toList();
+        }
+
+        @Override
+        public List<Photo> listed() {
+            return view() == MainView.LINEUP ? going.listed() : list.matching();
+        }
+
+        @Override
+        public MainView view() {
+            return view.get();
+        }
     }
 
     /** Puts photos in place of what they were before their files changed, and shows new ones. */
     private void replace(Map<Long, Photo> byId) {
-        selection.set(selection.get().stream()
-                .map(chosen -> byId.getOrDefault(chosen.id(), chosen))
-                .collect(Collectors.toSet()));
-        photo().flatMap(current -> Optional.ofNullable(byId.get(current.id())))
-                .ifPresent(now -> photo.set(Optional.of(now)));
+        selection.replace(byId);
+        photo().flatMap(shown -> Optional.ofNullable(byId.get(shown.id()))).ifPresent(current::choose);
         list.refresh();
         edits.set(edits.get() + 1);
     }
 
     private void recall() {
-        choose(shoot.setting(FORMAT).flatMap(name -> brief.get().find(name)).or(() -> brief.get().formats().stream()
-                .findFirst()));
+        current.choose(shoot.setting(FORMAT)
+                .flatMap(name -> shoot.brief().find(name))
+                .or(() -> shoot.brief().formats().stream().findFirst()));
         shoot.setting(PHOTO)
                 .flatMap(file -> shoot.photos().stream()
                         .filter(p -> p.file().equals(file))
@@ -133,12 +155,34 @@ public final class Session {
         view.subscribe(shown -> shoot.remember(VIEW, shown.name()));
     }
 
+    // ---- its parts ----
+
     public Shoot shoot() {
         return shoot;
     }
 
     public Settings settings() {
         return settings;
+    }
+
+    /** The photos one is going through. */
+    public PhotoList list() {
+        return list;
+    }
+
+    /** Going on from photo to photo. */
+    public Going going() {
+        return going;
+    }
+
+    /** The photos chosen together. */
+    public Selection selection() {
+        return selection;
+    }
+
+    /** What can be done to how photos lie. */
+    public PoseEdits poseEdits() {
+        return poseEdits;
     }
 
     /** What can be done to the current photo's frame in the active format. */
@@ -171,71 +215,77 @@ public final class Session {
         return arrivals;
     }
 
-    /** The photos one is going through. */
-    public PhotoList list() {
-        return list;
+    // ---- what is current ----
+
+    /** All that is current; changes once for each change. */
+    public ReadOnlyObjectProperty<Moment> momentProperty() {
+        return current.momentProperty();
+    }
+
+    public Moment moment() {
+        return current.moment();
+    }
+
+    /** The current photo; empty only in an empty folder. */
+    public ObservableValue<Optional<Photo>> photoProperty() {
+        return photo;
+    }
+
+    public Optional<Photo> photo() {
+        return moment().photo();
+    }
+
+    /** The active format; empty only if the brief is. */
+    public ObservableValue<Optional<Format>> formatProperty() {
+        return format;
+    }
+
+    public Optional<Format> format() {
+        return moment().format();
+    }
+
+    /** What is asked of the current photo, including a gesture that still goes on. */
+    public ObservableValue<Framing> framingProperty() {
+        return framing;
+    }
+
+    public Framing framing() {
+        return moment().framing();
+    }
+
+    public ObservableValue<Brief> briefProperty() {
+        return brief;
+    }
+
+    public Brief brief() {
+        return moment().brief();
+    }
+
+    /** Spaces of the current photo as it is held now; empty if there is none or it is unreadable. */
+    public Optional<PhotoSpace> space() {
+        return moment().space();
+    }
+
+    /** The current photo's frame in the active format, gesture included. */
+    public Optional<Frame> frame() {
+        return moment().frame();
+    }
+
+    /** Any photo's frame in a format; of the current one, gesture included. */
+    public Optional<Frame> frame(Photo of, Format in) {
+        return moment().shows(of)
+                ? moment().frame(in)
+                : of.facts().map(facts -> Derivation.frame(facts.asShot(), framing(of), in, brief()));
+    }
+
+    /** What is asked of any photo; of those in a gesture, that gesture included. */
+    public Framing framing(Photo of) {
+        return current.framing(of);
     }
 
     /** What a gesture over several photos leads to, not stored yet. */
     public ReadOnlyObjectProperty<Map<Photo, Framing>> previewsProperty() {
-        return previews.getReadOnlyProperty();
-    }
-
-    void showPreviews(Map<Photo, Framing> shown) {
-        previews.set(shown);
-        photo().ifPresent(p -> framing.set(framing(p, shown)));
-    }
-
-    private Framing framing(Photo of, Map<Photo, Framing> shown) {
-        Framing previewed = shown.get(of);
-        return previewed == null ? shoot.framing(of) : previewed;
-    }
-
-    /** The photos chosen together on the Wall; empty if it is only the current one. */
-    public ObjectProperty<Set<Photo>> selectionProperty() {
-        return selection;
-    }
-
-    /** The selection in the shoot's order, or the current photo if nothing is selected. */
-    public List<Photo> chosenPhotos() {
-        Set<Photo> selected = selection.get();
-        return selected.isEmpty() ? photo().stream().toList() : list.ordered(selected);
-    }
-
-    /** The photos that an adjustment is for: on the Bench the current one, elsewhere all chosen ones. */
-    public List<Photo> adjustedPhotos() {
-        return view.get() == MainView.BENCH ? photo().stream().toList() : chosenPhotos();
-    }
-
-    /** The current photo; empty only in an empty folder. */
-    public ReadOnlyObjectProperty<Optional<Photo>> photoProperty() {
-        return photo.getReadOnlyProperty();
-    }
-
-    public Optional<Photo> photo() {
-        return photo.get();
-    }
-
-    /** The active format; empty only if the brief is. */
-    public ReadOnlyObjectProperty<Optional<Format>> formatProperty() {
-        return format.getReadOnlyProperty();
-    }
-
-    public Optional<Format> format() {
-        return format.get();
-    }
-
-    /** What is asked of the current photo, including a gesture that still goes on. */
-    public ReadOnlyObjectProperty<Framing> framingProperty() {
-        return framing.getReadOnlyProperty();
-    }
-
-    public Framing framing() {
-        return framing.get();
-    }
-
-    public ReadOnlyObjectProperty<Brief> briefProperty() {
-        return brief.getReadOnlyProperty();
+        return current.previewsProperty();
     }
 
     /** Counts edits, undos and redos, for what depends on any of them. */
@@ -251,48 +301,13 @@ public final class Session {
         return view;
     }
 
-    // ---- the current photo's geometry ----
-
-    /** Spaces of the current photo as it is held now, gesture included; empty if there is none or it is unreadable. */
-    public Optional<PhotoSpace> space() {
-        return photo().flatMap(Photo::facts)
-                .map(facts -> new PhotoSpace(facts.asShot(), framing().pose()));
-    }
-
-    /** Any photo's frame in a format; of the current one, gesture included. */
-    public Optional<Frame> frame(Photo of, Format ofFormat) {
-        return of.facts().map(facts -> Derivation.frame(facts.asShot(), framing(of), ofFormat, brief.get()));
-    }
-
-    /** The current photo's frame in a format, gesture included. */
-    public Optional<Frame> frame(Format ofFormat) {
-        return photo().flatMap(current -> frame(current, ofFormat));
-    }
-
-    /** The current photo's frame in the active format. */
-    public Optional<Frame> frame() {
-        return format().flatMap(this::frame);
-    }
-
-    /** What is asked of any photo; of the current one, gesture included. */
-    public Framing framing(Photo of) {
-        return photo().filter(of::equals).isPresent() ? framing() : framing(of, previews.get());
-    }
-
-    /** What may be wrong with the current photo's frame in the active format, gesture included. */
-    public Set<Warning> warnings() {
-        return format().flatMap(f -> asShot().map(size -> Warning.of(size, framing(), f, brief.get())))
-                .orElse(Set.of());
-    }
-
     // ---- choosing ----
 
     public void choose(Photo chosen) {
         if (!list.photos().contains(chosen)) {
             list.filterProperty().set(PhotoFilter.ALL);
         }
-        photo.set(Optional.of(chosen));
-        framing.set(framing(chosen, previews.get()));
+        current.choose(chosen);
         showOwnOverlay();
         shoot.remember(PHOTO, chosen.file());
     }
@@ -308,48 +323,29 @@ public final class Session {
         }
     }
 
-    /** Goes on by so many photos; stays at the ends. */
-    public void step(int by) {
-        next(by).ifPresent(this::choose);
-    }
-
-    private Optional<Photo> next(int by) {
-        return photo().flatMap(current -> PhotoList.from(listed(), current, by));
-    }
-
-    /** The photos one is going through, in their order: in the Line-up its own, else those the filter lets through. */
-    public List<Photo> listed() {
-        return view.get() == MainView.LINEUP ? lineup.shownProperty().get().photos() : list.photos();
-    }
-
-    /** Selects all photos one is going through. */
-    public void selectAll() {
-        selection.set(Set.copyOf(view.get() == MainView.LINEUP ? listed() : list.matching()));
-    }
-
     public void choose(Format chosen) {
-        choose(Optional.of(chosen));
-    }
-
-    private void choose(Optional<Format> chosen) {
-        format.set(chosen);
-        chosen.ifPresent(f -> shoot.remember(FORMAT, f.name()));
+        current.choose(Optional.of(chosen));
+        shoot.remember(FORMAT, chosen.name());
     }
 
     /** The format with a digit key, 1 to 9; nothing if there is none. */
     public void chooseFormat(int digit) {
-        if (digit >= 1 && digit <= brief.get().formats().size()) {
-            choose(brief.get().formats().get(digit - 1));
+        if (digit >= 1 && digit <= brief().formats().size()) {
+            choose(brief().formats().get(digit - 1));
         }
     }
 
-    // ---- gestures and edits of the current photo ----
+    // ---- gestures and edits ----
 
     /** Shows what a gesture leads to, without storing it. */
     public void preview(Framing gesture) {
         if (shoot.mayEdit()) {
-            framing.set(gesture);
+            current.preview(gesture);
         }
+    }
+
+    void showPreviews(Map<Photo, Framing> shown) {
+        current.preview(shown);
     }
 
     /** Makes what is shown one edit. */
@@ -360,7 +356,7 @@ public final class Session {
 
     /** Shows what is stored again. */
     public void abandon() {
-        photo().ifPresent(p -> framing.set(shoot.framing(p)));
+        current.abandon();
     }
 
     /** What is asked of a photo, from what was. */
@@ -369,12 +365,12 @@ public final class Session {
         Framing after(Photo photo, Framing before);
     }
 
-    /** Changes all chosen photos as one edit. */
+    /** Changes all photos that are adjusted as one edit. */
     public void editAll(String label, Asking asking) {
         if (shoot.mayEdit()) {
             shoot.apply(new Edit(
                     label,
-                    adjustedPhotos().stream()
+                    selection.adjusted().stream()
                             .map(p -> new FramingChange(p.id(), shoot.framing(p), asking.after(p, shoot.framing(p))))
                             .toList(),
                     null));
@@ -386,14 +382,10 @@ public final class Session {
         commit(label);
     }
 
-    /** What holds the current photo's frame in the active format: its crop, or one that would be the derived frame. */
-    public Optional<Crop> crop() {
-        return format().flatMap(f -> asShot().map(size -> Derivation.crop(size, framing(), f, brief.get())));
-    }
-
     /** The framing with the frame as the active format's wish; what else its crop asks for stays. */
     public Framing placed(Frame frame) {
-        return crop().map(crop -> placed(crop.withWish(space().orElseThrow().toAsShot(frame))))
+        return moment().crop()
+                .map(crop -> placed(crop.withWish(space().orElseThrow().toAsShot(frame))))
                 .orElse(framing());
     }
 
@@ -401,128 +393,14 @@ public final class Session {
         return framing().withCrop(format().orElseThrow(), crop);
     }
 
-    /** The framing with another tilt. */
-    public Framing tilted(Tilt tilt) {
-        return framing().withPose(framing().pose().withTilt(tilt));
-    }
-
-    /** Of several chosen photos each is tilted by as much as the current one. */
-    public void tilt(Tilt tilt, String label) {
-        if (together.isOn()) {
-            together.add(tiltedTo(tilt));
-        } else {
-            edit(label, tilted(tilt));
-        }
-    }
-
-    /** Shows a tilt without storing it. */
-    public void previewTilt(Tilt tilt) {
-        if (together.isOn()) {
-            together.preview(tiltedTo(tilt));
-        } else {
-            preview(tilted(tilt));
-        }
-    }
-
-    /** Makes the tilt that is shown one edit. */
-    public void commitTilt() {
-        if (together.isOn()) {
-            together.commit();
-        } else {
-            commit("edit.tilt");
-        }
-    }
-
-    private Change tiltedTo(Tilt tilt) {
-        double stored =
-                photo().map(p -> shoot.framing(p).pose().tilt().degrees()).orElse(0.0);
-        return Change.tilted(tilt.degrees() - stored);
-    }
-
-    public void tiltBy(double degrees) {
-        if (together.isOn()) {
-            together.add(Change.tilted(degrees));
-            return;
-        }
-        double exact = framing().pose().tilt().degrees() + degrees;
-        tilt(Tilt.clamped(Math.round(exact * 1000) / 1000.0), "edit.tilt");
-    }
-
-    public void turn(Turn by) {
-        editAll(
-                by.mirrored() ? "edit.mirror" : "edit.turn",
-                (p, before) -> before.withPose(before.pose().turned(by)));
-    }
-
-    /** Derives the active format's frame again, of all chosen photos. */
-    public void clear() {
-        format().ifPresent(f -> editAll("edit.clear", (p, before) -> before.cleared(f)));
-    }
-
-    /** Accepts the frame as it stands and goes to the next photo; of several chosen photos, accepts all. */
-    public void checkAndNext() {
-        if (together.isOn()) {
-            checkAll();
-            return;
-        }
-        Optional<Photo> next = next(1);
-        crop().ifPresent(crop -> edit("edit.check", placed(crop.asChecked())));
-        next.ifPresent(this::choose);
-    }
-
-    /** Accepts the frames of all chosen photos as they stand. */
-    public void checkAll() {
-        format().ifPresent(f -> editAll("edit.check", (p, before) -> p.facts()
-                .map(facts -> Derivation.crop(facts.asShot(), before, f, brief.get()))
-                .map(crop -> before.withCrop(f, crop.asChecked()))
-                .orElse(before)));
-    }
-
-    /** To the next photo that is not checked yet. */
-    public void nextUnchecked() {
-        list.nextUnchecked().ifPresent(this::choose);
-    }
-
-    /** Sets the chosen photos aside, or takes them back if the current one is. */
-    public void toggleSetAside() {
-        boolean aside = !framing().setAside();
-        editAll("edit.aside", (p, before) -> before.withSetAside(aside));
-    }
-
-    // ---- steps ----
-
-    public void undo() {
-        shoot.undo();
-    }
-
-    public void redo() {
-        shoot.redo();
-    }
-
     /** Steps back, or forward if negative, by so many actions. */
     public void stepBack(int actions) {
         for (int i = 0; i < Math.abs(actions); i++) {
             if (actions > 0) {
-                undo();
+                shoot.undo();
             } else {
-                redo();
+                shoot.redo();
             }
         }
-    }
-
-    private void changed(Edit edit) {
-        brief.set(shoot.brief());
-        choose(format().flatMap(f -> brief.get().find(f.id()))
-                .or(() -> brief.get().formats().stream().findFirst()));
-        abandon();
-        showOwnOverlay();
-        edits.set(edits.get() + 1);
-    }
-
-    // ---- figures ----
-
-    /** Size as shot of the current photo. */
-    public Optional<PixelSize> asShot() {
-        return photo().flatMap(Photo::facts).map(PhotoFacts::asShot);
     }
 }

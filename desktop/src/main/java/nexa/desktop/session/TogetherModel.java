@@ -32,8 +32,7 @@ public final class TogetherModel {
 
     /** Whether an adjustment now is one of several photos. */
     public boolean isOn() {
-        return session.viewProperty().get() != MainView.BENCH
-                && session.selectionProperty().get().size() > 1;
+        return session.selection().isOfSeveral();
     }
 
     /** Changes all chosen photos; small steps one after another are one step back. */
@@ -69,7 +68,7 @@ public final class TogetherModel {
     }
 
     private Run changed(Run run, Change total) {
-        Together together = new Together(run.format(), session.briefProperty().get());
+        Together together = new Together(run.format(), session.brief());
         Map<Photo, Framing> now = new LinkedHashMap<>();
         run.starts()
                 .forEach((photo, start) -> now.put(
@@ -79,8 +78,9 @@ public final class TogetherModel {
 
     /** Goes on with what was done if the photos are as that left them; else begins anew. */
     private Optional<Run> begin() {
-        List<Photo> photos =
-                session.adjustedPhotos().stream().filter(Photo::isReadable).toList();
+        List<Photo> photos = session.selection().adjusted().stream()
+                .filter(Photo::isReadable)
+                .toList();
         Optional<Format> format = session.format();
         if (photos.isEmpty() || format.isEmpty() || !session.shoot().mayEdit()) {
             return Optional.empty();

@@ -37,11 +37,7 @@ final class Ghost {
     /** In level space as the photo is held now. */
     private static List<Point> corners(PhotoSpace space, Carried carried, Format format, Session session) {
         PhotoSpace after = new PhotoSpace(space.asShot(), carried.framing().pose());
-        Frame frame = Derivation.frame(
-                space.asShot(),
-                carried.framing(),
-                format,
-                session.briefProperty().get());
+        Frame frame = Derivation.frame(space.asShot(), carried.framing(), format, session.brief());
         return frame.corners().stream()
                 .map(after::toAsShot)
                 .map(space::fromAsShot)

@@ -107,7 +107,7 @@ public final class PhotoTile extends Pane {
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
                 session.photoProperty().subscribe(this::showChosen),
-                session.selectionProperty().subscribe(this::showChosen),
+                session.selection().property().subscribe(this::showChosen),
                 session.formatProperty().subscribe(this::refresh),
                 session.framingProperty().subscribe(this::follow),
                 session.previewsProperty().subscribe(this::follow),
@@ -151,7 +151,7 @@ public final class PhotoTile extends Pane {
 
     private void showChosen() {
         boolean current = session.photo().filter(photo::equals).isPresent();
-        boolean selected = session.selectionProperty().get().contains(photo);
+        boolean selected = session.selection().property().get().contains(photo);
         pseudoClassStateChanged(CURRENT, current);
         pseudoClassStateChanged(SELECTED, selected);
         ring.setVisible(current || selected);

@@ -85,7 +85,7 @@ final class WallPointer {
 
     /** Ctrl adds or takes away one photo, Shift takes all from the current one, a plain press ends the selection. */
     private void select(Photo photo) {
-        Set<Photo> selected = new HashSet<>(session.selectionProperty().get());
+        Set<Photo> selected = new HashSet<>(session.selection().property().get());
         if (keys.modifiers().shortcut()) {
             session.photo().filter(current -> selected.isEmpty()).ifPresent(selected::add);
             if (!selected.remove(photo)) {
@@ -96,7 +96,7 @@ final class WallPointer {
         } else {
             selected.clear();
         }
-        session.selectionProperty().set(Set.copyOf(selected));
+        session.selection().property().set(Set.copyOf(selected));
     }
 
     private List<Photo> between(Photo one, Photo other) {
@@ -109,7 +109,7 @@ final class WallPointer {
     // ---- together ----
 
     private Optional<TogetherDrag> begin(PhotoTile tile) {
-        Set<Photo> selected = session.selectionProperty().get();
+        Set<Photo> selected = session.selection().property().get();
         boolean all = selected.size() > 1 && selected.contains(tile.photo()) && !isSelecting();
         if (!all || !session.shoot().mayEdit()) {
             return Optional.empty();

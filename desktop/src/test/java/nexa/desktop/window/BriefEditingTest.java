@@ -17,7 +17,7 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Formats edited in the rail. */
 class BriefEditingTest extends WindowTest {
     private String names() {
-        return session().briefProperty().get().names();
+        return session().brief().names();
     }
 
     private void choose(FxRobot robot, String words) {
@@ -63,7 +63,7 @@ class BriefEditingTest extends WindowTest {
         assertEquals(0.8, frame().aspect(), 1e-9);
         press(robot, KeyCode.T);
         assertEquals(1.25, frame().aspect(), 1e-9, "laid the other way this frame has a shape of its own");
-        assertTrue(session().crop().orElseThrow().ownShape().isPresent());
+        assertTrue(session().moment().crop().orElseThrow().ownShape().isPresent());
     }
 
     @Test
@@ -71,12 +71,14 @@ class BriefEditingTest extends WindowTest {
         twoFormats(robot);
         onFx(() -> session().frameEdits().place("edit.frame", new Frame(-0.2, 0.05, 0.3, 0.24)));
         Frame square = session()
-                .frame(session().briefProperty().get().find("Square").orElseThrow())
+                .moment()
+                .frame(session().brief().find("Square").orElseThrow())
                 .orElseThrow();
         assertEquals(-0.2, square.centreX(), 1e-9);
         press(robot, KeyCode.SHIFT, KeyCode.RIGHT);
         Frame after = session()
-                .frame(session().briefProperty().get().find("Square").orElseThrow())
+                .moment()
+                .frame(session().brief().find("Square").orElseThrow())
                 .orElseThrow();
         assertEquals(-0.2 + 10 / 1800.0, after.centreX(), 1e-9);
     }
@@ -124,16 +126,12 @@ class BriefEditingTest extends WindowTest {
         click(robot, "#shelf-keep");
         assertTrue(robot.lookup("#use-Catalogue").tryQuery().isPresent());
         press(robot, KeyCode.ESCAPE);
-        onFx(() -> session()
-                .briefEdits()
-                .remove(session().briefProperty().get().find("4:5").orElseThrow()));
+        onFx(() -> session().briefEdits().remove(session().brief().find("4:5").orElseThrow()));
         assertEquals("Square", names());
         click(robot, "#shelf");
         click(robot, "#use-Catalogue");
         assertEquals("Square, 4:5", names(), "what is there already is left out");
-        onFx(() -> session()
-                .briefEdits()
-                .remove(session().briefProperty().get().find("4:5").orElseThrow()));
+        onFx(() -> session().briefEdits().remove(session().brief().find("4:5").orElseThrow()));
         click(robot, "#shelf");
         click(robot, "#use-4-5");
         assertEquals("Square, 4:5", names());

@@ -144,7 +144,7 @@ class FrameShapeTest extends WindowTest {
                 KeyCode.ALT);
         assertEquals(0.55, frame().right(), NEAR);
         assertTrue(session().frameEdits().showsBlank());
-        assertTrue(session().crop().filter(Crop::outside).isPresent());
+        assertTrue(session().moment().crop().filter(Crop::outside).isPresent());
     }
 
     @Test
@@ -156,7 +156,8 @@ class FrameShapeTest extends WindowTest {
         Frame outline = Nested.outline(start, square);
         robot.clickOn(onScreen(bench, outline.at(1, 0.3)));
         WaitForAsyncUtils.waitForFxEvents();
-        assertEquals(Optional.of(square), session().crop().orElseThrow().ownShape());
+        assertEquals(
+                Optional.of(square), session().moment().crop().orElseThrow().ownShape());
         assertEquals(1, frame().aspect(), 1e-9);
         assertEquals(0, start.centre().distance(frame().centre()), 1e-9);
         assertEquals(MainView.BENCH, session().viewProperty().get());
@@ -165,6 +166,8 @@ class FrameShapeTest extends WindowTest {
                 robot,
                 onScreen(bench, outline.at(1, 0.3)),
                 onScreen(bench, outline.at(1, 0.3).plus(new Point(-0.01, 0))));
-        assertTrue(session().crop().orElseThrow().ownShape().isEmpty(), "a drag from there still moves the frame");
+        assertTrue(
+                session().moment().crop().orElseThrow().ownShape().isEmpty(),
+                "a drag from there still moves the frame");
     }
 }

@@ -126,7 +126,7 @@ class FramingTest extends WindowTest {
         var close = onScreen(bench, new Point(0, 0)).add(3, -3);
         drag(robot, onScreen(bench, away.centre()), close, KeyCode.ALT);
         assertTrue(frame().centre().length() > 1e-4, "Alt: no snapping");
-        onFx(session()::undo);
+        onFx(session().shoot()::undo);
         drag(robot, onScreen(bench, away.centre()), close);
         assertEquals(0, frame().centre().length(), 1e-12, "caught by both centre lines");
     }

@@ -79,7 +79,7 @@ class GoingOnTest extends WindowTest {
         click(robot, "#step-forward-2");
         assertTrue(session().framing().pose().turn().mirrored());
         click(robot, "#step-start");
-        assertTrue(session().briefProperty().get().formats().isEmpty());
+        assertTrue(session().brief().formats().isEmpty());
     }
 
     @Test

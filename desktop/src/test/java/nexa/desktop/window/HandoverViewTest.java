@@ -37,7 +37,7 @@ class HandoverViewTest extends WindowTest {
     }
 
     private Format format() {
-        return session().briefProperty().get().formats().getFirst();
+        return session().brief().formats().getFirst();
     }
 
     private void plan(FxRobot robot) throws Exception {
@@ -207,14 +207,14 @@ class HandoverViewTest extends WindowTest {
     void sidecars_areWrittenKeptInStepAndReadAsOneStep(FxRobot robot) throws Exception {
         plan(robot);
         press(robot, KeyCode.W);
-        robot.interact(() -> session().tiltBy(2));
+        robot.interact(() -> session().poseEdits().tiltBy(2));
         Path sidecar = folder.resolve("kiln_0201.jpg.xmp");
         press(robot, KeyCode.V);
         robot.clickOn("#handover-exchange").clickOn("#exchange-write");
         until(() -> text(robot, "#exchange-message").startsWith("1 sidecar was written"));
         String first = Files.readString(sidecar);
         robot.clickOn("#exchange-in-step");
-        robot.interact(() -> session().tiltBy(-5));
+        robot.interact(() -> session().poseEdits().tiltBy(-5));
         until(() -> !Files.readString(sidecar).equals(first));
         robot.clickOn("#exchange-in-step");
         Files.writeString(sidecar, first);

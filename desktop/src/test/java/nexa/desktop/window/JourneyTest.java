@@ -221,9 +221,9 @@ class JourneyTest extends WindowTest {
         assertTrue(robot.lookup(".refusal").queryLabeled().getText().contains("positive"));
         press(robot, KeyCode.ESCAPE);
         robot.moveTo("#format-2").clickOn("#remove-2");
-        assertEquals("4:5", session().briefProperty().get().names());
+        assertEquals("4:5", session().brief().names());
         robot.clickOn("#undo");
-        assertEquals("4:5, 1:1", session().briefProperty().get().names());
+        assertEquals("4:5, 1:1", session().brief().names());
     }
 
     @Test

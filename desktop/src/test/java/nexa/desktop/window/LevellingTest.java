@@ -85,19 +85,19 @@ class LevellingTest extends WindowTest {
         drawLine(robot, bench, new LevelLine(new Point(900, 200), new Point(858, 1000))); // leans 3.0°, shorter
         assertEquals(-(1.0 * 1200 + 3.0 * 801) / 2001, tilt(), 0.2);
         PhotoSpace space = session().space().orElseThrow();
-        LevelLine first = lines(robot).getFirst();
+        LevelLine first = lines().getFirst();
         robot.clickOn(onScreen(bench, space.toLevel(first.to())));
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(-3, tilt(), 0.25, "without the first only the second counts");
-        LevelLine second = lines(robot).getFirst();
+        LevelLine second = lines().getFirst();
         robot.clickOn(onScreen(bench, session().space().orElseThrow().toLevel(second.to())));
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(0, tilt(), "without any it is as it was");
-        assertTrue(lines(robot).isEmpty());
+        assertTrue(lines().isEmpty());
     }
 
-    private List<LevelLine> lines(FxRobot robot) {
-        return bench(robot).levelling().linesProperty().get();
+    private List<LevelLine> lines() {
+        return window.models().orElseThrow().levelling().linesProperty().get();
     }
 
     @Test
@@ -108,10 +108,10 @@ class LevellingTest extends WindowTest {
         onFx(() -> {
             for (int i = 0; i < 100; i++) {
                 for (int tenth = -100; tenth <= 100; tenth++) {
-                    session().preview(session().tilted(new Tilt(tenth / 10.0)));
+                    session().preview(session().poseEdits().tilted(new Tilt(tenth / 10.0)));
                     frame();
                 }
-                session().tilt(Tilt.NONE, "edit.tilt");
+                session().poseEdits().tilt(Tilt.NONE, "edit.tilt");
             }
         });
         assertEquals(start, frame(), "by values");
@@ -131,24 +131,42 @@ class LevellingTest extends WindowTest {
         press(robot, KeyCode.SHIFT, KeyCode.L);
         until(() -> tilt() != 0);
         assertEquals(-2.1, tilt(), 0.3);
-        assertTrue(bench.levelling().verdictProperty().get().isPresent());
+        assertTrue(window.models()
+                .orElseThrow()
+                .levelling()
+                .verdictProperty()
+                .get()
+                .isPresent());
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
         assertEquals(0, tilt());
-        assertTrue(bench.levelling().verdictProperty().get().isEmpty(), "what was taken back no longer shows");
+        assertTrue(
+                window.models()
+                        .orElseThrow()
+                        .levelling()
+                        .verdictProperty()
+                        .get()
+                        .isEmpty(),
+                "what was taken back no longer shows");
     }
 
     @Test
     void automaticLevel_withoutLines_changesNothingAndSaysWhy(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0219.jpg", Pose.AS_SHOT);
         click(robot, "#auto-level");
-        until(() -> bench.levelling()
+        until(() -> window.models()
+                .orElseThrow()
+                .levelling()
                 .verdictProperty()
                 .get()
                 .filter(v -> v instanceof nexa.desktop.session.Levelling.Verdict.Found)
                 .isPresent());
         assertEquals(0, tilt());
-        var found = (nexa.desktop.session.Levelling.Verdict.Found)
-                bench.levelling().verdictProperty().get().orElseThrow();
+        var found = (nexa.desktop.session.Levelling.Verdict.Found) window.models()
+                .orElseThrow()
+                .levelling()
+                .verdictProperty()
+                .get()
+                .orElseThrow();
         assertTrue(Looks.words(found.finding()).startsWith("Not levelled"));
     }
 
@@ -156,7 +174,7 @@ class LevellingTest extends WindowTest {
     void automaticLevelOfASelection_isAListToDecideOneByOne(FxRobot robot) throws Exception {
         addFormat(robot, "4:5");
         press(robot, KeyCode.SHORTCUT, KeyCode.A);
-        assertEquals(3, session().selectionProperty().get().size());
+        assertEquals(3, session().selection().property().get().size());
         press(robot, KeyCode.SHIFT, KeyCode.L);
         until(() -> robot.lookup("#accept-kiln_0206")
                 .tryQuery()
@@ -196,12 +214,12 @@ class LevellingTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(
                 Set.of(first.photo(), last.photo()),
-                session().selectionProperty().get());
+                session().selection().property().get());
         robot.clickOn(first).press(KeyCode.SHIFT).clickOn(last).release(KeyCode.SHIFT);
         WaitForAsyncUtils.waitForFxEvents();
-        assertEquals(3, session().selectionProperty().get().size());
+        assertEquals(3, session().selection().property().get().size());
         press(robot, KeyCode.ESCAPE);
-        assertTrue(session().selectionProperty().get().isEmpty());
+        assertTrue(session().selection().property().get().isEmpty());
     }
 
     private static PhotoTile tile(FxRobot robot, String file) {

@@ -160,7 +160,7 @@ class LineupTest extends WindowTest {
     void selectionOnTheWall_isWhatIsLinedUp(FxRobot robot) throws Exception {
         prepare();
         press(robot, KeyCode.W);
-        onFx(() -> session().selectionProperty().set(Set.copyOf(all().subList(1, 4))));
+        onFx(() -> session().selection().property().set(Set.copyOf(all().subList(1, 4))));
         press(robot, KeyCode.SHORTCUT, KeyCode.L);
         assertEquals(Set.copyOf(all().subList(1, 4)), Set.copyOf(shown().photos()));
         assertFalse(session().together().isOn());

@@ -56,7 +56,7 @@ class OpenShootTest extends WindowTest {
 
     @Test
     void theSameShootOpenedAgain_mayBeEdited() throws Exception {
-        onFx(() -> session().tiltBy(1.5));
+        onFx(() -> session().poseEdits().tiltBy(1.5));
         onFx(() -> window.open(folder));
         until(() -> window.session().isPresent());
         assertTrue(session().shoot().mayEdit());
@@ -91,7 +91,7 @@ class OpenShootTest extends WindowTest {
 
     /** Each view is shown, a pane opened, a photo tilted. */
     private void useIt(FxRobot robot) throws Exception {
-        onFx(() -> session().tiltBy(0.5));
+        onFx(() -> session().poseEdits().tiltBy(0.5));
         for (MainView view : MainView.values()) {
             onFx(() -> session().viewProperty().set(view));
             for (String pane : List.of(

@@ -84,7 +84,7 @@ class PicturesTest extends WindowTest {
         assertTrue(session().arrivals().freshProperty().get().contains(arrived), "not looked at yet");
         onFx(() -> session().choose(arrived));
         assertFalse(session().arrivals().freshProperty().get().contains(arrived));
-        onFx(session()::undo);
+        onFx(session().shoot()::undo);
         assertEquals(
                 FrameState.DERIVED,
                 session().framing(arrived).state(session().format().orElseThrow()));

@@ -66,7 +66,7 @@ class ReviewingTest extends WindowTest {
                 "the others are not drawn");
         click(robot, "#chip-vertical");
         assertEquals(6, onTheWall(robot).size());
-        onFx(session()::checkAll);
+        onFx(session().frameEdits()::checkAll);
         until(() -> text(robot, "#chip-unchecked").equals("not checked 5"));
         onFx(() -> session().choose(all().get(1)));
         click(robot, "#chip-unchecked");
@@ -92,7 +92,7 @@ class ReviewingTest extends WindowTest {
         assertEquals(List.of(), files());
         click(robot, "#filter-all");
         onFx(() -> session().choose(all().get(3)));
-        onFx(session()::checkAll);
+        onFx(session().frameEdits()::checkAll);
         click(robot, "#order-STATE");
         assertEquals("kiln_0211.jpg", files().getLast());
         assertEquals(PhotoOrder.STATE, session().list().orderProperty().get());
@@ -124,10 +124,10 @@ class ReviewingTest extends WindowTest {
         format();
         onFx(() -> session().choose(all().get(4)));
         press(robot, KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.A);
-        until(() -> session().selectionProperty().get().size() == 3);
+        until(() -> session().selection().property().get().size() == 3);
         assertEquals(
                 Set.of("kiln_0211.jpg", "kiln_0212.jpg", "kiln_0213.jpg"),
-                session().selectionProperty().get().stream().map(Photo::file).collect(Collectors.toSet()));
+                session().selection().property().get().stream().map(Photo::file).collect(Collectors.toSet()));
         until(() -> robot.lookup(".tile-state").queryAllAs(Labeled.class).stream()
                 .anyMatch(label -> label.getText().contains("2/3")));
     }
@@ -141,8 +141,7 @@ class ReviewingTest extends WindowTest {
                     .change(
                             "edit.brief.edit",
                             session()
-                                    .briefProperty()
-                                    .get()
+                                    .brief()
                                     .changed(session()
                                             .format()
                                             .orElseThrow()
@@ -162,13 +161,13 @@ class ReviewingTest extends WindowTest {
         press(robot, KeyCode.B);
         assertTrue(robot.lookup(".format-note").queryAllAs(Labeled.class).stream()
                 .anyMatch(label -> label.getText().contains("⚠")));
-        onFx(() -> session().tilt(new Tilt(2), "edit.tilt"));
-        assertEquals(1, session().warnings().size(), "level now");
+        onFx(() -> session().poseEdits().tilt(new Tilt(2), "edit.tilt"));
+        assertEquals(1, session().moment().warnings().size(), "level now");
         onFx(() -> {
             session().frameEdits().place("edit.frame", frame().scaled(0.4));
             window.models().orElseThrow().marking().click(new Point(0.45, 0));
         });
-        assertEquals(2, session().warnings().size(), "the subject is cut");
+        assertEquals(2, session().moment().warnings().size(), "the subject is cut");
     }
 
     @Test
@@ -189,10 +188,10 @@ class ReviewingTest extends WindowTest {
     void selectAll_takesOnlyWhatTheFilterSays(FxRobot robot) throws Exception {
         format();
         click(robot, "#chip-unchecked");
-        onFx(session()::checkAll);
+        onFx(session().frameEdits()::checkAll);
         assertEquals(6, files().size(), "the current one is not pulled away");
-        onFx(session()::selectAll);
-        assertEquals(5, session().selectionProperty().get().size());
-        assertFalse(session().selectionProperty().get().contains(all().getFirst()));
+        onFx(session().selection()::selectAll);
+        assertEquals(5, session().selection().property().get().size());
+        assertFalse(session().selection().property().get().contains(all().getFirst()));
     }
 }

@@ -189,7 +189,7 @@ class SetStoryTest extends WindowTest {
         Map<Photo, Point> before = offsets();
         clickHolding(robot, tile(robot, two.get(0)));
         clickHolding(robot, tile(robot, two.get(1)));
-        assertEquals(Set.copyOf(two), session().selectionProperty().get());
+        assertEquals(Set.copyOf(two), session().selection().property().get());
         Node result = tile(robot, two.get(0));
         var from = result.localToScreen(60, 60);
         robot.moveTo(from).press(javafx.scene.input.MouseButton.PRIMARY);

@@ -78,7 +78,7 @@ class StandingTest extends WindowTest {
         Path profile = Files.write(folder.resolveSibling("wide.icc"), Profile.WIDE.bytes());
         onFx(() -> session().settings().pictures().screenProperty().set(Optional.of(profile.toString())));
         until(() -> text(robot, "#chip-unchecked").equals("not checked 3"));
-        onFx(session()::checkAll);
+        onFx(session().frameEdits()::checkAll);
         until(() -> text(robot, "#chip-unchecked").equals("not checked 2"));
         assertEquals(handover, window.models().orElseThrow().handover());
     }
@@ -108,13 +108,13 @@ class StandingTest extends WindowTest {
         onFx(() -> {
             session().viewProperty().set(MainView.BENCH);
             window.models().orElseThrow().levelling().automatic();
-            session().turn(Turn.MIRROR);
+            session().poseEdits().turn(Turn.MIRROR);
         });
         until(this::isLevelFound);
         double mirrored = session().framing().pose().tilt().degrees();
         onFx(() -> {
-            session().undo();
-            session().undo();
+            session().shoot().undo();
+            session().shoot().undo();
         });
         onFx(() -> window.models().orElseThrow().levelling().automatic());
         until(this::isLevelFound);
@@ -190,7 +190,7 @@ class StandingTest extends WindowTest {
         try (Connection holding = DriverManager.getConnection("jdbc:sqlite:" + store);
                 Statement statement = holding.createStatement()) {
             statement.execute("BEGIN EXCLUSIVE");
-            onFx(() -> session().tiltBy(3));
+            onFx(() -> session().poseEdits().tiltBy(3));
             until(() -> session().shoot().savingTrouble().isPresent());
             onFx(() -> window.open(folder));
             until(() -> robot.lookup("#unsaved").tryQuery().isPresent());
@@ -201,10 +201,10 @@ class StandingTest extends WindowTest {
             robot.clickOn("#unsaved-stay");
             assertTrue(robot.lookup("#unsaved").tryQuery().isEmpty());
             assertTrue(window.session().isPresent(), "it is still open");
+            onFx(() -> window.open(folder));
+            until(() -> robot.lookup("#unsaved").tryQuery().isPresent());
             statement.execute("ROLLBACK");
         }
-        onFx(() -> window.open(folder));
-        until(() -> robot.lookup("#unsaved").tryQuery().isPresent());
         robot.clickOn("#unsaved-again");
         until(() -> robot.lookup("#unsaved").tryQuery().isEmpty()
                 && window.session().isPresent());

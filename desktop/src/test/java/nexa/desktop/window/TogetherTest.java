@@ -55,7 +55,8 @@ class TogetherTest extends WindowTest {
         onFx(() -> {
             session().choose(session().shoot().photos().getFirst());
             session()
-                    .selectionProperty()
+                    .selection()
+                    .property()
                     .set(Set.copyOf(session().shoot().photos().subList(0, 2)));
         });
         until(() -> tile(robot, 0).toLevel(10, 10).isPresent());
@@ -92,7 +93,7 @@ class TogetherTest extends WindowTest {
         assertTrue(first > 0.05, "moved to the right: " + first);
         assertEquals(first, second, 1e-9);
         assertEquals(before.get(2), frame(all().get(2)), "not selected");
-        assertEquals(2, session().selectionProperty().get().size(), "the selection stays");
+        assertEquals(2, session().selection().property().get().size(), "the selection stays");
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
         assertEquals(before.get(0), frame(all().get(0)));
         assertEquals(before.get(1), frame(all().get(1)));
@@ -103,7 +104,7 @@ class TogetherTest extends WindowTest {
     void dragOfAFrameBeyondThePhoto_doesNotJump(FxRobot robot) throws Exception {
         selectTwo(robot);
         onFx(() -> {
-            session().selectionProperty().set(Set.of());
+            session().selection().property().set(Set.of());
             Framing before = session().framing();
             Crop beyond = new Crop(new Frame(-0.45, 0, 0.5, 0.4), Optional.empty(), true, false);
             session()
@@ -113,7 +114,7 @@ class TogetherTest extends WindowTest {
                             all().get(0).id(),
                             before,
                             before.withCrop(session().format().orElseThrow(), beyond)));
-            session().selectionProperty().set(Set.copyOf(all().subList(0, 2)));
+            session().selection().property().set(Set.copyOf(all().subList(0, 2)));
         });
         Frame before = frame(all().get(0));
         assertTrue(before.left() < -0.6, "it lies beyond the photo: " + before);
@@ -223,6 +224,6 @@ class TogetherTest extends WindowTest {
         robot.clickOn(tile(robot, 1));
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(all().get(1), session().photo().orElseThrow());
-        assertTrue(session().selectionProperty().get().isEmpty());
+        assertTrue(session().selection().property().get().isEmpty());
     }
 }

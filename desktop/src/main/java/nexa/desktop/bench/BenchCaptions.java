@@ -1,0 +1,90 @@
+package nexa.desktop.bench;
+
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.text.TextAlignment;
+import nexa.core.geometry.Frame;
+import nexa.core.overlay.OverlayChoice;
+import nexa.core.review.Warning;
+import nexa.core.space.PhotoSpace;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.StrokeMemo;
+import nexa.desktop.words.Words;
+import nexa.shoot.photo.Photo;
+
+/** The line of words below the photo. */
+record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double width, double height) {
+    private static final double APART = 24;
+
+    /** Below the photo: what it is on the left, how it is framed on the right. */
+    void draw(Photo photo, BenchMode mode, Optional<Double> zoom) {
+        PhotoSpace space = session.space().orElseThrow();
+        BenchLane lane = new BenchLane(width, height);
+        LevelView fitting = lane.current(space.upright());
+        double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
+        String closer =
+                zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
+        boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
+        String what = Words.name(photo.name()) + " · " + space.upright();
+        String right = right(mode);
+        boolean room = BenchText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
+        String left = what + (room ? colours(photo) : "") + closer;
+        text.caption(left, fitting.originX() - half, TextAlignment.LEFT, overPhoto);
+        text.caption(right, fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
+    }
+
+    /** How the file's colours are read; the Wall says it too. */
+    private static String colours(Photo photo) {
+        return photo.facts()
+                .map(Looks::words)
+                .filter(words -> !words.isEmpty())
+                .map(words -> " · " + words)
+                .orElse("");
+    }
+
+    /** Whether a corner of the tilted photo lies where the captions are. */
+    private boolean reachesDown(PhotoSpace space, LevelView view) {
+        return space.outline().corners().stream()
+                .anyMatch(corner -> view.toScreen(corner).y() > height - BenchText.CAPTION_ROOM);
+    }
+
+    private String right(BenchMode mode) {
+        Optional<Frame> frame = session.frame();
+        if (frame.isEmpty()) {
+            return Words.of("bench.noformat");
+        }
+        return switch (mode) {
+            case LEVELLING -> Words.of("bench.level.hint");
+            case DRAWING -> Words.of("bench.draw.hint");
+            case MARKING -> Words.of("bench.mark.hint");
+            case FRAMING -> warningWords().orElseGet(() -> overlayWords(frame.get()));
+        };
+    }
+
+    private Optional<String> warningWords() {
+        if (session.frameEdits().showsBlank()) {
+            return Optional.of(Words.of("bench.blank"));
+        }
+        Set<Warning> warnings = session.moment().warnings();
+        return warnings.isEmpty() ? Optional.empty() : Optional.of("⚠ " + Looks.words(warnings));
+    }
+
+    private String overlayWords(Frame frame) {
+        OverlayChoice choice = session.overlayProperty().get();
+        int count = memo.count(
+                choice,
+                frame.aspect(),
+                session.settings().overlayOptionsProperty().get());
+        return choice.overlay()
+                .map(overlay -> count == 1
+                        ? Words.of(overlay)
+                        : Words.of(
+                                "bench.overlay",
+                                Words.of(overlay),
+                                Math.floorMod(choice.orientation(), count) + 1,
+                                count))
+                .orElse("");
+    }
+}

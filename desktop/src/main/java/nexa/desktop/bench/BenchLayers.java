@@ -1,0 +1,230 @@
+package nexa.desktop.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Tilt;
+import nexa.core.space.PhotoSpace;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.FramePicture;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.StrokeMemo;
+import nexa.shoot.photo.Photo;
+
+/**
+ * What the Bench draws: neighbours, photo and frame lie on layers of their own, so that each is drawn only when what it
+ * shows changes.
+ */
+final class BenchLayers {
+    /**
+     * What the current photo's layer shows. While only the frame moves it stays, and nothing is drawn of it.
+     *
+     * @param only the frame, where nothing beyond it shows
+     */
+    private record PhotoLayer(
+            Optional<ScreenPhoto> pixels,
+            Optional<PhotoSpace> space,
+            Optional<LevelView> view,
+            Optional<Frame> only,
+            Optional<Color> veil) {}
+
+    /** What the layer of one neighbour shows. */
+    private record NeighbourLayer(
+            Optional<Photo> photo,
+            Optional<ScreenPhoto> pixels,
+            Optional<LevelView> view,
+            Optional<PhotoSpace> space,
+            Optional<Frame> frame) {}
+
+    /** A neighbour's side, picture and layer. */
+    private final class Neighbour {
+        private final int side;
+        private final FramePicture picture;
+        private final DrawnPane layer = layer(this::draw);
+        private Optional<NeighbourLayer> shown = Optional.empty();
+
+        Neighbour(int side, FramePicture picture) {
+            this.side = side;
+            this.picture = picture;
+        }
+
+        void show() {
+            Optional<NeighbourLayer> now = Optional.of(wanted());
+            if (!shown.equals(now)) {
+                shown = now;
+                place(layer, now.get().space(), now.get().view());
+            }
+        }
+
+        private NeighbourLayer wanted() {
+            Optional<Photo> photo = camera.neighbour(side);
+            return new NeighbourLayer(
+                    photo,
+                    picture.pixels(),
+                    photo.flatMap(p -> camera.neighbourView(p, side)),
+                    photo.flatMap(p -> session.shoot().space(p)),
+                    photo.flatMap(p ->
+                            session.format().flatMap(format -> session.shoot().frame(p, format))));
+        }
+
+        private void draw(BenchDrawing drawing) {
+            shown.ifPresent(now -> now.view()
+                    .ifPresent(view -> drawing.neighbour(now.space().orElseThrow(), now.frame(), view, now.pixels())));
+        }
+    }
+
+    private interface Drawing {
+        void draw(BenchDrawing drawing);
+    }
+
+    private final Region bench;
+    private final Session session;
+    private final Keys keys;
+    private final Camera camera;
+    private final FramePicture current;
+    private final StrokeMemo strokes = new StrokeMemo();
+    private final Neighbour before;
+    private final Neighbour after;
+    private final DrawnPane waitingLayer = layer(this::drawWaiting);
+    private final PhotoRaster raster;
+    private final DrawnPane frameLayer;
+    private Optional<PhotoLayer> photoShown = Optional.empty();
+
+    /** @param drawFrame draws what lies on the photo */
+    BenchLayers(
+            Region bench,
+            Session session,
+            Keys keys,
+            Camera camera,
+            BenchPictures pictures,
+            Executor fx,
+            Consumer<BenchDrawing> drawFrame) {
+        this.bench = bench;
+        this.session = session;
+        this.keys = keys;
+        this.camera = camera;
+        this.current = pictures.current();
+        this.before = new Neighbour(-1, pictures.before());
+        this.after = new Neighbour(1, pictures.after());
+        this.raster = new PhotoRaster(fx);
+        this.frameLayer = layer(drawFrame::accept);
+    }
+
+    /** From the bottom to the top. */
+    List<Node> inOrder() {
+        return List.of(before.layer, after.layer, waitingLayer, raster, frameLayer);
+    }
+
+    /** Draws the frame's layer anew. */
+    void redraw() {
+        frameLayer.redraw();
+    }
+
+    /** Whether the photo is drawn as well as it can be. */
+    boolean isSettled() {
+        return raster.isSettled();
+    }
+
+    void dispose() {
+        raster.dispose();
+    }
+
+    /** A layer may be smaller than the Bench; what it draws is given in the Bench's coordinates all the same. */
+    private DrawnPane layer(Drawing drawing) {
+        DrawnPane pane = new DrawnPane() {
+            @Override
+            public void draw(GraphicsContext canvas, double width, double height) {
+                canvas.save();
+                canvas.translate(-getLayoutX(), -getLayoutY());
+                drawing.draw(new BenchDrawing(
+                        canvas, session, keys, strokes, camera.pixelScale(), bench.getWidth(), bench.getHeight()));
+                canvas.restore();
+            }
+        };
+        pane.setMouseTransparent(true);
+        return pane;
+    }
+
+    /** Puts everything where it is now. */
+    void lay() {
+        frameLayer.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
+        Optional<LevelView> view = camera.view();
+        boolean resultOnly = keys.isHeld(Command.RESULT);
+        PhotoLayer photo = new PhotoLayer(
+                current.pixels(), shownSpace(), view, resultOnly ? session.frame() : Optional.empty(), veil());
+        if (!photoShown.equals(Optional.of(photo))) {
+            photoShown = Optional.of(photo);
+            showRaster(photo);
+            waitingLayer.setVisible(photo.pixels().isEmpty());
+            place(waitingLayer, photo.space(), view);
+        }
+        raster.open(
+                BenchDrawing.isLooking(keys)
+                        ? Optional.of(new ScreenBox(0, 0, bench.getWidth(), bench.getHeight()))
+                        : view.flatMap(v -> session.frame().map(v::toScreen)));
+        before.show();
+        after.show();
+    }
+
+    /** Puts a layer where its photo is and no larger, in steps, so that tilting seldom changes its size; draws it anew. */
+    private void place(DrawnPane layer, Optional<PhotoSpace> space, Optional<LevelView> view) {
+        LayerBox box = space.flatMap(s -> view.map(v -> LayerBox.of(s, v, bench.getWidth(), bench.getHeight())))
+                .orElse(LayerBox.NONE);
+        layer.resizeRelocate(box.x(), box.y(), box.width(), box.height());
+        layer.redraw();
+    }
+
+    /** The photo as it is held, or as it was before it was tilted. */
+    private Optional<PhotoSpace> shownSpace() {
+        boolean untilted = keys.isHeld(Command.BEFORE);
+        return session.space()
+                .map(space ->
+                        untilted ? new PhotoSpace(space.asShot(), space.pose().withTilt(Tilt.NONE)) : space);
+    }
+
+    private void drawWaiting(BenchDrawing drawing) {
+        photoShown.ifPresent(shown -> shown.view().ifPresent(view -> {
+            if (current.trouble().isEmpty() && shown.pixels().isEmpty()) {
+                drawing.waiting(view, shown.space().orElseThrow());
+            }
+        }));
+    }
+
+    /** The mat's colour on this photo. */
+    private Optional<Color> veil() {
+        return session.frame()
+                .flatMap(frame -> current.pixels())
+                .map(pixels -> Looks.mat(session.settings(), pixels.brightness()));
+    }
+
+    private void showRaster(PhotoLayer layer) {
+        boolean shows = layer.pixels().isPresent()
+                && layer.view().isPresent()
+                && layer.space().isPresent()
+                && current.trouble().isEmpty();
+        if (shows) {
+            BenchRaster.wish(
+                            layer.pixels().get(),
+                            layer.space().get(),
+                            layer.view().get(),
+                            layer.only(),
+                            layer.veil(),
+                            new BenchRaster.Screen(bench.getWidth(), bench.getHeight(), camera.pixelScale()))
+                    .ifPresentOrElse(raster::show, raster::hide);
+        } else {
+            raster.hide();
+        }
+    }
+}

@@ -1,0 +1,59 @@
+package nexa.desktop.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.IntFunction;
+import java.util.stream.Stream;
+import nexa.desktop.photo.Ahead;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.widget.FramePicture;
+import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
+
+/** The pictures of the current photo and of those beside it, and what is loaded ahead. */
+final class BenchPictures {
+    private final FramePicture current;
+    private final FramePicture before;
+    private final FramePicture after;
+    private final Ahead ahead;
+
+    /** @param arrived called when one is there */
+    BenchPictures(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
+        this.current = new FramePicture(shoot, loader, fx, arrived).urgent();
+        this.before = new FramePicture(shoot, loader, fx, arrived);
+        this.after = new FramePicture(shoot, loader, fx, arrived);
+        this.ahead = new Ahead(loader, shoot::fileOf, fx, 1);
+    }
+
+    FramePicture current() {
+        return current;
+    }
+
+    FramePicture before() {
+        return before;
+    }
+
+    FramePicture after() {
+        return after;
+    }
+
+    /** Shows the current photo with so many pixels, and has those around it ready. */
+    void show(Photo photo, int edge, IntFunction<Optional<Photo>> neighbour) {
+        current.show(photo, edge);
+        List<Photo> around = Stream.of(1, -1, 2)
+                .flatMap(side -> neighbour.apply(side).stream())
+                .toList();
+        ahead.want(around, Math.min(edge, PhotoLoader.LARGE));
+    }
+
+    void showNeighbours(IntFunction<Optional<Photo>> neighbour) {
+        neighbour.apply(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
+        neighbour.apply(1).ifPresentOrElse(n -> after.show(n, PhotoLoader.SMALL), after::clear);
+    }
+
+    void dispose() {
+        List.of(current, before, after).forEach(FramePicture::clear);
+        ahead.clear();
+    }
+}

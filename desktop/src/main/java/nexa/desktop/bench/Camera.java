@@ -1,0 +1,201 @@
+package nexa.desktop.bench;
+
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.space.PhotoSpace;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.session.Moment;
+import nexa.shoot.photo.Photo;
+
+/**
+ * How the Bench looks at the photo: how large it is itself, how close it looks, and where a gesture holds the photo while
+ * it goes on. Has no nodes; view and pointer both ask it.
+ */
+final class Camera {
+    /** What it looks at. */
+    interface Subject {
+        Moment moment();
+
+        /** Whether it is the photo that moves and the frame that stays in the middle. */
+        boolean isPhotoMoved();
+
+        /** The photo before (-1) or behind (1) the current one, of those one goes through. */
+        Optional<Photo> neighbour(int side);
+
+        /** Empty if the photo is unreadable. */
+        Optional<PhotoSpace> space(Photo neighbour);
+    }
+
+    private static final Frame NO_FRAME = new Frame(0, 0, 1, 1);
+
+    private final Subject subject;
+    private final ObjectProperty<BenchZoom> zoom = new SimpleObjectProperty<>(BenchZoom.FIT);
+    private final BooleanProperty bare = new SimpleBooleanProperty();
+    private Optional<LevelView> held = Optional.empty();
+    private BenchLane lane = new BenchLane(0, 0);
+    private double pixelScale = 1;
+
+    Camera(Subject subject) {
+        this.subject = subject;
+    }
+
+    /**
+     * Tells how large the Bench is.
+     *
+     * @param pixelScale screen pixels per canvas unit
+     */
+    void resize(double width, double height, double pixelScale) {
+        this.lane = new BenchLane(Math.floor(width), Math.floor(height));
+        this.pixelScale = pixelScale;
+    }
+
+    /** Screen pixels per canvas unit. */
+    double pixelScale() {
+        return pixelScale;
+    }
+
+    ObjectProperty<BenchZoom> zoomProperty() {
+        return zoom;
+    }
+
+    /** Whether all that is not photo, frame and overlay is away. */
+    BooleanProperty bareProperty() {
+        return bare;
+    }
+
+    boolean isZoomed() {
+        return zoom.get() != BenchZoom.FIT;
+    }
+
+    // ---- where things are ----
+
+    /** The current photo's view; while a gesture goes on it is the gesture's. */
+    Optional<LevelView> view() {
+        return held.or(this::restingView);
+    }
+
+    /** With the frame in the middle where the photo is what moves. */
+    private Optional<LevelView> restingView() {
+        Moment moment = subject.moment();
+        return moment.space().map(space -> {
+            Frame frame = moment.frame().orElse(NO_FRAME);
+            LevelView view = BenchZoom.view(zoom.get(), lane, space.upright(), frame, pixelScale);
+            boolean centred = !isZoomed() && subject.isPhotoMoved();
+            return centred ? view.showing(frame.centre(), view.originX(), view.originY()) : view;
+        });
+    }
+
+    /** Keeps a view until it is let go. */
+    void hold(LevelView view) {
+        held = Optional.of(view);
+    }
+
+    /** Rests again; where one looks closer, as it was held last. */
+    void settle() {
+        held.ifPresent(view -> {
+            if (isZoomed()) {
+                upright().ifPresent(upright -> zoom.set(BenchZoom.of(view, lane, upright, pixelScale)));
+            }
+        });
+        letGo();
+    }
+
+    /** Rests again, as before. */
+    void letGo() {
+        held = Optional.empty();
+    }
+
+    private Optional<PixelSize> upright() {
+        return subject.moment().space().map(PhotoSpace::upright);
+    }
+
+    Optional<Photo> neighbour(int side) {
+        return subject.neighbour(side);
+    }
+
+    /** A neighbour's view; empty when the photo is looked at closer. */
+    Optional<LevelView> neighbourView(Photo photo, int side) {
+        if (isZoomed() || bare.get()) {
+            return Optional.empty();
+        }
+        return subject.space(photo)
+                .flatMap(own -> upright().map(middle -> lane.neighbour(own.upright(), middle, side)));
+    }
+
+    /** A point of the Bench in level space. */
+    Optional<Point> toLevel(Point at) {
+        return view().map(view -> view.toLevel(at.x(), at.y()));
+    }
+
+    /** A point of level space on the Bench. */
+    Optional<Point> toScreen(Point level) {
+        return view().map(view -> view.toScreen(level));
+    }
+
+    /** Whether a neighbour shows at a point: the current photo covers it where they overlap. */
+    boolean isOverNeighbour(int side, Point at) {
+        boolean covered = subject.moment()
+                .space()
+                .flatMap(space -> toLevel(at).map(level -> space.outline().contains(level, 0)))
+                .orElse(false);
+        return !covered
+                && neighbour(side)
+                        .flatMap(photo -> neighbourView(photo, side).flatMap(view -> subject.space(photo)
+                                .map(space -> space.outline().contains(view.toLevel(at.x(), at.y()), 0))))
+                        .orElse(false);
+    }
+
+    // ---- looking closer ----
+
+    /** The whole photo, 100 %, 200 %, and round again, about a point. */
+    void nextZoom(Point about) {
+        double factor =
+                switch (zoom.get()) {
+                    case BenchZoom.At(double now, Point centre) when now < 1 -> 1;
+                    case BenchZoom.At(double now, Point centre) when now < 2 -> 2;
+                    case BenchZoom.At at -> 0;
+                    case BenchZoom.Fit fit -> 1;
+                    case BenchZoom.ToFrame frame -> 1;
+                };
+        if (factor == 0) {
+            zoomToFit();
+        } else {
+            zoomTo(factor, about);
+        }
+    }
+
+    private void zoomTo(double factor, Point about) {
+        upright().ifPresent(upright -> view().ifPresent(now -> {
+            double scale = factor * upright.longEdge() / pixelScale;
+            LevelView closer =
+                    new LevelView(0, 0, scale).showing(now.toLevel(about.x(), about.y()), about.x(), about.y());
+            zoom.set(BenchZoom.of(closer, lane, upright, pixelScale));
+        }));
+    }
+
+    void zoomToFrame() {
+        zoom.set(zoom.get() instanceof BenchZoom.ToFrame ? BenchZoom.FIT : new BenchZoom.ToFrame());
+    }
+
+    void zoomToFit() {
+        zoom.set(BenchZoom.FIT);
+    }
+
+    void zoomBy(double factor, Point about) {
+        upright().ifPresent(upright -> view().ifPresent(
+                        now -> zoom.set(BenchZoom.by(factor, now, about, lane, upright, pixelScale))));
+    }
+
+    /** Screen pixels per photo pixel; empty when the whole photo shows. */
+    Optional<Double> zoomFactor() {
+        return isZoomed()
+                ? upright().flatMap(upright -> view().map(view -> view.scale() * pixelScale / upright.longEdge()))
+                : Optional.empty();
+    }
+}
