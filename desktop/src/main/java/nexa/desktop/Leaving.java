@@ -4,8 +4,8 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import javafx.scene.layout.Pane;
+import nexa.desktop.model.Unsaved;
 import nexa.desktop.pane.UnsavedView;
-import nexa.desktop.session.Unsaved;
 import nexa.shoot.Shoot;
 
 /** Sees to it that a shoot is not left with changes that are not stored, unless the user gives them up. */

@@ -1,10 +1,10 @@
 package nexa.desktop;
 
 import java.io.File;
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
@@ -13,9 +13,6 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.Stage;
@@ -67,7 +64,6 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final FirstStartView firstStart = new FirstStartView(this::openAnother, this::openDemo);
     private volatile State state = new State.Start();
     private Surround surround;
-    private boolean used;
 
     /** How often something was asked to be opened; the last one asked for is shown. */
     private final AtomicLong openings = new AtomicLong();
@@ -106,10 +102,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private Scene scene(double width, double height) {
         Scene scene = new Scene(root, width, height);
         scene.getStylesheets().add(Theme.stylesheet());
-        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
-        scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
-        scene.addEventFilter(KeyEvent.KEY_RELEASED, program.keys()::release);
-        scene.addEventFilter(KeyEvent.ANY, program.keys()::follow);
+        WindowKeys.of(scene, program.keys(), event -> screen().filter(shown -> shown.pressed(event))
+                .isPresent());
         Dropped.onto(scene, this::openFrom);
         return scene;
     }
@@ -238,7 +232,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     /** Puts a brief's formats on the shelf, from where any shoot can have them. */
     public CompletableFuture<Void> takeBrief(Path file) {
-        return CompletableFuture.supplyAsync(() -> brief(file), work)
+        return CompletableFuture.supplyAsync(() -> read(() -> BriefFile.readNamed(file)), work)
                 .thenAcceptAsync(
                         brief -> {
                             program.shelf().keep(brief);
@@ -249,12 +243,10 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
                 .exceptionallyAsync(failed -> showFailure(file, failed), fx);
     }
 
-    private static BriefFile brief(Path file) {
+    private static <T> T read(Callable<T> file) {
         try {
-            BriefFile read = BriefFile.read(file);
-            String name = read.name().isBlank() ? String.valueOf(file.getFileName()) : read.name();
-            return new BriefFile(name, read.formats());
-        } catch (IOException failed) {
+            return file.call();
+        } catch (Exception failed) { // told as the future's failure
             throw new CompletionException(failed);
         }
     }
@@ -277,17 +269,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /** Opens a fresh copy of the demo shoot with only its first photos. */
     CompletableFuture<Void> openDemo(int photos) {
         firstStart.showOpening(DemoShoot.NAME);
-        return CompletableFuture.supplyAsync(() -> demoCopy(photos), work)
+        return CompletableFuture.supplyAsync(() -> read(() -> DemoShoot.freshCopy(photos)), work)
                 .thenComposeAsync(this::open, fx)
                 .exceptionallyAsync(failed -> showFailure(Path.of(DemoShoot.NAME), failed), fx);
-    }
-
-    private static Path demoCopy(int photos) {
-        try {
-            return DemoShoot.freshCopy(photos);
-        } catch (IOException failed) {
-            throw new CompletionException(failed);
-        }
     }
 
     // ---- closing ----
@@ -356,21 +340,5 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     @Override
     public void showKeys() {
         screen().ifPresent(ShootScreen::toggleKeys);
-    }
-
-    /** Keys that spell words are the shoot's, unless somebody types into a field. */
-    private void pressed(KeyEvent event) {
-        boolean typing = scene().getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
-        used = !typing && screen().filter(shown -> shown.pressed(event)).isPresent();
-        if (used) {
-            event.consume();
-        }
-    }
-
-    /** The letter of a key that was used must not be typed into a field that the key opened. */
-    private void typed(KeyEvent event) {
-        if (used) {
-            event.consume();
-        }
     }
 }

@@ -21,17 +21,15 @@ import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.handover.HandoverView;
-import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.lineup.LineupView;
+import nexa.desktop.model.LevelReview;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.HeaderView;
-import nexa.desktop.pane.KeySheet;
 import nexa.desktop.pane.LevelReviewView;
 import nexa.desktop.pane.NoticeBar;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.LevelReview;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.WallView;
@@ -59,8 +57,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final NoticeBar notices;
     private final VBox top;
     private final ShootKeys shootKeys;
+    private final KeySheetLayer keySheet;
     private final Subscription subscriptions;
-    private Optional<KeySheet> keySheet = Optional.empty();
     private Optional<LevelReviewView> review = Optional.empty();
 
     ShootScreen(
@@ -81,6 +79,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), new FromHandover());
         shootKeys = new ShootKeys(session, keys, this);
+        keySheet = new KeySheetLayer(this, keys);
         notices = new NoticeBar(session.shoot());
         top = new VBox(header, notices);
         layout.setTop(top);
@@ -318,35 +317,16 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     // ---- keys ----
 
     void toggleKeys() {
-        keySheet.ifPresentOrElse(this::closeKeys, () -> {
-            KeySheet sheet = new KeySheet(keys, this::toggleKeys);
-            keySheet = Optional.of(sheet);
-            getChildren().add(sheet);
-        });
-    }
-
-    private void closeKeys(KeySheet sheet) {
-        getChildren().remove(sheet);
-        keySheet = Optional.empty();
+        keySheet.toggle();
     }
 
     /** Does what a key stands for; false if it stands for nothing here. */
     boolean pressed(KeyEvent event) {
-        if (keySheet.isPresent()) {
-            pressedOnSheet(event, keySheet.get());
+        if (keySheet.pressed(event)) {
             return true;
         }
         Node owner = getScene().getFocusOwner();
         return shootKeys.pressed(event, owner != null && isWithin(owner, layer));
-    }
-
-    private void pressedOnSheet(KeyEvent event, KeySheet sheet) {
-        Optional<KeyPress> press = KeyPress.of(event);
-        boolean leaves = event.getCode() == javafx.scene.input.KeyCode.ESCAPE;
-        boolean used = leaves ? sheet.stopChanging() : press.filter(sheet::take).isPresent();
-        if (!used && press.isPresent()) {
-            toggleKeys();
-        }
     }
 
     private static boolean isWithin(Node node, Node ancestor) {

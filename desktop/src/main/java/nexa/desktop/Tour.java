@@ -22,7 +22,7 @@ import nexa.core.level.LevelLine;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.print.SizeTarget;
-import nexa.desktop.session.Levelling;
+import nexa.desktop.model.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.shoot.DemoShoot;
@@ -86,8 +86,8 @@ final class Tour {
             choose(s, "kiln_0201.jpg");
             s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
             Frame frame = s.frame().orElseThrow();
-            s.preview(s.placed(frame.scaled(0.86).movedBy(new Point(-0.055, 0.01))));
-            s.commit("edit.frame");
+            s.gestures().preview(s.gestures().placed(frame.scaled(0.86).movedBy(new Point(-0.055, 0.01))));
+            s.gestures().commit("edit.frame");
         });
         guide.show("bench-vertical-spiral", s -> {
             choose(s, "kiln_0206.jpg");

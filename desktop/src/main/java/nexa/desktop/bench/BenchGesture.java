@@ -16,8 +16,11 @@ import nexa.core.gesture.Grip;
 import nexa.core.gesture.Snap;
 import nexa.core.gesture.TiltDrag;
 import nexa.core.level.LevelLine;
+import nexa.core.overlay.Nested;
+import nexa.core.overlay.Overlay;
+import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
-import nexa.desktop.session.Marking;
+import nexa.desktop.model.Marking;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Shown;
 
@@ -56,7 +59,7 @@ sealed interface BenchGesture {
             Point mirrored = drag.from().times(2).minus(pointer);
             Snap.Caught caught =
                     (held.snapping() ? snap : Snap.NONE).drag(dragged(held), photoMoves ? mirrored : pointer);
-            return new Shown(session.placed(caught.frame()), caught.x(), caught.y());
+            return new Shown(session.gestures().placed(caught.frame()), caught.x(), caught.y());
         }
 
         private FrameDrag dragged(Held held) {
@@ -75,7 +78,7 @@ sealed interface BenchGesture {
     record DrawFrame(FrameDraw draw) implements BenchGesture {
         @Override
         public Shown at(Session session, Point pointer, Held held) {
-            return Shown.of(draw.to(pointer).map(session::placed).orElse(session.framing()));
+            return Shown.of(draw.to(pointer).map(session.gestures()::placed).orElse(session.framing()));
         }
 
         @Override
@@ -191,5 +194,32 @@ sealed interface BenchGesture {
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(session.frame().orElseThrow().aspect());
         return new DrawFrame(new FrameDraw(session.frameEdits().room().orElseThrow(), pointer, aspect));
+    }
+
+    /**
+     * The nested outline at a point of level space that a click would make the frame's shape; none where the frame itself
+     * can be held, or where none shows.
+     *
+     * @param reach within which the frame is held
+     * @param outlineReach within which an outline is meant
+     */
+    static Optional<Shape.Ratio> nested(Session session, Point level, double reach, double outlineReach) {
+        boolean shows = session.overlayProperty()
+                .get()
+                .overlay()
+                .filter(Overlay.NESTED::equals)
+                .isPresent();
+        return session.frame().filter(frame -> shows).flatMap(frame -> {
+            boolean onFrame = Grip.at(frame, level, reach)
+                    .filter(grip -> grip != Grip.INSIDE)
+                    .isPresent();
+            return onFrame
+                    ? Optional.empty()
+                    : Nested.at(
+                            frame,
+                            session.settings().overlayOptionsProperty().get().nested(),
+                            level,
+                            outlineReach);
+        });
     }
 }

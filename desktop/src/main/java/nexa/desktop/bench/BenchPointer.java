@@ -13,15 +13,13 @@ import nexa.core.geometry.Point;
 import nexa.core.gesture.Grip;
 import nexa.core.gesture.TiltDrag;
 import nexa.core.level.LevelLine;
-import nexa.core.overlay.Nested;
-import nexa.core.overlay.Overlay;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.Levelling;
+import nexa.desktop.model.Marking;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
-import nexa.desktop.session.Levelling;
-import nexa.desktop.session.Marking;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
 
@@ -199,7 +197,7 @@ final class BenchPointer {
         gesture.ifPresent(g -> {
             BenchGesture.Shown now = g.at(session, pointer, held);
             shown = Optional.of(now);
-            session.preview(now.framing());
+            session.gestures().preview(now.framing());
             if (g instanceof BenchGesture.MoveFrame move && move.photoMoves()) {
                 followFrame(move.drag().start());
             }
@@ -228,7 +226,7 @@ final class BenchPointer {
         if (clicked.isPresent()) {
             session.frameEdits().hold(clicked.get());
         } else if (done.filter(BenchGesture.DrawMarks.class::isInstance).isPresent() && at.distance(pressed) < CLICK) {
-            session.abandon();
+            session.gestures().abandon();
             camera.toLevel(pressed).ifPresent(marking::click);
         } else {
             done.ifPresent(this::finish);
@@ -240,7 +238,7 @@ final class BenchPointer {
         if (done instanceof BenchGesture.DrawLevel drawn) {
             drawn.line().ifPresent(levelling::add);
         } else {
-            session.commit(done.label());
+            session.gestures().commit(done.label());
         }
         if (mode.get() != BenchMode.MARKING) {
             mode.set(BenchMode.FRAMING);
@@ -277,27 +275,10 @@ final class BenchPointer {
     }
 
     private Optional<Shape.Ratio> outlineAt(Point p) {
-        boolean nested = session.overlayProperty()
-                .get()
-                .overlay()
-                .filter(Overlay.NESTED::equals)
-                .isPresent();
-        if (!nested || mode.get() != BenchMode.FRAMING) {
-            return Optional.empty();
-        }
-        return session.frame().flatMap(frame -> {
-            Point level = camera.toLevel(p).orElseThrow();
-            boolean onFrame = Grip.at(frame, level, REACH / scale())
-                    .filter(grip -> grip != Grip.INSIDE)
-                    .isPresent();
-            return onFrame
-                    ? Optional.empty()
-                    : Nested.at(
-                            frame,
-                            session.settings().overlayOptionsProperty().get().nested(),
-                            level,
-                            OUTLINE_REACH / scale());
-        });
+        return mode.get() == BenchMode.FRAMING
+                ? camera.toLevel(p)
+                        .flatMap(level -> BenchGesture.nested(session, level, REACH / scale(), OUTLINE_REACH / scale()))
+                : Optional.empty();
     }
 
     // ---- the cursor ----

@@ -15,11 +15,11 @@ import javafx.util.Subscription;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.Levelling;
+import nexa.desktop.model.Marking;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.session.Levelling;
-import nexa.desktop.session.Marking;
 import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
@@ -222,7 +222,7 @@ public final class BenchView extends Region {
         pointer.letGo();
         mode.set(BenchMode.FRAMING);
         levelling.forget();
-        session.abandon();
+        session.gestures().abandon();
         if (!busy && camera.isZoomed()) {
             camera.zoomToFit();
             return true;

@@ -8,19 +8,16 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.print.OutputSize;
 import nexa.core.print.Sense;
@@ -31,7 +28,6 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.SenseWords;
 import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
@@ -71,9 +67,8 @@ public final class DeskView extends HBox {
     private final Session session;
     private final Keys keys;
     private final Actions actions;
-    private final TiltRuler ruler;
+    private final TiltArea tilting;
     private final OverlayPicker picker;
-    private final TextField tilt = new TextField();
     private final Button shape = new Button();
     private final Button lock;
     private final Button pixels = new Button();
@@ -84,7 +79,6 @@ public final class DeskView extends HBox {
     private final Button alternates;
     private final Button carry;
     private final Button marks;
-    private final Label tiltTitle = title("desk.tilt");
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
@@ -102,7 +96,7 @@ public final class DeskView extends HBox {
         this.session = session;
         this.keys = keys;
         this.actions = actions;
-        this.ruler = new TiltRuler(session, tiltAdjusting);
+        this.tilting = new TiltArea(session, tiltAdjusting);
         this.picker = new OverlayPicker(session);
         this.clear = Buttons.text("desk.clear", session.frameEdits()::clear);
         this.check = Buttons.text("desk.check", session.going()::checkAndNext);
@@ -119,8 +113,7 @@ public final class DeskView extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        getChildren()
-                .addAll(tiltArea(), turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
+        getChildren().addAll(tilting, turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
         subscriptions = Subscription.combine(
                 widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
                 session.formatProperty().subscribe(f -> refresh()),
@@ -154,47 +147,8 @@ public final class DeskView extends HBox {
 
     public void dispose() {
         subscriptions.unsubscribe();
-        ruler.dispose();
+        tilting.dispose();
         picker.dispose();
-    }
-
-    private Node tiltArea() {
-        tilt.setId("tilt-value");
-        tilt.getStyleClass().add("tilt-value");
-        tilt.setAlignment(Pos.CENTER);
-        tilt.setAccessibleText(Words.of("desk.tilt.field"));
-        tilt.setTooltip(new Tooltip(Words.of("desk.tilt.field")));
-        tilt.setOnAction(event -> typedTilt());
-        tilt.focusedProperty().subscribe(focused -> refresh());
-        ruler.setId("tilt-ruler");
-        ruler.setPrefSize(250, 44);
-        StackPane head = new StackPane(tilt, tiltTitle);
-        StackPane.setAlignment(tiltTitle, Pos.CENTER_LEFT);
-        tiltTitle.setMouseTransparent(true);
-        tilt.setMaxWidth(84);
-        VBox area = new VBox(2, head, ruler);
-        area.setAlignment(Pos.CENTER);
-        area.setMinWidth(200);
-        return area;
-    }
-
-    /** A number, with or without a degree sign or a typographic minus; anything else is put back. */
-    private void typedTilt() {
-        String text = tilt.getText()
-                .replace("°", "")
-                .replace('−', '-')
-                .replace(',', '.')
-                .strip();
-        try {
-            double degrees = Double.parseDouble(text);
-            if (Double.isFinite(degrees)) {
-                session.poseEdits().tilt(Tilt.clamped(degrees), "edit.tilt");
-            }
-        } catch (NumberFormatException notANumber) {
-            // the field shows the tilt again below
-        }
-        getParent().requestFocus();
-        refresh();
     }
 
     private Node turnArea(ObjectProperty<BenchMode> mode) {
@@ -303,11 +257,7 @@ public final class DeskView extends HBox {
     }
 
     private void refresh() {
-        if (!tilt.isFocused()) {
-            tilt.setText(Words.of(
-                    "desk.tilt.value",
-                    Looks.degrees(session.framing().pose().tilt().degrees())));
-        }
+        tilting.refresh();
         shape.setText(session.format().map(this::shapeWords).orElse(""));
         boolean free = session.frameEdits().isFree();
         ((FontIcon) lock.getGraphic())
@@ -322,7 +272,6 @@ public final class DeskView extends HBox {
         if (several) {
             showTogether();
         }
-        tiltTitle.setText(Words.of(several ? "desk.tilt.together" : "desk.tilt"));
         check.setText(
                 several
                         ? Words.of(

@@ -2,11 +2,6 @@ package nexa.desktop.model;
 
 import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
-import nexa.desktop.session.Counts;
-import nexa.desktop.session.InStep;
-import nexa.desktop.session.Levelling;
-import nexa.desktop.session.Marking;
-import nexa.desktop.session.RepeatsModel;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
 

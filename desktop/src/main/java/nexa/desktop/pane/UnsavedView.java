@@ -10,8 +10,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.Subscription;
-import nexa.desktop.session.Unsaved;
-import nexa.desktop.session.Unsaved.State;
+import nexa.desktop.model.Unsaved;
+import nexa.desktop.model.Unsaved.State;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.words.Words;
 

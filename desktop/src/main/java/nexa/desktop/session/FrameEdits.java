@@ -71,31 +71,32 @@ public final class FrameEdits {
 
     /** Derives the active format's frame again, of all photos that are adjusted. */
     public void clear() {
-        session.format().ifPresent(f -> session.editAll("edit.clear", (photo, before) -> before.cleared(f)));
+        session.format().ifPresent(f -> session.gestures().editAll("edit.clear", (photo, before) -> before.cleared(f)));
     }
 
     /** Accepts the frames of all photos that are adjusted as they stand. */
     public void checkAll() {
-        session.format()
-                .ifPresent(f -> session.editAll("edit.check", (photo, before) -> photo.facts()
-                        .map(facts -> Derivation.crop(facts.asShot(), before, f, session.brief()))
-                        .map(crop -> before.withCrop(f, crop.asChecked()))
-                        .orElse(before)));
+        session.format().ifPresent(f -> session.gestures().editAll("edit.check", (photo, before) -> photo.facts()
+                .map(facts -> Derivation.crop(facts.asShot(), before, f, session.brief()))
+                .map(crop -> before.withCrop(f, crop.asChecked()))
+                .orElse(before)));
     }
 
     /** Sets the photos that are adjusted aside, or takes them back if the current one is. */
     public void toggleSetAside() {
         boolean aside = !session.framing().setAside();
-        session.editAll("edit.aside", (photo, before) -> before.withSetAside(aside));
+        session.gestures().editAll("edit.aside", (photo, before) -> before.withSetAside(aside));
     }
 
     private void change(String label, UnaryOperator<Crop> change) {
-        session.moment().crop().ifPresent(crop -> session.edit(label, session.placed(change.apply(crop))));
+        session.moment().crop().ifPresent(crop -> session.gestures()
+                .edit(label, session.gestures().placed(change.apply(crop))));
     }
 
     /** Places a frame as near as its room allows. */
     public void place(String label, Frame frame) {
-        room().ifPresent(room -> session.edit(label, session.placed(Fit.within(room, frame))));
+        room().ifPresent(room ->
+                session.gestures().edit(label, session.gestures().placed(Fit.within(room, frame))));
     }
 
     /** Moves the frame, or the photo under it, by the photo's pixels. */
@@ -216,18 +217,17 @@ public final class FrameEdits {
         session.moment().crop().ifPresent(crop -> {
             Format format = session.format().orElseThrow();
             Framing kept = session.framing().withCrop(format, crop).keeping(format, new Alternate(name, crop));
-            session.edit("edit.alternate.keep", kept);
+            session.gestures().edit("edit.alternate.keep", kept);
         });
     }
 
     public void use(Alternate alternate) {
-        session.edit("edit.alternate.use", session.placed(alternate.crop()));
+        session.gestures().edit("edit.alternate.use", session.gestures().placed(alternate.crop()));
     }
 
     public void drop(Alternate alternate) {
-        session.format()
-                .ifPresent(f ->
-                        session.edit("edit.alternate.drop", session.framing().without(f, alternate)));
+        session.format().ifPresent(f -> session.gestures()
+                .edit("edit.alternate.drop", session.framing().without(f, alternate)));
     }
 
     /** Shows the alternate behind the one shown, or the first. */

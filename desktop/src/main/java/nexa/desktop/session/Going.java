@@ -40,7 +40,8 @@ public final class Going {
             return;
         }
         Optional<Photo> next = next(1);
-        session.moment().crop().ifPresent(crop -> session.edit("edit.check", session.placed(crop.asChecked())));
+        session.moment().crop().ifPresent(crop -> session.gestures()
+                .edit("edit.check", session.gestures().placed(crop.asChecked())));
         next.ifPresent(session::choose);
     }
 }

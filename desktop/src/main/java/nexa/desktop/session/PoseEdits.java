@@ -29,7 +29,7 @@ public final class PoseEdits {
         if (together.isOn()) {
             together.add(tiltedTo(tilt));
         } else {
-            session.edit(label, tilted(tilt));
+            session.gestures().edit(label, tilted(tilt));
         }
     }
 
@@ -38,7 +38,7 @@ public final class PoseEdits {
         if (together.isOn()) {
             together.preview(tiltedTo(tilt));
         } else {
-            session.preview(tilted(tilt));
+            session.gestures().preview(tilted(tilt));
         }
     }
 
@@ -47,7 +47,7 @@ public final class PoseEdits {
         if (together.isOn()) {
             together.commit();
         } else {
-            session.commit("edit.tilt");
+            session.gestures().commit("edit.tilt");
         }
     }
 
@@ -68,8 +68,9 @@ public final class PoseEdits {
     }
 
     public void turn(Turn by) {
-        session.editAll(
-                by.mirrored() ? "edit.mirror" : "edit.turn",
-                (photo, before) -> before.withPose(before.pose().turned(by)));
+        session.gestures()
+                .editAll(
+                        by.mirrored() ? "edit.mirror" : "edit.turn",
+                        (photo, before) -> before.withPose(before.pose().turned(by)));
     }
 }

@@ -13,7 +13,6 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.util.Subscription;
 import nexa.core.brief.Brief;
-import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
@@ -23,7 +22,6 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.setting.Settings;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
-import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
 
@@ -33,12 +31,9 @@ import nexa.shoot.review.PhotoFilter;
  * edit.
  */
 public final class Session {
-    private static final String PHOTO = "current photo";
-    private static final String FORMAT = "active format";
-    private static final String VIEW = "view";
-
     private final Shoot shoot;
     private final Settings settings;
+    private final Recollection recollection;
     private final Current current;
     private final ObservableValue<Optional<Photo>> photo;
     private final ObservableValue<Optional<Format>> format;
@@ -46,6 +41,7 @@ public final class Session {
     private final ObservableValue<Brief> brief;
     private final ReadOnlyIntegerWrapper edits = new ReadOnlyIntegerWrapper();
     private final ObjectProperty<MainView> view = new SimpleObjectProperty<>(MainView.WALL);
+    private final Gestures gestures;
     private final FrameEdits frameEdits = new FrameEdits(this);
     private final BriefEdits briefEdits = new BriefEdits(this);
     private final CarryModel carry = new CarryModel(this);
@@ -61,14 +57,16 @@ public final class Session {
     public Session(Shoot shoot, Settings settings) {
         this.shoot = shoot;
         this.settings = settings;
+        this.recollection = new Recollection(shoot);
         this.current = new Current(shoot);
+        this.gestures = new Gestures(shoot, current, selection);
         this.photo = current.momentProperty().map(Moment::photo);
         this.format = current.momentProperty().map(Moment::format);
         this.framing = current.momentProperty().map(Moment::framing);
         this.brief = current.momentProperty().map(Moment::brief);
         this.list = new PhotoList(this);
         shoot.listen(new FromShoot());
-        recall();
+        recollection.recall(current, this::choose, view);
         list.follow();
         carry.follow();
         lineup.follow();
@@ -90,8 +88,7 @@ public final class Session {
         public void changed(Edit edit) {
             Optional<Format> before = format();
             current.refresh();
-            format().filter(now -> !before.equals(Optional.of(now)))
-                    .ifPresent(now -> shoot.remember(FORMAT, now.name()));
+            format().filter(now -> !before.equals(Optional.of(now))).ifPresent(now -> recollection.format(now));
             showOwnOverlay();
             edits.set(edits.get() + 1);
         }
@@ -138,23 +135,6 @@ public final class Session {
         edits.set(edits.get() + 1);
     }
 
-    private void recall() {
-        current.choose(shoot.setting(FORMAT)
-                .flatMap(name -> shoot.brief().find(name))
-                .or(() -> shoot.brief().formats().stream().findFirst()));
-        shoot.setting(PHOTO)
-                .flatMap(file -> shoot.photos().stream()
-                        .filter(p -> p.file().equals(file))
-                        .findFirst())
-                .or(() -> shoot.photos().stream().findFirst())
-                .ifPresent(this::choose);
-        view.set(shoot.setting(VIEW)
-                .filter(MainView.BENCH.name()::equals)
-                .map(MainView::valueOf)
-                .orElse(MainView.WALL));
-        view.subscribe(shown -> shoot.remember(VIEW, shown.name()));
-    }
-
     // ---- its parts ----
 
     public Shoot shoot() {
@@ -178,6 +158,11 @@ public final class Session {
     /** The photos chosen together. */
     public Selection selection() {
         return selection;
+    }
+
+    /** What is shown of a gesture, and what makes it an edit. */
+    public Gestures gestures() {
+        return gestures;
     }
 
     /** What can be done to how photos lie. */
@@ -309,7 +294,7 @@ public final class Session {
         }
         current.choose(chosen);
         showOwnOverlay();
-        shoot.remember(PHOTO, chosen.file());
+        recollection.photo(chosen);
     }
 
     private void showOwnOverlay() {
@@ -319,13 +304,13 @@ public final class Session {
     /** On a photo that has an overlay of its own, another one takes its place. */
     private void overlayChosen(OverlayChoice chosen) {
         if (framing().overlay().filter(own -> !own.equals(chosen)).isPresent()) {
-            edit("edit.overlay", framing().withOverlay(chosen));
+            gestures.edit("edit.overlay", framing().withOverlay(chosen));
         }
     }
 
     public void choose(Format chosen) {
         current.choose(Optional.of(chosen));
-        shoot.remember(FORMAT, chosen.name());
+        recollection.format(chosen);
     }
 
     /** The format with a digit key, 1 to 9; nothing if there is none. */
@@ -333,64 +318,6 @@ public final class Session {
         if (digit >= 1 && digit <= brief().formats().size()) {
             choose(brief().formats().get(digit - 1));
         }
-    }
-
-    // ---- gestures and edits ----
-
-    /** Shows what a gesture leads to, without storing it. */
-    public void preview(Framing gesture) {
-        if (shoot.mayEdit()) {
-            current.preview(gesture);
-        }
-    }
-
-    void showPreviews(Map<Photo, Framing> shown) {
-        current.preview(shown);
-    }
-
-    /** Makes what is shown one edit. */
-    public void commit(String label) {
-        photo().filter(p -> shoot.mayEdit())
-                .ifPresent(p -> shoot.apply(Edit.framing(label, p.id(), shoot.framing(p), framing())));
-    }
-
-    /** Shows what is stored again. */
-    public void abandon() {
-        current.abandon();
-    }
-
-    /** What is asked of a photo, from what was. */
-    @FunctionalInterface
-    public interface Asking {
-        Framing after(Photo photo, Framing before);
-    }
-
-    /** Changes all photos that are adjusted as one edit. */
-    public void editAll(String label, Asking asking) {
-        if (shoot.mayEdit()) {
-            shoot.apply(new Edit(
-                    label,
-                    selection.adjusted().stream()
-                            .map(p -> new FramingChange(p.id(), shoot.framing(p), asking.after(p, shoot.framing(p))))
-                            .toList(),
-                    null));
-        }
-    }
-
-    void edit(String label, Framing after) {
-        preview(after);
-        commit(label);
-    }
-
-    /** The framing with the frame as the active format's wish; what else its crop asks for stays. */
-    public Framing placed(Frame frame) {
-        return moment().crop()
-                .map(crop -> placed(crop.withWish(space().orElseThrow().toAsShot(frame))))
-                .orElse(framing());
-    }
-
-    Framing placed(Crop crop) {
-        return framing().withCrop(format().orElseThrow(), crop);
     }
 
     /** Steps back, or forward if negative, by so many actions. */

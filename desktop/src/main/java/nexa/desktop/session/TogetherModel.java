@@ -44,7 +44,7 @@ public final class TogetherModel {
     /** Shows what a gesture leads to, without storing it. */
     public void preview(Change sinceBegun) {
         shown = begin().map(run -> changed(run, run.total().and(sinceBegun)));
-        shown.ifPresent(run -> session.showPreviews(run.now()));
+        shown.ifPresent(run -> session.gestures().showPreviews(run.now()));
     }
 
     /** Makes what is shown one edit. */
@@ -58,13 +58,13 @@ public final class TogetherModel {
             shown = Optional.empty();
             session.shoot().apply(new Edit("edit.together", changes, null));
         });
-        session.showPreviews(Map.of());
+        session.gestures().showPreviews(Map.of());
     }
 
     /** Shows what is stored again. */
     public void abandon() {
         shown = Optional.empty();
-        session.showPreviews(Map.of());
+        session.gestures().showPreviews(Map.of());
     }
 
     private Run changed(Run run, Change total) {

@@ -4,8 +4,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
@@ -17,9 +15,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
-import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
-import nexa.core.carry.Carried;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
@@ -30,7 +26,6 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
-import nexa.desktop.session.RepeatsModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
@@ -61,6 +56,7 @@ public final class PhotoTile extends Pane {
     private final ShootModels models;
     private final Session session;
     private final FramePicture picture;
+    private final TileWords said;
     private final Rectangle ring = box("tile-ring");
     private final Rectangle ground = box("tile-ground");
     private final DrawnPane photoLayer = new PhotoLayer();
@@ -84,6 +80,7 @@ public final class PhotoTile extends Pane {
         this.frameNodes = new FrameNodes(mat);
         this.models = models;
         this.session = models.session();
+        this.said = new TileWords(models);
         this.picture = new FramePicture(session.shoot(), loader, fx, this::arrived);
         getStyleClass().add("photo-tile");
         name.getStyleClass().add("tile-name");
@@ -216,8 +213,8 @@ public final class PhotoTile extends Pane {
         Framing framing = session.framing(photo);
         shown = framing;
         Optional<Trouble> reason = picture.trouble();
-        String words = reason.map(Words::of).orElseGet(() -> stateWords(framing));
-        Set<Warning> warnings = warnings();
+        String words = reason.map(Words::of).orElseGet(() -> said.state(photo, framing));
+        Set<Warning> warnings = said.warnings(photo);
         boolean warned = !warnings.isEmpty()
                 || photo.facts()
                         .filter(facts -> facts.remarks().contains(Remark.DAMAGED))
@@ -230,49 +227,9 @@ public final class PhotoTile extends Pane {
         redraw();
     }
 
-    /** What is stored: while a gesture goes on warnings stay as they were. */
-    private Set<Warning> warnings() {
-        return session.format()
-                .map(format -> session.shoot().warnings(photo, format))
-                .orElse(Set.of());
-    }
-
     /** What a tooltip says of the photo; empty if there is nothing to say. */
     public String explanation() {
-        return Stream.of(
-                        Looks.words(warnings()), photo.facts().map(Looks::words).orElse(""))
-                .filter(words -> !words.isEmpty())
-                .collect(Collectors.joining("\n"));
-    }
-
-    private String stateWords(Framing framing) {
-        Carried carried = session.carry().planProperty().get().get(photo);
-        if (carried != null) {
-            return carried.losses().stream()
-                    .sorted()
-                    .map(loss -> Words.of("loss", loss))
-                    .collect(Collectors.joining(", "));
-        }
-        String fresh = session.arrivals().freshProperty().get().contains(photo) ? Words.of("wall.fresh") + "  " : "";
-        String repeat = fresh + models.repeats().of(photo).map(PhotoTile::words).orElse("");
-        if (framing.setAside()) {
-            return repeat + Words.of("wall.aside");
-        }
-        return repeat
-                + session.format().map(framing::state).map(PhotoTile::sign).orElse("");
-    }
-
-    private static String words(RepeatsModel.Place place) {
-        return Words.of("wall.repeat", place.place(), place.group().size()) + "  ";
-    }
-
-    /** Derived is the usual state and keeps quiet. */
-    private static String sign(FrameState state) {
-        return switch (state) {
-            case DERIVED -> "";
-            case PLACED -> Words.of(state);
-            case CHECKED -> "✓ " + Words.of(state);
-        };
+        return said.explanation(photo);
     }
 
     @Override

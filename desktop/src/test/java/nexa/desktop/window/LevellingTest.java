@@ -108,7 +108,7 @@ class LevellingTest extends WindowTest {
         onFx(() -> {
             for (int i = 0; i < 100; i++) {
                 for (int tenth = -100; tenth <= 100; tenth++) {
-                    session().preview(session().poseEdits().tilted(new Tilt(tenth / 10.0)));
+                    session().gestures().preview(session().poseEdits().tilted(new Tilt(tenth / 10.0)));
                     frame();
                 }
                 session().poseEdits().tilt(Tilt.NONE, "edit.tilt");
@@ -158,10 +158,10 @@ class LevellingTest extends WindowTest {
                 .levelling()
                 .verdictProperty()
                 .get()
-                .filter(v -> v instanceof nexa.desktop.session.Levelling.Verdict.Found)
+                .filter(v -> v instanceof nexa.desktop.model.Levelling.Verdict.Found)
                 .isPresent());
         assertEquals(0, tilt());
-        var found = (nexa.desktop.session.Levelling.Verdict.Found) window.models()
+        var found = (nexa.desktop.model.Levelling.Verdict.Found) window.models()
                 .orElseThrow()
                 .levelling()
                 .verdictProperty()

@@ -148,7 +148,7 @@ class LineupTest extends WindowTest {
         prepare();
         onFx(() -> {
             session().choose(all().getFirst());
-            session().editAll("edit.mark.clear", (photo, framing) -> framing.withMarks(Marks.NONE));
+            session().gestures().editAll("edit.mark.clear", (photo, framing) -> framing.withMarks(Marks.NONE));
         });
         assertTrue(shown().spread().isEmpty());
         assertTrue(robot.lookup("#lineup-spread").queryAs(Label.class).getText().contains("Nothing"));

@@ -146,8 +146,8 @@ class ReviewingTest extends WindowTest {
                                             .format()
                                             .orElseThrow()
                                             .sized(SizeTarget.parse("long edge 4000"))));
-            session().preview(session().framing().levelledAt(new Tilt(2)));
-            session().commit("edit.level");
+            session().gestures().preview(session().framing().levelledAt(new Tilt(2)));
+            session().gestures().commit("edit.level");
         });
         until(() -> text(robot, "#chip-warned").equals("⚠ 6"));
         assertTrue(robot.lookup(".format-note").queryAllAs(Labeled.class).stream()

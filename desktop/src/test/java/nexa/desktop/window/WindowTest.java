@@ -162,8 +162,8 @@ abstract class WindowTest {
                     .filter(p -> p.file().equals(photo))
                     .forEach(session()::choose);
             session().viewProperty().set(MainView.BENCH);
-            session().preview(session().framing().withPose(pose));
-            session().commit("edit.turn");
+            session().gestures().preview(session().framing().withPose(pose));
+            session().gestures().commit("edit.turn");
         });
         return bench(robot);
     }

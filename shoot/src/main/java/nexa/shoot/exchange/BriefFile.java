@@ -52,6 +52,16 @@ public record BriefFile(String name, List<Format> formats) {
         guard.write(file, text().getBytes(StandardCharsets.UTF_8), ifTaken);
     }
 
+    /**
+     * Reads a file; a brief without a name is called after it.
+     *
+     * @throws IOException if it can't be read or is no brief; the message is for the user
+     */
+    public static BriefFile readNamed(Path file) throws IOException {
+        BriefFile read = read(file);
+        return read.name().isBlank() ? new BriefFile(String.valueOf(file.getFileName()), read.formats()) : read;
+    }
+
     /** @throws IOException with words for the user if the file can't be read or is not a brief */
     public static BriefFile read(Path file) throws IOException {
         if (Files.size(file) > LARGEST_FILE) {

@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.model;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -13,6 +13,8 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
@@ -76,13 +78,13 @@ public final class Marking {
                 marks.clear();
             }
             marks.add(level);
-            session.edit("edit.mark", marked(session.framing(), space, marks));
+            session.gestures().edit("edit.mark", marked(session.framing(), space, marks));
         });
     }
 
     /** Takes the marks of the chosen photos away. */
     public void clear() {
-        session.editAll("edit.mark.clear", (photo, framing) -> framing.withMarks(Marks.NONE));
+        session.gestures().editAll("edit.mark.clear", (photo, framing) -> framing.withMarks(Marks.NONE));
     }
 
     // ---- proposed ----

@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.model;
 
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +11,7 @@ import javafx.collections.ObservableList;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
+import nexa.desktop.session.Session;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.level.AutoLeveller;

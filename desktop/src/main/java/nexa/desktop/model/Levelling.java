@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.model;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -13,6 +13,7 @@ import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.level.LevelLines;
+import nexa.desktop.session.Session;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.level.AutoLeveller;
 import nexa.shoot.photo.Photo;
@@ -90,7 +91,7 @@ public final class Levelling {
         Framing levelled = session.poseEdits().tilted(tilt);
         ours = along.isEmpty() ? levelled : levelled.levelledAt(tilt);
         lines.set(List.copyOf(along));
-        session.edit("edit.level", ours);
+        session.gestures().edit("edit.level", ours);
     }
 
     /** Looks for lines in the photo and levels it if they leave no doubt; says so either way. */
@@ -130,7 +131,7 @@ public final class Levelling {
         ours = session.framing();
         if (found.accepted()) {
             ours = session.poseEdits().tilted(found.tilt()).levelledAt(found.tilt());
-            session.edit("edit.level.auto", ours);
+            session.gestures().edit("edit.level.auto", ours);
         }
     }
 

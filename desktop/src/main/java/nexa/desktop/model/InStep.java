@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.model;
 
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,6 +12,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.util.Subscription;
 import nexa.core.brief.Framing;
+import nexa.desktop.session.Session;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;

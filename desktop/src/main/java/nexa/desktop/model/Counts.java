@@ -1,4 +1,4 @@
-package nexa.desktop.session;
+package nexa.desktop.model;
 
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -15,6 +15,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Orientation;
 import nexa.core.review.Warning;
+import nexa.desktop.session.Session;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 

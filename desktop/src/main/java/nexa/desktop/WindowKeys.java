@@ -1,0 +1,44 @@
+package nexa.desktop;
+
+import java.util.function.Predicate;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import nexa.desktop.keys.Keys;
+
+/** Keys that spell words are the shoot's, unless somebody types into a field. */
+final class WindowKeys {
+    private final Scene scene;
+    private final Predicate<KeyEvent> use;
+    private boolean used;
+
+    private WindowKeys(Scene scene, Predicate<KeyEvent> use) {
+        this.scene = scene;
+        this.use = use;
+    }
+
+    /** @param use does what a key stands for; false if it stands for nothing */
+    static void of(Scene scene, Keys keys, Predicate<KeyEvent> use) {
+        WindowKeys ours = new WindowKeys(scene, use);
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, ours::pressed);
+        scene.addEventFilter(KeyEvent.KEY_TYPED, ours::typed);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, keys::release);
+        scene.addEventFilter(KeyEvent.ANY, keys::follow);
+    }
+
+    private void pressed(KeyEvent event) {
+        boolean typing = scene.getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
+        used = !typing && use.test(event);
+        if (used) {
+            event.consume();
+        }
+    }
+
+    /** The letter of a key that was used must not be typed into a field that the key opened. */
+    private void typed(KeyEvent event) {
+        if (used) {
+            event.consume();
+        }
+    }
+}
