@@ -1,5 +1,9 @@
 package nexa.core.files;
 
+import java.util.List;
+import nexa.core.pixel.FinishStep;
+import nexa.core.pixel.Sharpened;
+
 /**
  * What happens to the pixels at the delivered size.
  *
@@ -35,6 +39,20 @@ public record Finish(Sharpening sharpening, int amount, int ppi, int enlarge) {
         if (value < least || value > most) {
             throw new IllegalArgumentException(what + " from " + least + " to " + most + " " + unit + ", not " + value);
         }
+    }
+
+    /** What is done to the delivered pixels: unsharp masking to make up for what the medium blurs. */
+    public List<FinishStep> steps() {
+        return switch (sharpening) {
+            case OFF -> List.of();
+            case SCREEN -> masked(0.6, 0.5);
+            case GLOSS -> masked(1.0, 0.8);
+            case MATT -> masked(1.3, 1.2);
+        };
+    }
+
+    private List<FinishStep> masked(double sigma, double usual) {
+        return List.of(new Sharpened(sigma, usual * amount / 100));
     }
 
     public Finish sharpened(Sharpening other, int percent) {

@@ -48,7 +48,8 @@ public final class Encoder {
             throws IOException {
         FileType type = settings.type();
         try (Colours colours = Colours.of(picture, source.profile(), settings.colour());
-                Picture sharp = Sharpen.apply(colours.picture(), settings.finish());
+                Picture sharp =
+                        FinishSteps.apply(colours.picture(), settings.finish().steps());
                 Picture deep = ofDepth(sharp, settings);
                 Picture ready = type.keepsAlpha() ? deep.shared() : deep.onWhite()) {
             Description said = settings.description();

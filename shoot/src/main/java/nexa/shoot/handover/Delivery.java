@@ -6,6 +6,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
+import nexa.core.pixel.PixelSteps;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
 import nexa.imaging.codec.PhotoCodecs;
@@ -42,6 +43,11 @@ public record Delivery(
         }
         boolean whole = format.target().asked(frame).filter(size::equals).isPresent();
         return whole ? print.ppi() : Math.rint(Sense.ppi(size, print));
+    }
+
+    /** All that is done to its pixels' values. */
+    PixelSteps steps() {
+        return new PixelSteps(framing.pose().light(), format.files().finish().steps());
     }
 
     /** Cut on the grid if its format wants that and it can be. */

@@ -91,7 +91,7 @@ final class Journal implements AutoCloseable {
                 delivery.framing().pose().toString(),
                 delivery.frame().toString(),
                 delivery.size().toString(),
-                delivery.format().files().text()));
+                delivery.format().files().text() + delivery.steps().key()));
     }
 
     // ---- writing ----

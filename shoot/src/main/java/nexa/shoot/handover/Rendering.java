@@ -22,7 +22,7 @@ import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
-import nexa.imaging.deliver.Sharpen;
+import nexa.imaging.deliver.FinishSteps;
 import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
@@ -30,6 +30,7 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.render.Blank;
+import nexa.imaging.render.LightSteps;
 import nexa.imaging.render.SinglePass;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
@@ -53,7 +54,10 @@ public final class Rendering {
     /** What is beyond the photo is as its edge. */
     private static Picture unbounded(Delivery delivery, Source source) {
         Mapping toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
-        return SinglePass.render(source.picture(), toSource, delivery.size());
+        try (Picture lit = LightSteps.apply(
+                source.picture(), source.profile(), delivery.steps().light())) {
+            return SinglePass.render(lit, toSource, delivery.size());
+        }
     }
 
     /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */
@@ -82,7 +86,9 @@ public final class Rendering {
                 Picture all = pixels(delivery, source);
                 Picture part = Detail.cut(all, cut);
                 Picture shown = onScreen(part, source)) {
-            return finishes.stream().map(finish -> Sharpen.apply(shown, finish)).toList();
+            return finishes.stream()
+                    .map(finish -> FinishSteps.apply(shown, finish.steps()))
+                    .toList();
         }
     }
 

@@ -5,7 +5,6 @@ import java.util.Optional;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
-import nexa.core.files.Finish.Sharpening;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -38,7 +37,7 @@ public record Untouched(Part part, Point shift, double pixels) {
                 && files.packing().mostKilobytes() == 0
                 && files.type() == FileType.JPEG
                 && files.colour().equals(DeliveredColour.KEEP)
-                && files.finish().sharpening() == Sharpening.OFF;
+                && delivery.steps().isNone();
         return wanted
                 && delivery.framing().pose().equals(Pose.AS_SHOT)
                 && delivery.size().equals(OutputSize.natural(delivery.frame(), facts.asShot()))
