@@ -30,6 +30,10 @@ final class Job {
         return result;
     }
 
+    boolean isLoaded() {
+        return result.isDone() && !result.isCompletedExceptionally();
+    }
+
     void want() {
         waiters++;
     }

@@ -1,7 +1,7 @@
 package nexa.desktop.photo;
 
 import java.nio.file.Path;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
@@ -43,14 +43,17 @@ public final class PhotoLoader implements AutoCloseable {
 
     private final PreviewCache cache;
     private final ThreadPoolExecutor workers;
-    private final Map<Key, Job> jobs = new LinkedHashMap<>(16, 0.75f, true);
+
+    /** Those that are not done, or failed. */
+    private final Map<Key, Job> jobs = new HashMap<>();
+
+    private final PictureMemory<Key> pictures = new PictureMemory<>(USUAL_MEMORY);
     private final Background background;
 
     /** Jobs that somebody waits for. */
     private final AtomicInteger wanted = new AtomicInteger();
 
     private volatile Profile screen = Profile.SRGB;
-    private long memory = USUAL_MEMORY;
     private long places;
 
     public PhotoLoader(PreviewCache cache) {
@@ -77,14 +80,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** What is in memory already. */
     public Optional<ScreenPhoto> ready(Photo photo, int edge) {
-        return Optional.ofNullable(jobs.get(new Key(photo.fingerprint(), edge)))
-                .map(Job::result)
-                .filter(PhotoLoader::isLoaded)
-                .map(CompletableFuture::join);
-    }
-
-    private static boolean isLoaded(CompletableFuture<ScreenPhoto> result) {
-        return result.isDone() && !result.isCompletedExceptionally();
+        return pictures.get(new Key(photo.fingerprint(), edge));
     }
 
     /**
@@ -126,19 +122,33 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     private CompletableFuture<ScreenPhoto> wanted(Key key, Urgency urgency, Job.Loading loading) {
+        Optional<ScreenPhoto> there = pictures.get(key);
+        if (there.isPresent()) {
+            return CompletableFuture.completedFuture(there.get());
+        }
+        jobs.values().removeIf(Job::isLoaded);
         Job known = jobs.get(key);
         if (known == null || known.result().isCompletedExceptionally()) { // a card may have been put back
-            known = new Job(loading, urgency);
+            known = new Job(() -> kept(key, loading), urgency);
             jobs.put(key, known);
             wanted.incrementAndGet();
             known.result().whenComplete((loaded, failed) -> wanted.decrementAndGet());
             enter(known, urgency);
-            shed();
         } else if (known.raise(urgency)) {
             enter(known, urgency);
         }
         known.want();
         return known.result();
+    }
+
+    /** Remembered before anybody is told of it; unless colours changed meanwhile. */
+    private ScreenPhoto kept(Key key, Job.Loading loading) throws UnreadablePhotoException {
+        Profile colours = screen;
+        ScreenPhoto picture = loading.load();
+        if (colours.equals(screen)) {
+            pictures.put(key, picture);
+        }
+        return picture;
     }
 
     private void enter(Job job, Urgency urgency) {
@@ -190,13 +200,13 @@ public final class PhotoLoader implements AutoCloseable {
         if (!profile.equals(screen)) {
             screen = profile;
             jobs.values().removeIf(job -> job.result().isDone());
+            pictures.clear();
         }
     }
 
     /** Sets how many bytes of pictures are kept in memory. */
     public void memory(long bytes) {
-        memory = bytes;
-        shed();
+        pictures.limit(bytes);
     }
 
     /** Bytes of previews on disk; looks through their folder when first asked. */
@@ -216,24 +226,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** Bytes of pictures in memory. */
     public long weight() {
-        return jobs.values().stream()
-                .map(Job::result)
-                .filter(PhotoLoader::isLoaded)
-                .mapToLong(result -> result.join().weight())
-                .sum();
-    }
-
-    /** Forgets the least recently used beyond the limit. */
-    private void shed() {
-        long weight = weight();
-        var oldest = jobs.values().iterator();
-        while (weight > memory && oldest.hasNext()) {
-            CompletableFuture<ScreenPhoto> candidate = oldest.next().result();
-            if (isLoaded(candidate)) {
-                weight -= candidate.join().weight();
-                oldest.remove();
-            }
-        }
+        return pictures.weight();
     }
 
     @Override
