@@ -117,11 +117,27 @@ public final class PhotoPainter {
     /** @param lineWidth decides where a stroke lies, so that a line and its halo have the same middle */
     private void draw(List<Stroke> strokes, ScreenBox box, Color colour, double width, double lineWidth) {
         canvas.setStroke(colour);
+        canvas.setFill(colour);
         for (Stroke stroke : strokes) {
-            boolean along = stroke instanceof Stroke.Segment(Point from, Point to)
-                    && (from.x() == to.x() || from.y() == to.y());
-            canvas.setLineWidth(along ? alongWidth(width, lineWidth) : width);
-            draw(canvas, along ? onPixels((Stroke.Segment) stroke, box, lineWidth) : stroke, box);
+            if (stroke instanceof Stroke.Segment(Point from, Point to) && (from.x() == to.x() || from.y() == to.y())) {
+                along(from, to, box, alongWidth(width, lineWidth), lineWidth);
+            } else {
+                canvas.setLineWidth(width);
+                draw(canvas, stroke, box);
+            }
+        }
+    }
+
+    /** A line along the frame, on whole screen pixels; as a filled box it takes far less than as a stroke. */
+    private void along(Point from, Point to, ScreenBox box, double width, double lineWidth) {
+        double left = box.x() + Math.min(from.x(), to.x()) * box.width();
+        double top = box.y() + Math.min(from.y(), to.y()) * box.height();
+        if (from.x() == to.x()) {
+            double x = crisp.place(left, lineWidth);
+            canvas.fillRect(x - width / 2, top, width, Math.abs(to.y() - from.y()) * box.height());
+        } else {
+            double y = crisp.place(top, lineWidth);
+            canvas.fillRect(left, y - width / 2, Math.abs(to.x() - from.x()) * box.width(), width);
         }
     }
 
@@ -129,17 +145,6 @@ public final class PhotoPainter {
     private double alongWidth(double width, double lineWidth) {
         double line = crisp.width(lineWidth);
         return width == lineWidth ? line : line + 2 * crisp.width((width - lineWidth) / 2);
-    }
-
-    private Stroke onPixels(Stroke.Segment segment, ScreenBox box, double lineWidth) {
-        Point from = segment.from();
-        Point to = segment.to();
-        if (from.x() == to.x()) {
-            double x = (crisp.place(box.x() + from.x() * box.width(), lineWidth) - box.x()) / box.width();
-            return new Stroke.Segment(new Point(x, from.y()), new Point(x, to.y()));
-        }
-        double y = (crisp.place(box.y() + from.y() * box.height(), lineWidth) - box.y()) / box.height();
-        return new Stroke.Segment(new Point(from.x(), y), new Point(to.x(), y));
     }
 
     /**
