@@ -19,6 +19,7 @@ import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -79,16 +80,16 @@ final class CropCommand extends ShootCommand {
     /** Checks all values before anything is changed; gives the centre, if there is one. */
     private @Nullable Point checked() {
         if (tilt == null && turn == null && mirror == null && centreText == null && size == null && !clear) {
-            throw wrong("Say what to set: --tilt, --turn, --mirror, --centre, --size or --clear");
+            throw wrong(Words.of("cli.say-what-set-tilt-turn"));
         }
         if (tilt != null && !(Math.abs(tilt) <= Tilt.LIMIT)) {
-            throw wrong("--tilt is from -45 to 45 degrees, not " + tilt);
+            throw wrong(Words.of("cli.tilt-from-degrees-not", tilt));
         }
         if (turn != null && (turn < 0 || turn > 270 || turn % 90 != 0)) {
-            throw wrong("--turn is 0, 90, 180 or 270, not " + turn);
+            throw wrong(Words.of("cli.turn-or-not", turn));
         }
         if (size != null && !(size > 0 && size <= 1)) {
-            throw wrong("--size is above 0 and at most 1, not " + size);
+            throw wrong(Words.of("cli.size-above-most-not", size));
         }
         return centreText == null ? null : parsedCentre(centreText);
     }
@@ -105,7 +106,7 @@ final class CropCommand extends ShootCommand {
         } catch (NumberFormatException notNumbers) {
             // said below, with the other wrong forms
         }
-        throw wrong("--centre is X,Y with both from 0 to 1, such as 0.5,0.4, not “" + text + "”");
+        throw wrong(Words.of("cli.centre-x-y-with-both", text));
     }
 
     private Framing changed(Framing framing, Photo photo, Format format, @Nullable Point centre, Brief brief) {

@@ -6,10 +6,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.brief.Format;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.CropsTable;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -57,9 +59,9 @@ final class CropsCommand extends ShootCommand {
         try {
             return CropsTable.read(shoot, file).apply();
         } catch (NoSuchFileException missing) {
-            throw wrong("There is no file " + file, missing);
+            throw wrong(Words.of("cli.no-file", file), missing);
         } catch (IOException refused) {
-            throw wrong(file + ": " + refused.getMessage(), refused);
+            throw wrong(Words.of("told.at", file, Told.of(refused)), refused);
         }
     }
 }

@@ -12,9 +12,11 @@ import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.exchange.BriefFile;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -114,9 +116,9 @@ final class FormatsCommand extends ShootCommand {
         try {
             return BriefFile.read(file);
         } catch (NoSuchFileException missing) {
-            throw wrong("There is no file " + file, missing);
+            throw wrong(Words.of("cli.no-file", file), missing);
         } catch (IOException refused) {
-            throw wrong(file + ": " + refused.getMessage(), refused);
+            throw wrong(Words.of("told.at", file, Told.of(refused)), refused);
         }
     }
 
@@ -127,12 +129,11 @@ final class FormatsCommand extends ShootCommand {
             int equals = setting.indexOf('=');
             String name = equals < 0 ? setting : setting.substring(0, equals);
             Brief now = after;
-            Format format = now.find(name)
-                    .orElseThrow(() -> wrong("There is no format “" + name + "”; the brief has: " + now.names()));
+            Format format = now.find(name).orElseThrow(() -> wrong(Words.of("cli.no-format-brief", name, now.names())));
             try {
                 after = now.changed(change.apply(format, setting.substring(equals + 1)));
             } catch (IllegalArgumentException refused) {
-                throw wrong(String.valueOf(refused.getMessage()));
+                throw wrong(Words.of(refused));
             }
         }
         return after;
@@ -141,12 +142,12 @@ final class FormatsCommand extends ShootCommand {
     private Brief with(Brief brief, String addition) {
         int equals = addition.lastIndexOf('=');
         if (equals < 0) {
-            throw wrong("Write a format to add as NAME=SHAPE, such as Print=4:5, not “" + addition + "”");
+            throw wrong(Words.of("cli.write-format-add-name-shape", addition));
         }
         try {
             return brief.with(addition.substring(0, equals), Shape.parse(addition.substring(equals + 1)));
         } catch (IllegalArgumentException refused) {
-            throw wrong(String.valueOf(refused.getMessage()));
+            throw wrong(Words.of(refused));
         }
     }
 }

@@ -24,6 +24,7 @@ import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -90,7 +91,7 @@ final class HandoverCommand extends ShootCommand {
         for (Outcome outcome : handover.run(shoot)) {
             outcomes.put(outcome.delivery(), outcome);
         }
-        handover.listTrouble().ifPresent(this::say);
+        handover.listTrouble().ifPresent(told -> say(Words.of(told)));
         plan.deliveries().forEach(delivery -> add(rows, delivery, outcomes.get(delivery)));
         plan.there().forEach(delivery -> addThere(rows, delivery));
         for (Photo photo : plan.unreadable()) {
@@ -114,11 +115,10 @@ final class HandoverCommand extends ShootCommand {
     private HandoverRequest request(Shoot shoot) {
         List<Format> formats = formats(shoot, names);
         if (formats.isEmpty()) {
-            throw wrong("The brief is empty, so there is nothing to hand over; add a format with: "
-                    + "nexa formats FOLDER --add NAME=4:5");
+            throw wrong(Words.of("cli.brief-empty-so-nothing-hand"));
         }
         if (longEdge != null && longEdge < 1) {
-            throw wrong("--long-edge is at least 1 pixel, not " + longEdge);
+            throw wrong(Words.of("cli.long-edge-least-pixel-not", longEdge));
         }
         requireQuality();
         List<Format> asked = formats.stream().map(this::asked).toList();
@@ -139,7 +139,7 @@ final class HandoverCommand extends ShootCommand {
         try {
             return new NameTemplate(template);
         } catch (IllegalArgumentException refused) {
-            throw wrong(String.valueOf(refused.getMessage()));
+            throw wrong(Words.of(refused));
         }
     }
 
@@ -147,7 +147,7 @@ final class HandoverCommand extends ShootCommand {
         return Stream.of(Collision.values())
                 .filter(choice -> choice.name().equalsIgnoreCase(taken))
                 .findFirst()
-                .orElseThrow(() -> wrong("--if-taken is number, skip or replace, not “" + taken + "”"));
+                .orElseThrow(() -> wrong(Words.of("cli.if-taken-number-skip-or", taken)));
     }
 
     private Optional<DeliveredColour> colour() {
@@ -161,7 +161,7 @@ final class HandoverCommand extends ShootCommand {
                                     Path.of(colour).toAbsolutePath().toString())
                             : DeliveredColour.parse(colour));
         } catch (IllegalArgumentException unknown) { // an invalid path is one too
-            throw wrong("--colour is keep, srgb, wide or a profile's file, not “" + colour + "”", unknown);
+            throw wrong(Words.of("cli.colour-keep-srgb-wide-or", colour), unknown);
         }
     }
 
@@ -169,12 +169,12 @@ final class HandoverCommand extends ShootCommand {
         return type == null
                 ? format.files().type()
                 : FileType.named(type)
-                        .orElseThrow(() -> wrong("--type is jpeg, png, tiff or webp, not “" + type + "”"));
+                        .orElseThrow(() -> wrong(Words.of("cli.type-jpeg-png-tiff-or", String.valueOf(type))));
     }
 
     private void requireQuality() {
         if (quality != null && (quality < 1 || quality > 100)) {
-            throw wrong("--quality is from 1 to 100, not " + quality);
+            throw wrong(Words.of("cli.quality-from-not", quality));
         }
     }
 
@@ -182,8 +182,8 @@ final class HandoverCommand extends ShootCommand {
         String reason =
                 switch (outcome) {
                     case null -> "not begun";
-                    case Outcome.Written written -> written.remarks().isEmpty() ? null : written.remarks();
-                    case Outcome.Failed failed -> failed.reason();
+                    case Outcome.Written written -> written.remarks().isEmpty() ? null : Words.of(written.remarks());
+                    case Outcome.Failed failed -> Words.of(failed.reason());
                 };
         String state =
                 switch (outcome) {
@@ -221,6 +221,6 @@ final class HandoverCommand extends ShootCommand {
                 .with("width", null)
                 .with("height", null)
                 .with("state", "failed")
-                .with("reason", photo.trouble().orElseThrow().text());
+                .with("reason", Words.of(photo.trouble().orElseThrow()));
     }
 }

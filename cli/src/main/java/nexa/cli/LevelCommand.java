@@ -15,6 +15,7 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.level.AutoLeveller;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -63,7 +64,7 @@ final class LevelCommand extends ShootCommand {
         try {
             return Optional.of(AutoLeveller.find(shoot, photo, framing));
         } catch (UnreadablePhotoException unreadable) {
-            say(photo.file() + ": " + unreadable.trouble().text());
+            say(Words.of("told.at", photo.file(), unreadable.told()));
             return Optional.empty();
         }
     }

@@ -15,6 +15,7 @@ import nexa.core.lineup.Spread;
 import nexa.core.lineup.Trait;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -43,7 +44,7 @@ final class LineupCommand extends ShootCommand {
         List<Placing> placings = new ArrayList<>();
         measured.add(exemplar);
         placings.add(placing(shoot, exemplar, format)
-                .orElseThrow(() -> wrong(exemplar.file() + " has no marks; set them with: nexa mark")));
+                .orElseThrow(() -> wrong(Words.of("cli.no-marks-set-them-with", exemplar.file()))));
         for (Photo photo : chosen(shoot, globs)) {
             if (!photo.equals(exemplar) && !shoot.framing(photo).setAside()) {
                 placing(shoot, photo, format).ifPresent(placing -> {

@@ -3,6 +3,10 @@ package nexa.cli;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import nexa.shoot.Locations;
+import nexa.shoot.Preferences;
+import nexa.words.Languages;
+import nexa.words.Words;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -48,6 +52,7 @@ public final class Main implements Runnable {
 
     /** Runs one command line and gives its exit code; for tests and {@link #main}. */
     static int run(PrintStream out, PrintStream err, String... arguments) {
+        Words.speak(Main::language);
         CommandLine line = new CommandLine(new Main());
         line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
         line.setErr(new java.io.PrintWriter(err, true, StandardCharsets.UTF_8));
@@ -55,6 +60,13 @@ public final class Main implements Runnable {
         line.setParameterExceptionHandler(Main::wrongUsage);
         line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
         return line.execute(arguments);
+    }
+
+    /** Read when a command has something to say, and not before. */
+    private static String language() {
+        try (Preferences preferences = Preferences.open(Locations.ofThisUser())) {
+            return preferences.get(Languages.SETTING).orElse(Languages.AS_SYSTEM);
+        }
     }
 
     private static int wrongUsage(ParameterException wrong, String[] arguments) {
@@ -66,7 +78,7 @@ public final class Main implements Runnable {
 
     private static int failed(Exception failure, CommandLine command) {
         if (failure instanceof IOException expected && expected.getMessage() != null) {
-            command.getErr().println(expected.getMessage());
+            command.getErr().println(Words.of(expected));
         } else {
             command.getErr().println("Nexa failed at this: " + failure + ". Details are in its log.");
             LoggerFactory.getLogger(Main.class).error("A command failed", failure);

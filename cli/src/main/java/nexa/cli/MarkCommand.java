@@ -14,6 +14,7 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.mark.MarkSuggester;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
@@ -61,7 +62,7 @@ final class MarkCommand extends ShootCommand {
             requireEditing(shoot);
         }
         if (doing != null && doing.at != null && chosen.size() > 1) {
-            throw wrong("--at marks one photo; --photo matches " + names(chosen));
+            throw wrong(Words.of("cli.marks-one-photo-photo-matches", names(chosen)));
         }
         List<FramingChange> changes = new ArrayList<>();
         boolean allWell = sayUnreadable(chosen);
@@ -99,11 +100,11 @@ final class MarkCommand extends ShootCommand {
         try {
             Optional<Marks> found = MarkSuggester.suggest(shoot, photo);
             if (found.isEmpty()) {
-                say(photo.file() + ": no subject stands out");
+                say(Words.of("cli.no-subject-stands-out", photo.file()));
             }
             return found;
         } catch (UnreadablePhotoException unreadable) {
-            say(photo.file() + ": " + unreadable.trouble().text());
+            say(Words.of("told.at", photo.file(), unreadable.told()));
             return Optional.empty();
         }
     }
@@ -120,9 +121,9 @@ final class MarkCommand extends ShootCommand {
             }
             return MarkSuggester.at(space, points);
         } catch (NumberFormatException notNumbers) {
-            throw wrong("Write marks as X,Y or X,Y;X,Y in pixels, not “" + text + "”", notNumbers);
+            throw wrong(Words.of("cli.write-marks-x-y-or", text), notNumbers);
         } catch (IllegalArgumentException refused) {
-            throw wrong(String.valueOf(refused.getMessage()));
+            throw wrong(Words.of(refused));
         }
     }
 

@@ -14,6 +14,7 @@ import nexa.shoot.paper.ContactSheet;
 import nexa.shoot.paper.PaperJob;
 import nexa.shoot.paper.PaperJob.Printed;
 import nexa.shoot.paper.PrintSheet;
+import nexa.words.Words;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -50,12 +51,12 @@ final class PaperCommands {
         final boolean run(Shoot shoot, Rows rows) throws IOException {
             List<Format> formats = formats(shoot, names);
             if (formats.isEmpty()) {
-                throw wrong("The brief is empty, so there is nothing to print; add a format with: "
-                        + "nexa formats FOLDER --add NAME=4:5");
+                throw wrong(Words.of("cli.brief-empty-so-nothing-print"));
             }
             PaperJob job = job(out.toAbsolutePath(), formats, page());
-            Printed printed = exported(() -> job.write(shoot, ifTaken(replace), (done, of) -> {}, new RunControl()));
-            printed.troubles().forEach(this::say);
+            Printed printed =
+                    exported(() -> job.write(shoot, ifTaken(replace), (done, of) -> {}, new RunControl(), Words::of));
+            printed.troubles().forEach(told -> say(Words.of(told)));
             rows.add()
                     .with("output", printed.file().toString())
                     .with("pages", printed.pages())
@@ -85,7 +86,7 @@ final class PaperCommands {
         @Override
         PaperJob job(Path file, List<Format> formats, Page page) {
             if (columns < 1 || columns > 20) {
-                throw wrong("--columns is from 1 to 20, not " + columns);
+                throw wrong(Words.of("cli.columns-from-not", columns));
             }
             return new ContactSheet(file, formats, byPhoto, page, columns);
         }
@@ -102,7 +103,7 @@ final class PaperCommands {
         @Override
         PaperJob job(Path file, List<Format> formats, Page page) {
             if (!(bleed >= 0 && bleed <= 50)) {
-                throw wrong("--bleed is from 0 to 50 mm, not " + bleed);
+                throw wrong(Words.of("cli.bleed-from-mm-not", bleed));
             }
             return new PrintSheet(file, formats, page, bleed, !unmarked);
         }

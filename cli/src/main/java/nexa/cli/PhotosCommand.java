@@ -5,9 +5,9 @@ import java.util.Optional;
 import nexa.core.geometry.PixelSize;
 import nexa.core.space.PhotoSpace;
 import nexa.imaging.file.Remark;
-import nexa.imaging.file.Trouble;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import picocli.CommandLine.Command;
 
 @Command(name = "photos", description = "List a shoot's photos.")
@@ -27,13 +27,10 @@ final class PhotosCommand extends ShootCommand {
                             size.map(s -> s.orientation().name().toLowerCase(Locale.ROOT))
                                     .orElse(null))
                     .with("state", size.isPresent() ? (isDamaged(photo) ? "damaged" : "ok") : "unreadable")
-                    .with("reason", photo.trouble().map(Trouble::text).orElse(isDamaged(photo) ? DAMAGED : null));
+                    .with("reason", photo.trouble().map(Words::of).orElse(isDamaged(photo) ? DAMAGED : null));
         }
         if (shoot.others() > 0) {
-            say(
-                    shoot.others() == 1
-                            ? "1 other file, not a photo Nexa reads"
-                            : shoot.others() + " other files, not photos Nexa reads");
+            say(Words.of("wall.others", shoot.others()));
         }
         return shoot.photos().stream().allMatch(Photo::isReadable);
     }

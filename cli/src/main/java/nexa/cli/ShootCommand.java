@@ -14,6 +14,8 @@ import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
 import nexa.core.brief.Format;
 import nexa.core.naming.ShownName;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
@@ -21,6 +23,7 @@ import nexa.shoot.exchange.Sidecars;
 import nexa.shoot.guard.NameTakenException;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -56,11 +59,11 @@ abstract class ShootCommand implements Callable<Integer> {
         }
         Duration patience = edits() ? PATIENCE : Duration.ZERO;
         try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser(), Integer.MAX_VALUE, patience)) {
-            shoot.told().forEach(this::say);
+            shoot.told().forEach(told -> say(Words.of(told)));
             Rows rows = new Rows();
             boolean allWell = run(shoot, rows);
             if (shoot.mayEdit() && Sidecars.areInStep(shoot)) {
-                Sidecars.write(shoot, photo -> true).troubles().forEach(this::say);
+                Sidecars.write(shoot, photo -> true).troubles().forEach(told -> say(Words.of(told)));
             }
             rows.print(spec.commandLine().getOut(), json);
             return ExitCode.of(allWell);
@@ -78,7 +81,7 @@ abstract class ShootCommand implements Callable<Integer> {
     /** Tells what came of writing or reading crops; false if something was left out. */
     final boolean add(Rows rows, Exchanged exchanged) {
         rows.add().with("photos", exchanged.photos()).with("same", exchanged.same());
-        exchanged.troubles().forEach(this::say);
+        exchanged.troubles().forEach(told -> say(Words.of(told)));
         return exchanged.troubles().isEmpty();
     }
 
@@ -92,7 +95,7 @@ abstract class ShootCommand implements Callable<Integer> {
         try {
             return export.write();
         } catch (NameTakenException taken) {
-            throw new IOException(taken.getMessage() + "; to put the new one in its place, add --replace", taken);
+            throw new ToldException(Told.of("told.cli.taken", taken.told()), taken);
         }
     }
 
@@ -122,7 +125,7 @@ abstract class ShootCommand implements Callable<Integer> {
         String there = shoot.brief().formats().isEmpty()
                 ? "the brief is empty; add one with: nexa formats FOLDER --add NAME=4:5"
                 : "the brief has: " + shoot.brief().names();
-        return wrong("There is no format “" + name + "”; " + there);
+        return wrong(Words.of("cli.no-format", name, there));
     }
 
     /** The named formats, all if none is named. */
@@ -141,7 +144,7 @@ abstract class ShootCommand implements Callable<Integer> {
         for (String glob : globs) {
             List<Photo> matching = matching(shoot, glob);
             if (matching.isEmpty()) {
-                throw wrong("No photo matches “" + glob + "”; there are: " + names(shoot.photos()));
+                throw wrong(Words.of("cli.no-photo-matches", glob, names(shoot.photos())));
             }
             chosen.addAll(matching);
         }
@@ -156,7 +159,7 @@ abstract class ShootCommand implements Callable<Integer> {
         }
         Photo photo = matching.getFirst();
         photo.trouble().ifPresent(trouble -> {
-            throw wrong(photo.file() + " can't be read: " + trouble.text());
+            throw wrong(photo.file() + " can't be read: " + Words.of(trouble));
         });
         return photo;
     }
@@ -170,7 +173,7 @@ abstract class ShootCommand implements Callable<Integer> {
                             || matcher.matches(Path.of(photo.name())))
                     .toList();
         } catch (PatternSyntaxException malformed) {
-            throw wrong("“" + glob + "” is not a pattern: " + malformed.getDescription());
+            throw wrong(Words.of("cli.not-pattern", glob, malformed.getDescription()));
         }
     }
 
@@ -187,8 +190,8 @@ abstract class ShootCommand implements Callable<Integer> {
     final boolean sayUnreadable(List<Photo> photos) {
         List<Photo> unreadable =
                 photos.stream().filter(photo -> !photo.isReadable()).toList();
-        unreadable.forEach(
-                photo -> say(photo.file() + ": " + photo.trouble().orElseThrow().text()));
+        unreadable.forEach(photo -> say(
+                Words.of("told.at", photo.file(), photo.trouble().orElseThrow().told())));
         return unreadable.isEmpty();
     }
 

@@ -26,7 +26,6 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
-import nexa.desktop.words.Words;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.preview.PreviewMaker;
@@ -36,6 +35,7 @@ import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.preview.PreviewCache;
+import nexa.words.Words;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -92,6 +92,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private static Program program(Locations locations, Executor work, Executor fx) {
         Preferences preferences = Preferences.open(locations);
         Settings settings = new Settings(preferences);
+        Words.speak(() -> settings.languageProperty().get());
         PreviewCache previews = new PreviewCache(
                 locations.cache().resolve("previews"),
                 settings.pictures().cacheBytes(),
@@ -226,7 +227,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
                 ? wrapped.getCause()
                 : failed;
         LOG.warn("{} can't be opened", place, cause);
-        firstStart.showFailure(String.valueOf(cause.getMessage()));
+        firstStart.showFailure(Words.of(cause));
         return null;
     }
 

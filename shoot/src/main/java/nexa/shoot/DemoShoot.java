@@ -11,6 +11,7 @@ import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
+import nexa.core.told.ToldException;
 import nexa.shoot.edit.Edit;
 
 /** The demo shoot that ships with Nexa: the autumn catalogue of a pottery. It is only ever shown as a copy. */
@@ -66,7 +67,7 @@ public final class DemoShoot {
     public static List<Path> originals() throws IOException {
         Path originals = Path.of(System.getProperty(HOME, "."), "demo", "fennick-kiln");
         if (!Files.isDirectory(originals)) {
-            throw new IOException("The demo shoot is not part of this installation: there is no " + originals);
+            throw new ToldException("told.shoot.demo-shoot-not-part-installation", originals);
         }
         try (Stream<Path> files = Files.list(originals)) {
             return files.sorted().toList();

@@ -16,6 +16,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.Fingerprint;
@@ -45,7 +47,7 @@ final class Elsewhere {
     private Elsewhere() {}
 
     /** A directory for a shoot's files, and what the user should know of it. */
-    record Place(Path directory, List<String> told) {}
+    record Place(Path directory, List<Told> told) {}
 
     /** @throws IOException if the user's data can't be written */
     static Place of(Path folder, Path store, Locations locations) throws IOException {
@@ -105,17 +107,11 @@ final class Elsewhere {
     private static Place place(Path place, Path copied, String checksum) throws IOException {
         if (!Files.exists(place)) {
             Files.move(copied, place);
-            return new Place(place, List.of("The folder can't be written; changes are kept in your own data"));
+            return new Place(place, List.of(Told.of("told.elsewhere.kept-in-your-data")));
         }
         Path before = place.resolve(COPIED);
         boolean changedThere = Files.exists(before) && !Files.readString(before).equals(checksum);
-        return new Place(
-                place,
-                changedThere
-                        ? List.of(
-                                "The crops in the folder changed since they were copied; what shows are yours, kept in "
-                                        + place)
-                        : List.of());
+        return new Place(place, changedThere ? List.of(Told.of("told.elsewhere.changed-there", place)) : List.of());
     }
 
     // ---- a folder without ----
@@ -137,7 +133,7 @@ final class Elsewhere {
                 .skip(1)
                 .filter(candidate -> Files.notExists(candidate))
                 .findFirst()
-                .orElseThrow(() -> new IOException("Too many folders were at " + folder));
+                .orElseThrow(() -> new ToldException("told.shoot.too-many-folders-were", folder));
     }
 
     /** As version 0.1 named it, by 32 bits of the path, which other paths share. */
@@ -194,11 +190,8 @@ final class Elsewhere {
         files.opened().store().close();
         files.close();
         boolean same = Files.readString(place.resolve(COPIED)).equals(checksum(store));
-        List<String> told = List.of(
-                same
-                        ? "What was changed while the folder could not be written is in it now"
-                        : "While the folder could not be written its crops were changed elsewhere too; yours are kept in "
-                                + place);
+        List<Told> told =
+                List.of(same ? Told.of("told.elsewhere.brought-back") : Told.of("told.elsewhere.changed-both", place));
         if (same) {
             bring(place, store);
         }

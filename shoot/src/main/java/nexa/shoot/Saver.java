@@ -13,6 +13,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.edit.History;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.store.Store;
@@ -97,16 +99,16 @@ final class Saver implements AutoCloseable {
         try {
             return writer.submit(work).get();
         } catch (RejectedExecutionException closed) {
-            throw new IOException("The shoot is closed", closed);
+            throw new ToldException(Told.of("told.shoot.shoot-closed"), closed);
         } catch (ExecutionException failed) {
             Throwable cause = Objects.requireNonNullElse(failed.getCause(), failed);
-            throw new IOException(String.valueOf(cause.getMessage()), cause);
+            throw new ToldException(Told.of(cause), cause);
         }
     }
 
     /** Why something is not stored; empty if all is. */
-    Optional<String> trouble() {
-        return Optional.ofNullable(failure).map(StoreException::getMessage);
+    Optional<Told> trouble() {
+        return Optional.ofNullable(failure).map(StoreException::told);
     }
 
     private void submit(Write write) {
@@ -141,7 +143,7 @@ final class Saver implements AutoCloseable {
             failure = failed;
         } catch (RuntimeException bug) {
             LOG.error("{} edits are not stored, by a mistake of the program", unsaved.size(), bug);
-            failure = new StoreException("The program made a mistake: " + bug, bug);
+            failure = new StoreException(Told.of("told.shoot.program-made-mistake", bug), bug);
         }
     }
 
@@ -166,7 +168,7 @@ final class Saver implements AutoCloseable {
             failure = failure == null ? unclosed : failure;
         }
         if (failure != null) {
-            throw new IOException(failure.getMessage(), failure);
+            throw new ToldException(failure.told(), failure);
         }
     }
 }

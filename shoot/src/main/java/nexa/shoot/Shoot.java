@@ -29,6 +29,8 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -85,7 +87,7 @@ public final class Shoot implements Framings, AutoCloseable {
     private final Set<String> sound;
     private final Locations locations;
     private final PhotoCodecs codecs;
-    private final List<String> told;
+    private final List<Told> told;
     private volatile int others;
     private final Object editing = new Object();
 
@@ -198,7 +200,7 @@ public final class Shoot implements Framings, AutoCloseable {
 
     private static Path checked(Path folder) throws IOException {
         if (!Files.exists(folder)) {
-            throw new IOException("There is no folder " + folder);
+            throw new ToldException("told.shoot.no-folder", folder);
         }
         if (!Files.isDirectory(folder)) {
             throw new NotDirectoryException(folder + " is not a folder");
@@ -312,7 +314,7 @@ public final class Shoot implements Framings, AutoCloseable {
             return new Scanned(inOrder(found, result.unchanged(), changed), !some.more(), listing.others());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new IOException("Opening " + folder + " was stopped", stopped);
+            throw new ToldException(Told.of("told.shoot.opening-was-stopped", folder), stopped);
         }
     }
 
@@ -390,8 +392,8 @@ public final class Shoot implements Framings, AutoCloseable {
         return others;
     }
 
-    /** What the user should know of how the shoot was opened, such as what was mended; in words. */
-    public List<String> told() {
+    /** What the user should know of how the shoot was opened, such as what was mended. */
+    public List<Told> told() {
         return told;
     }
 
@@ -591,7 +593,7 @@ public final class Shoot implements Framings, AutoCloseable {
     }
 
     /** Why the last edits could not be stored; empty if all are. */
-    public Optional<String> savingTrouble() {
+    public Optional<Told> savingTrouble() {
         return saver.trouble();
     }
 

@@ -12,6 +12,8 @@ import java.time.Duration;
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.store.StoreException;
 import nexa.shoot.store.StoreFile;
 import nexa.shoot.store.StoreFile.Opened;
@@ -30,10 +32,10 @@ final class ShootFiles implements AutoCloseable {
 
     private final Opened opened;
     private final @Nullable FileChannel lockFile;
-    private final List<String> told;
+    private final List<Told> told;
     private boolean mayWrite;
 
-    private ShootFiles(Opened opened, @Nullable FileChannel lockFile, boolean mayWrite, List<String> told) {
+    private ShootFiles(Opened opened, @Nullable FileChannel lockFile, boolean mayWrite, List<Told> told) {
         this.opened = opened;
         this.lockFile = lockFile;
         this.mayWrite = mayWrite;
@@ -74,15 +76,14 @@ final class ShootFiles implements AutoCloseable {
                     StoreFile.lookInMemory(there ? store : null),
                     null,
                     false,
-                    List.of("Nothing can be written, neither in the folder nor in your own data ("
-                            + nowhere.getMessage() + "); the shoot is shown for looking only"));
+                    List.of(Told.of("told.elsewhere.nowhere", Told.of(nowhere))));
         }
     }
 
     /** @throws IOException that is no {@link StoreException} if the directory can't be written */
-    static ShootFiles openIn(Path directory, Duration patience, List<String> told) throws IOException {
+    static ShootFiles openIn(Path directory, Duration patience, List<Told> told) throws IOException {
         if (Files.isSymbolicLink(directory)) {
-            throw new IOException(directory + " is a link");
+            throw new ToldException("told.shoot.link", directory);
         }
         Files.createDirectories(directory);
         FileChannel channel = FileChannel.open(
@@ -144,7 +145,7 @@ final class ShootFiles implements AutoCloseable {
     }
 
     /** What the user should know of how the shoot was opened, in words. */
-    List<String> told() {
+    List<Told> told() {
         return List.copyOf(told);
     }
 

@@ -68,7 +68,9 @@ class BadFolderTest {
 
     private static String truncatedRounded(Shoot shoot) {
         Trouble trouble = TestShoot.photo(shoot, "cut.jpg").trouble().orElseThrow();
-        return new Trouble(trouble.kind(), (trouble.percent() + 10) / 20 * 20).text();
+        return new Trouble(trouble.kind(), (trouble.percent() + 10) / 20 * 20)
+                .told()
+                .toString();
     }
 
     private static Trouble.Kind kind(Shoot shoot, String name) {

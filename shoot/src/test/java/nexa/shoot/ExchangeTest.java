@@ -29,6 +29,7 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
+import nexa.core.told.Told;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.exchange.BriefFile;
@@ -218,13 +219,19 @@ class ExchangeTest {
             frame(shoot);
             Exchanged written = Sidecars.write(shoot, photo -> true);
             assertEquals(PHOTOS - 2, written.photos());
-            assertEquals(List.of("k2.jpg.xmp: it holds something that is not XMP"), written.troubles());
+            assertEquals(
+                    List.of(Told.of(
+                            "told.at", Path.of("k2.jpg.xmp"), Told.of("told.exchange.holds-something-not-xmp"))),
+                    written.troubles());
             assertArrayEquals(noise, Files.readAllBytes(sidecar));
             Path other = test.folder().resolve("k3.jpg.xmp");
             Files.writeString(other, Files.readString(other).replaceFirst("tilt>[^<]*<", "tilt>much<"));
             Exchanged read = Sidecars.read(shoot).apply();
             assertEquals(
-                    List.of("k2.jpg.xmp: it is not XMP", "k3.jpg.xmp: “much” is no number for tilt"), read.troubles());
+                    List.of(
+                            Told.of("told.at", "k2.jpg.xmp", Told.of("told.exchange.not-xmp")),
+                            Told.of("told.at", "k3.jpg.xmp", Told.of("told.exchange.no-number-for", "much", "tilt"))),
+                    read.troubles());
         }
     }
 
@@ -239,9 +246,9 @@ class ExchangeTest {
         Files.delete(test.folder().resolve("k6.jpg"));
         try (Shoot shoot = test.open()) {
             Exchanged read = Sidecars.read(shoot).apply();
-            assertTrue(read.troubles().contains("k6.jpg.xmp: its photo is not here"), read::toString);
+            assertTrue(read.troubles().contains(Told.of("told.exchange.photo-not-here", "k6.jpg.xmp")), read::toString);
             assertTrue(
-                    read.troubles().stream().anyMatch(words -> words.contains("the brief has no format")),
+                    read.troubles().stream().anyMatch(told -> told.code().equals("told.exchange.no-format")),
                     read::toString);
             assertFalse(shoot.framing(TestShoot.photo(shoot, "renamed.jpg")).equals(Framing.UNTOUCHED));
         }
@@ -259,7 +266,9 @@ class ExchangeTest {
                     base.resolve("some.csv"),
                     "photo,format,centreX,centreY,width,height\r\nk1.jpg,Print,0,0,0.5,wide\r\nk99.jpg,Print,0,0,1,1\r\n");
             assertEquals(
-                    List.of("k99.jpg: there is no such photo", "k1.jpg: “wide” is no number for height"),
+                    List.of(
+                            Told.of("told.exchange.no-photo", "k99.jpg"),
+                            Told.of("told.at", "k1.jpg", Told.of("told.exchange.no-number-for", "wide", "height"))),
                     CropsTable.read(shoot, file).apply().troubles());
         }
     }
@@ -379,7 +388,7 @@ class ExchangeTest {
                 .collect(java.util.stream.Collectors.joining(",", "{\"nexaBrief\":1,\"formats\":[", "]}"));
         String refusal =
                 assertThrows(IOException.class, () -> BriefFile.parse(many)).getMessage();
-        assertTrue(refusal.contains("at most 200"), refusal);
+        assertTrue(refusal.contains("too-many-formats (200"), refusal);
     }
 
     // ---- sidecars that follow the edits ----

@@ -78,7 +78,7 @@ class FullDiskTest {
             assertTrue(outcomes.stream()
                     .filter(Outcome.Failed.class::isInstance)
                     .map(Outcome.Failed.class::cast)
-                    .allMatch(failed -> failed.reason().contains("No space left")));
+                    .allMatch(failed -> failed.reason().toString().contains("No space left")));
             allWhole(out);
             assertTrue(ran("mount", "-o", "remount,size=20m", out.toString()));
             HandoverPlan rest = HandoverPlan.resumed(shoot, request(out, shoot));

@@ -25,6 +25,7 @@ import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.print.SizeTarget;
 import nexa.core.space.Pose;
+import nexa.core.told.Told;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
@@ -166,7 +167,7 @@ class HandoverTest {
             Files.delete(test.folder().resolve("a.jpg"));
             List<Outcome> outcomes = deliver(shoot, print, FileType.JPEG);
             assertEquals(
-                    "the file is gone",
+                    Told.of("trouble.missing"),
                     assertInstanceOf(Outcome.Failed.class, outcomes.get(0)).reason());
             assertTrue(Files.exists(written(outcomes.get(1))));
         }
@@ -292,8 +293,8 @@ class HandoverTest {
             Outcome outcome =
                     new Handover(plan, told -> {}, new RunControl()).run(shoot).getFirst();
             assertTrue(outcome instanceof Outcome.Failed, outcome::toString);
-            String reason = ((Outcome.Failed) outcome).reason();
-            assertTrue(reason.contains("more memory") && reason.contains("would work"), reason);
+            Told reason = ((Outcome.Failed) outcome).reason();
+            assertEquals("told.handover.too-large", reason.code());
             assertFalse(Files.exists(out.resolve("a.tif")));
         }
     }

@@ -114,7 +114,7 @@ class OriginalsTest {
         List<Outcome> outcomes = handover(out, "{format}/{photo}", Collision.REPLACE);
         allRefused(outcomes);
         assertTrue(outcomes.getFirst() instanceof Outcome.Failed failed
-                && failed.reason().contains("outside"));
+                && failed.reason().toString().contains("outside"));
     }
 
     @Test

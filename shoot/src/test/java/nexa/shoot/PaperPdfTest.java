@@ -14,6 +14,7 @@ import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.paper.Paper;
 import nexa.core.print.SizeTarget;
+import nexa.core.told.Told;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.paper.ContactSheet;
@@ -63,7 +64,7 @@ class PaperPdfTest {
             Format square = TestShoot.addFormat(shoot, "Square Ω 猫", "1:1");
             TestShoot.place(shoot, TestShoot.photo(shoot, "kiln_01.jpg"), print, TestShoot.WISH);
             Printed printed = new ContactSheet(file, List.of(print, square), false, Paper.A4.page(false, 10), 4)
-                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl(), Told::toString);
             assertEquals(2, printed.pages());
             assertEquals(14, printed.pictures());
             assertEquals(List.of(), printed.troubles());
@@ -87,7 +88,7 @@ class PaperPdfTest {
                     TestShoot.addFormat(shoot, "Square", "1:1"),
                     TestShoot.addFormat(shoot, "Banner", "16:9"));
             Printed printed = new ContactSheet(file, formats, true, Paper.LETTER.page(true, 8), 9)
-                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl(), Told::toString);
             assertEquals(21, printed.pictures());
             assertEquals(1, printed.pages());
         }
@@ -105,7 +106,7 @@ class PaperPdfTest {
             Photo first = TestShoot.photo(shoot, "kiln_01.jpg");
             TestShoot.place(shoot, first, print, new Frame(0, 0, 0.9, 0.54));
             Printed printed = new PrintSheet(file, List.of(print), Paper.A4.page(false, 10), 2, true)
-                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl(), Told::toString);
             assertEquals(7, printed.pictures());
             assertEquals(2, printed.pages());
         }
@@ -152,7 +153,7 @@ class PaperPdfTest {
             Format web = TestShoot.addFormat(shoot, "Web", "1:1");
             Format poster = TestShoot.addFormat(shoot, "Poster", "2:3").sized(SizeTarget.parse("60 x 90 cm"));
             Printed printed = new PrintSheet(file, List.of(web, poster), Paper.A4.page(false, 10), 3, true)
-                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl());
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> {}, new RunControl(), Told::toString);
             assertEquals(0, printed.pages());
             assertEquals(8, printed.troubles().size(), printed.troubles()::toString);
             assertFalse(Files.exists(file));
@@ -165,7 +166,7 @@ class PaperPdfTest {
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
             Printed printed = new ContactSheet(file, List.of(print), false, Paper.A4.page(false, 10), 4)
-                    .write(shoot, IfTaken.REFUSE, (done, of) -> control.cancel(), control);
+                    .write(shoot, IfTaken.REFUSE, (done, of) -> control.cancel(), control, Told::toString);
             assertTrue(printed.cancelled());
             assertFalse(Files.exists(file));
         }

@@ -1,5 +1,7 @@
 package nexa.core.brief;
 
+import nexa.core.told.InvalidException;
+
 /** A second crop of the same photo and format, kept under a name. Names are unique per photo and format. */
 public record Alternate(String name, Crop crop) {
     public static final int LONGEST_NAME = 60;
@@ -8,7 +10,7 @@ public record Alternate(String name, Crop crop) {
     public Alternate {
         name = name.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException("An alternate's name has 1 to " + LONGEST_NAME + " visible characters");
+            throw new InvalidException("told.brief.alternate-name-visible-characters", LONGEST_NAME);
         }
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.told.InvalidException;
 
 /**
  * The ordered formats of a shoot. Names are unique, ignoring case.
@@ -34,11 +35,11 @@ public record Brief(List<Format> formats, int nextId) {
      */
     public Brief with(Format format) {
         if (formats.size() >= MOST) {
-            throw new IllegalArgumentException("A brief has at most " + MOST + " formats");
+            throw new InvalidException("told.brief.brief-most-formats", MOST);
         }
         Format added = format.withId(nextId);
         if (find(added.name()).isPresent()) {
-            throw new IllegalArgumentException("There is a format “" + added.name() + "” already");
+            throw new InvalidException("told.brief.format-already", added.name());
         }
         List<Format> longer = new ArrayList<>(formats);
         longer.add(added);
@@ -74,7 +75,7 @@ public record Brief(List<Format> formats, int nextId) {
      */
     public Brief changed(Format format) {
         if (find(format.name()).filter(f -> f.id() != format.id()).isPresent()) {
-            throw new IllegalArgumentException("There is a format “" + format.name() + "” already");
+            throw new InvalidException("told.brief.format-already", format.name());
         }
         return new Brief(
                 formats.stream().map(f -> f.id() == format.id() ? format : f).toList(), nextId);

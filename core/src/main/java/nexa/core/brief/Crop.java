@@ -4,6 +4,7 @@ import java.util.Optional;
 import nexa.core.geometry.Frame;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.told.InvalidException;
 
 /**
  * A frame somebody placed.
@@ -24,7 +25,7 @@ public record Crop(Frame wish, Optional<Shape> ownShape, boolean outside, boolea
         double reach = Math.max(Math.abs(wish.centreX()), Math.abs(wish.centreY()));
         boolean tooSmall = Math.min(wish.width(), wish.height()) < SMALLEST;
         if (tooSmall || Math.max(wish.width(), wish.height()) > LARGEST || reach > LARGEST) {
-            throw new IllegalArgumentException("No frame on a photo: " + wish);
+            throw new InvalidException("told.brief.no-frame-on-photo", wish);
         }
     }
 

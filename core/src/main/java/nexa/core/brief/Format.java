@@ -5,6 +5,7 @@ import nexa.core.geometry.Orientation;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.told.InvalidException;
 
 /**
  * One deliverable of a brief.
@@ -22,11 +23,11 @@ public record Format(
     public Format {
         name = name.strip();
         if (name.isEmpty() || name.length() > LONGEST_NAME || name.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException("A format's name has 1 to " + LONGEST_NAME + " visible characters");
+            throw new InvalidException("told.brief.format-name-visible-characters", LONGEST_NAME);
         }
         note = note.strip();
         if (note.length() > LONGEST_NOTE || note.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException("A note has at most " + LONGEST_NOTE + " visible characters");
+            throw new InvalidException("told.brief.note-most-visible-characters", LONGEST_NOTE);
         }
     }
 

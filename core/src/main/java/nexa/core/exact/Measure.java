@@ -3,6 +3,7 @@ package nexa.core.exact;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.told.InvalidException;
 
 /**
  * A frame's numbers, and frames from numbers. Places count from the top left corner that the upright photo has without
@@ -15,7 +16,7 @@ public record Measure(PixelSize photo, Reference reference, Unit unit, double pp
     /** @throws IllegalArgumentException if ppi is not positive */
     public Measure {
         if (!(ppi > 0)) {
-            throw new IllegalArgumentException("A print has more than " + ppi + " pixels per inch");
+            throw new InvalidException("told.exact.print-more-than-pixels-per", ppi);
         }
     }
 

@@ -1,6 +1,7 @@
 package nexa.core.files;
 
 import java.util.Locale;
+import nexa.core.told.InvalidException;
 
 /**
  * What colours a delivered file has: the photo's own, or others that they are converted to.
@@ -25,7 +26,7 @@ public record DeliveredColour(Kind kind, String file) {
 
     public DeliveredColour {
         if ((kind == Kind.PROFILE) == file.isBlank()) {
-            throw new IllegalArgumentException("A profile is given by its file: write profile and then its path");
+            throw new InvalidException("told.files.profile-given-by-file-write");
         }
     }
 
@@ -54,7 +55,6 @@ public record DeliveredColour(Kind kind, String file) {
                 return new DeliveredColour(kind, words.length < 2 ? "" : words[1]);
             }
         }
-        throw new IllegalArgumentException(
-                "“" + text.strip() + "” is no choice of colours: write keep, srgb, wide, or profile and its path");
+        throw new InvalidException("told.files.no-choice-colours-write-keep", text.strip());
     }
 }

@@ -1,5 +1,7 @@
 package nexa.core.files;
 
+import nexa.core.told.InvalidException;
+
 /**
  * What a delivered file says of its photo.
  *
@@ -28,7 +30,7 @@ public record Description(Keep keep, boolean dropsPlace, String creator, String 
     private static String checked(String text) {
         String stripped = text.strip();
         if (stripped.length() > LONGEST || stripped.chars().anyMatch(Character::isISOControl)) {
-            throw new IllegalArgumentException("A field has at most " + LONGEST + " visible characters in one line");
+            throw new InvalidException("told.files.field-most-visible-characters-one", LONGEST);
         }
         return stripped;
     }

@@ -1,5 +1,7 @@
 package nexa.core.files;
 
+import nexa.core.told.InvalidException;
+
 /**
  * How a format becomes files.
  *
@@ -11,7 +13,7 @@ public record FileSettings(
 
     public FileSettings {
         if (quality < 1 || quality > 100) {
-            throw new IllegalArgumentException(type.label() + " quality is from 1 to 100, not " + quality);
+            throw new InvalidException("told.files.quality-from-not", type.label(), quality);
         }
     }
 

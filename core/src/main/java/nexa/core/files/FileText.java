@@ -12,6 +12,8 @@ import nexa.core.files.Finish.Sharpening;
 import nexa.core.files.Packing.Chroma;
 import nexa.core.files.Packing.Compression;
 import nexa.core.files.Packing.Depth;
+import nexa.core.told.InvalidException;
+import nexa.core.told.Told;
 
 /** File settings as text: first type, quality and colours, then a clause for each thing that is not as usual. */
 final class FileText {
@@ -102,7 +104,7 @@ final class FileText {
             return bareProfile(stripped);
         }
         if (stripped.chars().filter(c -> c == '"').count() % 2 != 0) {
-            throw new IllegalArgumentException("A quote in “" + stripped + "” does not end");
+            throw new InvalidException("told.files.quote-does-not-end", stripped);
         }
         List<String> clauses = clauses(stripped);
         return with(first(clauses.isEmpty() ? stripped : clauses.getFirst()), clauses);
@@ -152,8 +154,7 @@ final class FileText {
     private static FileSettings first(String clause) {
         String[] words = clause.split("\\s+", 2);
         FileType type = FileType.named(words[0])
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "“" + clause + "” is not a file type: write jpeg, png, tiff or webp, or jpeg 92"));
+                .orElseThrow(() -> new InvalidException("told.files.not-file-type-write-jpeg", clause));
         int usual = FileSettings.DEFAULT.quality();
         return words.length < 2 ? new FileSettings(type, usual) : first(type, words[1], usual);
     }
@@ -178,7 +179,7 @@ final class FileText {
         try {
             return Integer.parseInt(digits);
         } catch (NumberFormatException notANumber) {
-            throw new IllegalArgumentException("“" + digits + "” is no quality from 1 to 100", notANumber);
+            throw new InvalidException(Told.of("told.files.no-quality-from", digits), notANumber);
         }
     }
 
@@ -208,7 +209,7 @@ final class FileText {
                         plain,
                         m -> files.described(said.keeping(Keep.valueOf(upper(m.group(1))), said.dropsPlace()))))
                 .or(() -> when(WORDS, clause, m -> files.described(said(said, m))))
-                .orElseThrow(() -> new IllegalArgumentException("“" + clause + "” says nothing about a file"));
+                .orElseThrow(() -> new InvalidException("told.files.says-nothing-about-file", clause));
     }
 
     private static Optional<FileSettings> when(Pattern pattern, String clause, Function<Matcher, FileSettings> then) {
@@ -235,12 +236,12 @@ final class FileText {
                 return finish.sharpened(sharpening, amount);
             }
         }
-        throw new IllegalArgumentException("Sharpening is for screen, matt or gloss, not “" + clause.group(1) + "”");
+        throw new InvalidException("told.files.sharpening-for-screen-matt-or", clause.group(1));
     }
 
     private static Description said(Description said, Matcher clause) {
         if (clause.group(2).replace("\"\"", "").contains("\"")) {
-            throw new IllegalArgumentException("Write a quote inside of “" + clause.group() + "” twice");
+            throw new InvalidException("told.files.write-quote-inside-twice", clause.group());
         }
         String text = unquoted(clause.group(2));
         return switch (clause.group(1).toLowerCase(Locale.ROOT)) {

@@ -3,6 +3,7 @@ package nexa.core.files;
 import java.util.List;
 import nexa.core.pixel.FinishStep;
 import nexa.core.pixel.Sharpened;
+import nexa.core.told.InvalidException;
 
 /**
  * What happens to the pixels at the delivered size.
@@ -30,14 +31,14 @@ public record Finish(Sharpening sharpening, int amount, int ppi, int enlarge) {
     }
 
     public Finish {
-        require(amount, 1, MOST_AMOUNT, "Sharpening is", "%");
-        require(ppi, 0, MOST_PPI, "A file says it has", "ppi");
-        require(enlarge, 100, MOST_ENLARGED, "Enlarging is", "%");
+        require(amount, 1, MOST_AMOUNT, "told.files.sharpening-amount");
+        require(ppi, 0, MOST_PPI, "told.files.ppi");
+        require(enlarge, 100, MOST_ENLARGED, "told.files.enlarging");
     }
 
-    private static void require(int value, int least, int most, String what, String unit) {
+    private static void require(int value, int least, int most, String code) {
         if (value < least || value > most) {
-            throw new IllegalArgumentException(what + " from " + least + " to " + most + " " + unit + ", not " + value);
+            throw new InvalidException(code, least, most, value);
         }
     }
 

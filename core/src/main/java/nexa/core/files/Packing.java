@@ -1,5 +1,7 @@
 package nexa.core.files;
 
+import nexa.core.told.InvalidException;
+
 /**
  * How a file's pixels are packed. What a file's type has no use for is ignored.
  *
@@ -50,7 +52,7 @@ public record Packing(
 
     public Packing {
         if (mostKilobytes < 0 || mostKilobytes > 1_000_000) {
-            throw new IllegalArgumentException("A file has at most 1 to 1,000,000 kB, not " + mostKilobytes);
+            throw new InvalidException("told.files.file-most-kb-not", mostKilobytes);
         }
     }
 

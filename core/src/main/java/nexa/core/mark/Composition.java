@@ -7,6 +7,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.outline.Outline;
+import nexa.core.told.InvalidException;
 
 /**
  * Where the marks lie in a frame, to be had again in other frames, also of another shape: two marks then lie at the
@@ -22,7 +23,7 @@ public record Composition(List<Point> places, double size) {
         boolean count = places.size() == 1 || places.size() == Marks.MOST;
         boolean finite = places.stream().allMatch(place -> Double.isFinite(place.x() + place.y()));
         if (!count || !finite || !(size > 0) || areOne(places)) {
-            throw new IllegalArgumentException("A composition is where marks lie in a frame");
+            throw new InvalidException("told.mark.composition-where-marks-lie-frame");
         }
     }
 
@@ -40,7 +41,7 @@ public record Composition(List<Point> places, double size) {
     public static Composition parse(String text) {
         int colon = text.indexOf(':');
         if (colon < 0) {
-            throw new IllegalArgumentException("“" + text + "” is no composition: a size, a colon and places are");
+            throw new InvalidException("told.mark.no-composition-size-colon-places", text);
         }
         return new Composition(Marks.points(text.substring(colon + 1)), Double.parseDouble(text.substring(0, colon)));
     }

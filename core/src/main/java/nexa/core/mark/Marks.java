@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
+import nexa.core.told.InvalidException;
 
 /**
  * The subject points of one photo: none; one for a place; or two, such as a pot's top and foot, for place, size and
@@ -23,13 +24,13 @@ public record Marks(List<Point> points) {
     public Marks {
         points = List.copyOf(points);
         if (points.size() > MOST) {
-            throw new IllegalArgumentException("A photo has one or two marks, not " + points.size());
+            throw new InvalidException("told.mark.photo-one-or-two-marks", points.size());
         }
         if (points.size() == MOST && points.getFirst().distance(points.getLast()) < NEAREST) {
-            throw new IllegalArgumentException("The two marks are at the same place");
+            throw new InvalidException("told.mark.two-marks-same-place");
         }
         if (points.stream().anyMatch(p -> !Double.isFinite(p.x() + p.y()))) {
-            throw new IllegalArgumentException("A mark is two numbers");
+            throw new InvalidException("told.mark.mark-two-numbers");
         }
     }
 
@@ -66,7 +67,7 @@ public record Marks(List<Point> points) {
         for (String pair : text.isBlank() ? new String[0] : text.split(";")) {
             String[] numbers = pair.split(",");
             if (numbers.length != 2) {
-                throw new IllegalArgumentException("“" + pair + "” is no mark: two numbers with a comma are");
+                throw new InvalidException("told.mark.no-mark-two-numbers-with", pair);
             }
             points.add(new Point(Double.parseDouble(numbers[0]), Double.parseDouble(numbers[1])));
         }

@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.InvalidException;
 
 /**
  * How delivered files are called: text with tokens in braces, such as <code>{photo}_{format}</code>. A slash makes a
@@ -53,14 +54,14 @@ public record NameTemplate(String text) {
     /** @throws IllegalArgumentException with words for the user if a token is unknown or nothing is left of it */
     public NameTemplate {
         if (text.isBlank()) {
-            throw new IllegalArgumentException("A name template can't be empty; write for example {photo}_{format}");
+            throw new InvalidException("told.naming.name-template-cannot-empty-write");
         }
         String rest = TOKEN.matcher(text)
                 .results()
                 .map(found -> check(found.group(1)))
                 .reduce(text, (left, token) -> left.replace("{" + token + "}", ""));
         if (rest.indexOf('{') >= 0 || rest.indexOf('}') >= 0) {
-            throw new IllegalArgumentException("“" + text + "” has a brace without its partner");
+            throw new InvalidException("told.naming.brace-without-partner", text);
         }
     }
 
@@ -75,8 +76,10 @@ public record NameTemplate(String text) {
         return Arrays.stream(Token.values())
                 .filter(token -> token.name().equalsIgnoreCase(name))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("{" + inBraces + "} is not known; there are "
-                        + Stream.of(Token.values())
+                .orElseThrow(() -> new InvalidException(
+                        "told.naming.not-known",
+                        inBraces,
+                        Stream.of(Token.values())
                                 .map(token -> "{" + token.name().toLowerCase(Locale.ROOT) + "}")
                                 .collect(Collectors.joining(" "))));
     }
@@ -88,8 +91,7 @@ public record NameTemplate(String text) {
         }
         String digits = inBraces.substring(colon + 1).strip();
         if (token(inBraces) != Token.NUMBER || !digits.matches("[1-" + MOST_DIGITS + "]")) {
-            throw new IllegalArgumentException(
-                    "{" + inBraces + "}: only a number has digits, from 1 to " + MOST_DIGITS + ", as {number:4}");
+            throw new InvalidException("told.naming.only-number-digits-from-number", inBraces, MOST_DIGITS);
         }
         return Integer.parseInt(digits);
     }

@@ -2,6 +2,7 @@ package nexa.core.print;
 
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.SizeTarget.Print;
+import nexa.core.told.InvalidException;
 
 /**
  * What a number of pixels makes on paper. An eye tells things apart that are one minute of arc from each other
@@ -51,7 +52,7 @@ public final class Sense {
                 return reach;
             }
         }
-        throw new IllegalArgumentException("A print has more than 0 ppi, not " + ppi);
+        throw new InvalidException("told.print.print-more-than-ppi-not", ppi);
     }
 
     /** A side of the largest print, in millimetres. */

@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.InvalidException;
 
 /** How large a format is delivered. Sides are laid as the frame lies. */
 public sealed interface SizeTarget {
@@ -50,7 +51,7 @@ public sealed interface SizeTarget {
 
     private static void requireSide(double value, double most, String unit) {
         if (!(value > 0 && value <= most)) {
-            throw new IllegalArgumentException("A size has more than 0 and at most %.0f %s".formatted(most, unit));
+            throw new InvalidException("told.print.size-at-most", most, unit);
         }
     }
 

@@ -6,6 +6,7 @@ import nexa.core.print.SizeTarget.LongEdge;
 import nexa.core.print.SizeTarget.Pixels;
 import nexa.core.print.SizeTarget.Print;
 import nexa.core.print.SizeTarget.ShortEdge;
+import nexa.core.told.InvalidException;
 
 /** Reading of what somebody typed. */
 final class TargetText {
@@ -28,8 +29,7 @@ final class TargetText {
         }
         Matcher sides = SIDES.matcher(text);
         if (!sides.matches()) {
-            throw new IllegalArgumentException("“" + text + "” is not a size: write 1080 x 1350 px, long edge 2048, "
-                    + "short edge 1080, 20 x 30 cm at 300 ppi, or none");
+            throw new InvalidException("told.print.not-size-write-x-px", text);
         }
         return sized(sides);
     }

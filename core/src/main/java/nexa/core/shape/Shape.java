@@ -1,6 +1,7 @@
 package nexa.core.shape;
 
 import java.util.Locale;
+import nexa.core.told.InvalidException;
 
 /** An aspect ratio, or the freedom from one. */
 public sealed interface Shape {
@@ -22,10 +23,10 @@ public sealed interface Shape {
 
         public Ratio {
             if (width < 1 || height < 1) {
-                throw new IllegalArgumentException("A ratio has positive sides, not " + width + ":" + height);
+                throw new InvalidException("told.shape.ratio-positive-sides-not", width, height);
             }
             if (Math.max(width, height) / Math.min(width, height) > EXTREME) {
-                throw new IllegalArgumentException("A ratio is at most " + EXTREME + ":1, not " + width + ":" + height);
+                throw new InvalidException("told.shape.ratio-most-not", EXTREME, width, height);
             }
             long divisor = gcd(width, height);
             width /= divisor;
@@ -64,8 +65,7 @@ public sealed interface Shape {
         }
         Ratio ratio = Sides.parse(trimmed);
         if (ratio == null) {
-            throw new IllegalArgumentException("“" + text.strip()
-                    + "” is not a shape: write width:height such as 4:5, 1.91:1 or 20x30 cm, “free” or “as photo”");
+            throw new InvalidException("told.shape.not-shape-write-width-height", text.strip());
         }
         return ratio;
     }

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import nexa.core.told.InvalidException;
 import org.jspecify.annotations.Nullable;
 
 /** The two typed numbers of a ratio, plain, in pixels or as lengths. */
@@ -32,7 +33,7 @@ final class Sides {
         String last = sides.group(4);
         String first = sides.group(2) == null ? last : sides.group(2);
         if (isLength(first) != isLength(last)) {
-            throw new IllegalArgumentException("“" + text + "” sets a length against pixels or a plain number");
+            throw new InvalidException("told.shape.sets-length-against-pixels-or", text);
         }
         return ratio(inUnit(sides.group(1), first), inUnit(sides.group(3), last));
     }

@@ -11,8 +11,8 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.StrokeMemo;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** The line of words below the photo. */
 record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double width, double height) {

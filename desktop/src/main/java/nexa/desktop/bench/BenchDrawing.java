@@ -33,9 +33,9 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.StrokeMemo;
-import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** One drawing of the Bench. */
 final class BenchDrawing {

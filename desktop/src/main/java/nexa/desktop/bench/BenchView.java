@@ -24,9 +24,9 @@ import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
 import nexa.desktop.setting.Settings;
-import nexa.desktop.words.Words;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** One photo large, to be framed and levelled with the pointer. */
 public final class BenchView extends Region {

@@ -14,7 +14,7 @@ import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** Adds a format: one click on a common shape, or a shape typed, with a name if one likes. */
 final class AddFormatPane extends VBox {
@@ -100,7 +100,7 @@ final class AddFormatPane extends VBox {
             session.briefEdits().add(name.getText().isBlank() ? unusedName(parsed) : name.getText(), parsed);
             done.run();
         } catch (IllegalArgumentException refused) {
-            refusal.setText(refused.getMessage());
+            refusal.setText(Words.of(refused));
         }
     }
 

@@ -42,8 +42,8 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
@@ -147,7 +147,7 @@ public final class FormatCard extends VBox {
                 nameHolder.getChildren().setAll(name);
             } catch (IllegalArgumentException refused) {
                 field.pseudoClassStateChanged(REFUSED, true);
-                Buttons.explain(field, String.valueOf(refused.getMessage()));
+                Buttons.explain(field, Words.of(refused));
             }
         });
         field.setOnKeyPressed(event -> {

@@ -23,8 +23,8 @@ import nexa.desktop.widget.ColourBox;
 import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Shown;
-import nexa.desktop.words.Words;
 import nexa.shoot.exchange.Shelf;
+import nexa.words.Words;
 
 /** All that one format asks for. Nothing changes before it is kept; what is refused is said and stays as typed. */
 public final class FormatPane implements PaneLayer.Content {
@@ -123,7 +123,7 @@ public final class FormatPane implements PaneLayer.Content {
             session.briefEdits().change("edit.brief.edit", session.brief().changed(typed()));
             done.run();
         } catch (IllegalArgumentException refused) {
-            say(String.valueOf(refused.getMessage()), "refusal");
+            say(Words.of(refused), "refusal");
         }
     }
 
@@ -133,7 +133,7 @@ public final class FormatPane implements PaneLayer.Content {
             shelf.keep(kept);
             say(Words.of("format.shelved", kept.name()), "note");
         } catch (IllegalArgumentException refused) {
-            say(String.valueOf(refused.getMessage()), "refusal");
+            say(Words.of(refused), "refusal");
         }
     }
 

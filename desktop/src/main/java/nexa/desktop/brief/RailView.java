@@ -15,7 +15,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;

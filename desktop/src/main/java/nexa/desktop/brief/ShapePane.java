@@ -19,7 +19,7 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** The shape this photo's frame is held to: the format's, free, a common one, or one typed. */
 public final class ShapePane implements PaneLayer.Content {
@@ -84,7 +84,7 @@ public final class ShapePane implements PaneLayer.Content {
             field.clear();
             frame.hold(shape);
         } catch (IllegalArgumentException refused) {
-            refusal.setText(refused.getMessage());
+            refusal.setText(Words.of(refused));
         }
     }
 

@@ -19,11 +19,11 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** Formats and whole briefs kept for other shoots, and briefs as files. */
@@ -148,7 +148,7 @@ public final class ShelfPane implements PaneLayer.Content {
             name.clear();
             fill();
         } catch (IllegalArgumentException refused) {
-            say(String.valueOf(refused.getMessage()), "refusal");
+            say(Words.of(refused), "refusal");
         }
     }
 
@@ -188,7 +188,7 @@ public final class ShelfPane implements PaneLayer.Content {
                     .write(file, shoot.guard(), IfTaken.REPLACE); // the system's dialog asked
             say(Words.of("shelf.written", file), "note");
         } catch (IOException failed) {
-            say(Words.of("shelf.failed", file, String.valueOf(failed.getMessage())), "refusal");
+            say(Words.of("shelf.failed", file, Words.of(failed)), "refusal");
         }
     }
 
@@ -196,7 +196,7 @@ public final class ShelfPane implements PaneLayer.Content {
         try {
             use(BriefFile.read(file));
         } catch (IOException failed) {
-            say(Words.of("shelf.failed", file, String.valueOf(failed.getMessage())), "refusal");
+            say(Words.of("shelf.failed", file, Words.of(failed)), "refusal");
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Changes;
 import nexa.shoot.exchange.CropsTable;
@@ -27,7 +28,7 @@ public final class ExchangeModel {
 
         record WroteTable(int rows, Path file) implements State {}
 
-        record Failed(String reason) implements State {}
+        record Failed(Told reason) implements State {}
     }
 
     /** One of the things to do; how it ends is found out on the interface's thread, where edits are done. */
@@ -90,7 +91,7 @@ public final class ExchangeModel {
         try {
             return task.run();
         } catch (IOException failed) {
-            return () -> new State.Failed(String.valueOf(failed.getMessage()));
+            return () -> new State.Failed(Told.of(failed));
         }
     }
 }

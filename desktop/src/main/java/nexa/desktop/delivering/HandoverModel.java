@@ -16,6 +16,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Estimate;
@@ -53,10 +54,10 @@ public final class HandoverModel {
                 List<Outcome.Failed> failed,
                 boolean cancelled,
                 Path folder,
-                Optional<String> listTrouble)
+                Optional<Told> listTrouble)
                 implements State {}
 
-        record NotStarted(String reason) implements State {}
+        record NotStarted(Told reason) implements State {}
     }
 
     private static final String FOLDER = "handover folder";
@@ -233,7 +234,7 @@ public final class HandoverModel {
             List<Outcome> outcomes = handover.run(shoot);
             show(result(outcomes, plan, handover.listTrouble()));
         } catch (IOException | RuntimeException failed) {
-            show(new State.NotStarted(String.valueOf(failed.getMessage())));
+            show(new State.NotStarted(Told.of(failed)));
         }
     }
 
@@ -244,7 +245,7 @@ public final class HandoverModel {
         });
     }
 
-    private static State.Done result(List<Outcome> outcomes, HandoverPlan plan, Optional<String> listTrouble) {
+    private static State.Done result(List<Outcome> outcomes, HandoverPlan plan, Optional<Told> listTrouble) {
         List<Outcome.Written> written = new ArrayList<>();
         List<Outcome.Failed> failed = new ArrayList<>();
         for (Outcome outcome : outcomes) {

@@ -14,6 +14,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.brief.Format;
 import nexa.core.paper.Page;
 import nexa.core.paper.Paper;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.NameTakenException;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -22,6 +23,7 @@ import nexa.shoot.paper.ContactSheet;
 import nexa.shoot.paper.PaperJob;
 import nexa.shoot.paper.PaperJob.Printed;
 import nexa.shoot.paper.PrintSheet;
+import nexa.words.Words;
 
 /** What is to be put on paper, and how far that is. */
 public final class PaperModel {
@@ -46,7 +48,7 @@ public final class PaperModel {
         /** Another file has the name, and nothing was written yet. */
         record Taken(Path file) implements State {}
 
-        record Failed(String reason) implements State {}
+        record Failed(Told reason) implements State {}
     }
 
     private static final double MARGIN = 10;
@@ -147,11 +149,12 @@ public final class PaperModel {
 
     private State written(PaperJob job, Path file, IfTaken ifTaken, RunControl mine) {
         try {
-            return new State.Done(job.write(shoot, ifTaken, (done, of) -> show(new State.Running(done, of)), mine));
+            return new State.Done(
+                    job.write(shoot, ifTaken, (done, of) -> show(new State.Running(done, of)), mine, Words::of));
         } catch (NameTakenException taken) { // asked for in the window
             return new State.Taken(file);
         } catch (IOException failed) {
-            return new State.Failed(String.valueOf(failed.getMessage()));
+            return new State.Failed(Told.of(failed));
         }
     }
 

@@ -20,8 +20,8 @@ import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.ResultPicture;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** The other crops of this photo in this format: keep the present one under a name, take another, drop one. */
@@ -70,7 +70,7 @@ public final class AlternatesPane implements PaneLayer.Content {
             refusal.setText("");
             node.requestFocus();
         } catch (IllegalArgumentException refused) {
-            refusal.setText(refused.getMessage());
+            refusal.setText(Words.of(refused));
         }
     }
 

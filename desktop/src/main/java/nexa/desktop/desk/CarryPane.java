@@ -26,8 +26,8 @@ import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** What of this photo's crop is carried to which photos, and what will not be the same there. */
 public final class CarryPane implements PaneLayer.Content {

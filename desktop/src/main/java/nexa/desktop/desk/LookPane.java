@@ -15,7 +15,7 @@ import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** How the Bench looks and behaves: the mat, what a drag moves, snapping. */
 public final class LookPane implements PaneLayer.Content {

@@ -13,7 +13,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** Marks proposed for photos, and what becomes of them. */
 public final class MarksPane implements PaneLayer.Content {

@@ -23,7 +23,7 @@ import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** The frame's place and size as numbers that can be typed, counted from one of nine points. */
 public final class NumbersPane implements PaneLayer.Content {

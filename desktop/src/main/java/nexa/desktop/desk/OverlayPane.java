@@ -35,7 +35,7 @@ import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.Miniature;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** All overlays, which of them take part when stepping to the next, when they show, and how they are drawn. */
 public final class OverlayPane implements PaneLayer.Content {

@@ -17,7 +17,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Miniature;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** The overlays of the user's cycle as miniatures; a second click takes the overlay away. */
 final class OverlayPicker extends HBox {

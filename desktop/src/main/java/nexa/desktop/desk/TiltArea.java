@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import nexa.core.geometry.Tilt;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** The tilt as a number and as a ruler to be scrubbed. */
 final class TiltArea extends VBox {

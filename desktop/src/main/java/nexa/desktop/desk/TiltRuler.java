@@ -17,7 +17,7 @@ import nexa.core.geometry.Tilt;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /**
  * A wide engraved scale that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click for

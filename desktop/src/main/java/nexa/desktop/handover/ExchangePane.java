@@ -9,15 +9,16 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.Subscription;
+import nexa.core.told.Told;
 import nexa.desktop.delivering.ExchangeModel;
 import nexa.desktop.delivering.ExchangeModel.State;
 import nexa.desktop.model.InStep;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.TroubleWords;
-import nexa.desktop.words.Words;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
+import nexa.words.Words;
 
 /** Crops as files: a sidecar beside each photo, or one table. */
 public final class ExchangePane implements PaneLayer.Content {
@@ -111,7 +112,7 @@ public final class ExchangePane implements PaneLayer.Content {
                     case State.Wrote(Exchanged done) -> words("exchange.wrote", done);
                     case State.Read(Exchanged done) -> words("exchange.did-read", done);
                     case State.WroteTable(int rows, var file) -> Words.of("exchange.table.wrote", rows, file);
-                    case State.Failed(String reason) -> reason;
+                    case State.Failed(Told reason) -> Words.of(reason);
                 });
     }
 

@@ -16,8 +16,8 @@ import nexa.desktop.delivering.FinishExample;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** What one format's files are like. Nothing changes before it is kept; what is refused is said and stays as typed. */
 public final class FilesPane implements PaneLayer.Content {
@@ -88,7 +88,7 @@ public final class FilesPane implements PaneLayer.Content {
             session.briefEdits().change("edit.brief.edit", after);
             done.run();
         } catch (IllegalArgumentException refused) {
-            message.setText(String.valueOf(refused.getMessage()));
+            message.setText(Words.of(refused));
         }
     }
 
@@ -99,7 +99,7 @@ public final class FilesPane implements PaneLayer.Content {
             message.setText("");
             session.photo().filter(Photo::isReadable).ifPresent(photo -> finish.show(photo, typed));
         } catch (IllegalArgumentException refused) {
-            message.setText(String.valueOf(refused.getMessage()));
+            message.setText(Words.of(refused));
         }
     }
 

@@ -9,7 +9,7 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Finish.Sharpening;
 import nexa.core.files.Packing;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** How a format becomes files, in one short line. */
 final class FilesWords {

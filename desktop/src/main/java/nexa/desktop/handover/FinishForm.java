@@ -21,8 +21,8 @@ import nexa.desktop.delivering.FinishExample.Pair;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** Output sharpening, with the current photo's middle without and with it, each delivered pixel one of the screen. */
 public final class FinishForm extends VBox {

@@ -10,14 +10,15 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import nexa.core.told.Told;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.delivering.HandoverModel.State;
 import nexa.desktop.delivering.Outlook;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
 import nexa.shoot.handover.Estimate;
 import nexa.shoot.handover.Outcome;
+import nexa.words.Words;
 
 /** What a run would do, the run itself, and what came of it. */
 final class HandoverRun extends VBox {
@@ -183,7 +184,7 @@ final class HandoverRun extends VBox {
             case State.Asking(long replaced) -> status.setText(Words.of("handover.asking", replaced));
             case State.Running now -> showRunning(now);
             case State.Done done -> showDone(done);
-            case State.NotStarted(String reason) -> status.setText(Words.of("handover.failed", reason));
+            case State.NotStarted(Told reason) -> status.setText(Words.of("handover.failed", reason));
         }
         results.setVisible(!results.getItems().isEmpty());
         refresh();
@@ -230,7 +231,7 @@ final class HandoverRun extends VBox {
                             each.delivery().size().width(),
                             each.delivery().size().height(),
                             bytes(each.bytes()),
-                            each.remarks()));
+                            Words.of(each.remarks())));
         }
     }
 }

@@ -21,8 +21,8 @@ import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.delivering.Outlook;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.SenseWords;
-import nexa.desktop.words.Words;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /** The brief's formats before a run: whether, as what and how large each is delivered, and what that is good for. */

@@ -27,8 +27,8 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.TypedPath;
-import nexa.desktop.words.Words;
 import nexa.shoot.handover.Collision;
+import nexa.words.Words;
 
 /** Deliver formats as files: what, where, how large; then a run with progress. */
 public final class HandoverView extends StackPane {
@@ -176,7 +176,7 @@ public final class HandoverView extends StackPane {
             example.setText(model.example(typed).orElse(""));
             example.getStyleClass().setAll("label", "note");
         } catch (IllegalArgumentException refused) {
-            example.setText(String.valueOf(refused.getMessage()));
+            example.setText(Words.of(refused));
             example.getStyleClass().setAll("label", "refusal");
         }
     }

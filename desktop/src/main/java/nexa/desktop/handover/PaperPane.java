@@ -23,6 +23,7 @@ import javafx.stage.FileChooser;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.paper.Paper;
+import nexa.core.told.Told;
 import nexa.desktop.delivering.PaperModel;
 import nexa.desktop.delivering.PaperModel.Kind;
 import nexa.desktop.delivering.PaperModel.State;
@@ -34,8 +35,8 @@ import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Rows;
 import nexa.desktop.widget.TroubleWords;
 import nexa.desktop.widget.TypedPath;
-import nexa.desktop.words.Words;
 import nexa.shoot.paper.PaperJob.Printed;
+import nexa.words.Words;
 
 /** Contact sheets and print sheets, as PDF. */
 public final class PaperPane implements PaneLayer.Content {
@@ -167,7 +168,7 @@ public final class PaperPane implements PaneLayer.Content {
             }
             case State.Done(Printed printed) -> message.setText(words(printed));
             case State.Taken(Path taken) -> message.setText(Words.of("paper.taken", taken));
-            case State.Failed(String reason) -> message.setText(Words.of("paper.failed", reason));
+            case State.Failed(Told reason) -> message.setText(Words.of("paper.failed", reason));
         }
     }
 

@@ -29,7 +29,7 @@ import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Rows;
 import nexa.desktop.widget.Shown;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** How large a format is delivered, and how its pixels are packed. Only what the file type has shows. */
 final class PixelsForm extends GridPane {

@@ -13,7 +13,7 @@ import nexa.core.files.Description.Keep;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** What delivered files say of their photos. */
 final class SaidForm extends VBox {

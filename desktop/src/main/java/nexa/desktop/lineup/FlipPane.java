@@ -15,8 +15,8 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** Two results in the same place, one at a time, so that a difference shows as a jump. */
 public final class FlipPane extends DrawnPane {

@@ -5,7 +5,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.MouseEvent;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** Moves a line across the results; a double click takes the line away. */
 final class GuideHandle extends Label {

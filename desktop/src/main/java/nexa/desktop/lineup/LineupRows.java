@@ -26,8 +26,8 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /**
  * The results in rows, with lines across each row. A drag on a result moves its photo under the frame, with those that

@@ -25,8 +25,8 @@ import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.StrokeMemo;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** One result in the Line-up, with the overlay, and how its subject lies against the exemplar's. */
 public final class ResultTile extends Pane {

@@ -18,8 +18,8 @@ import nexa.desktop.paint.Palette;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /**
  * Where each subject lies in its frame against the exemplar's, a dot a photo, larger for a larger subject. Nobody sees

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.CropsTable;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -13,14 +14,14 @@ import nexa.shoot.guard.WriteGuard.IfTaken;
 public final class Unsaved {
     /** How it stands. */
     public sealed interface State {
-        record Unstored(String reason) implements State {}
+        record Unstored(Told reason) implements State {}
 
         record Stored() implements State {}
 
         /** All crops are in a table elsewhere. */
         record Kept(int rows, Path file) implements State {}
 
-        record NotKept(String reason) implements State {}
+        record NotKept(Told reason) implements State {}
     }
 
     private final Shoot shoot;
@@ -66,7 +67,7 @@ public final class Unsaved {
             try {
                 show(new State.Kept(CropsTable.write(shoot, file.toAbsolutePath(), IfTaken.REPLACE), file));
             } catch (IOException failed) {
-                show(new State.NotKept(String.valueOf(failed.getMessage())));
+                show(new State.NotKept(Told.of(failed)));
             }
         });
     }

@@ -22,9 +22,9 @@ import nexa.desktop.session.PhotoList;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
-import nexa.desktop.words.Words;
 import nexa.shoot.review.PhotoFilter;
 import nexa.shoot.review.PhotoOrder;
+import nexa.words.Words;
 
 /** Which photos are looked at, in which order, and which of them are nearly the same. */
 public final class FilterPane implements PaneLayer.Content {

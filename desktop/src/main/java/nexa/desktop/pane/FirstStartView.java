@@ -15,7 +15,7 @@ import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** What shows while no shoot is open: one clear way in. */
 public final class FirstStartView extends StackPane {

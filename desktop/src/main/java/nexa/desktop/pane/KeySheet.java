@@ -17,7 +17,7 @@ import nexa.desktop.keys.KeyMap;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** All keys, over the window. A click on a key waits for another one in its place. */
 public final class KeySheet extends StackPane {
@@ -83,7 +83,7 @@ public final class KeySheet extends StackPane {
         }
         for (Command command : Command.values()) {
             if (command.group() == group) {
-                grid.addRow(row++, key(command), words(Words.of(command)));
+                grid.addRow(row++, key(command), words(Words.of("command", command)));
             }
         }
         return new VBox(7, title, grid);
@@ -103,7 +103,7 @@ public final class KeySheet extends StackPane {
         key.setFocusTraversable(false);
         key.setOnAction(event -> {
             changing = Optional.of(command);
-            say(Words.of("keys.press", Words.of(command)), false);
+            say(Words.of("keys.press", Words.of("command", command)), false);
             fill();
         });
         return key;
@@ -119,11 +119,11 @@ public final class KeySheet extends StackPane {
         if (KeyMap.choosesFormat(press)) {
             say(Words.of("keys.conflict", press.label(), Words.of("keys.formats")), true);
         } else if (taken.isPresent()) {
-            say(Words.of("keys.conflict", press.label(), Words.of(taken.get())), true);
+            say(Words.of("keys.conflict", press.label(), Words.of("command", taken.get())), true);
         } else {
             keys.mapProperty().set(keys.map().with(command, press));
             changing = Optional.empty();
-            say(Words.of("keys.changed", Words.of(command), press.label()), false);
+            say(Words.of("keys.changed", Words.of("command", command), press.label()), false);
         }
         fill();
         return true;

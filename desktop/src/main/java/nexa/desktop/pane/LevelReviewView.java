@@ -33,8 +33,8 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
 public final class LevelReviewView extends BorderPane {

@@ -7,9 +7,10 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import nexa.core.told.Told;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
 import nexa.shoot.Shoot;
+import nexa.words.Words;
 
 /** What one must know of the open shoot: what was mended when it was opened, and why something is not stored. */
 public final class NoticeBar extends VBox {
@@ -34,10 +35,10 @@ public final class NoticeBar extends VBox {
     }
 
     /** Stays until somebody says that it is understood. */
-    private HBox row(String words) {
+    private HBox row(Told said) {
         Label label = label();
         label.getStyleClass().remove("notice"); // the row has it
-        label.setText(Words.shown(words));
+        label.setText(Words.of(said));
         HBox.setHgrow(label, Priority.ALWAYS);
         HBox row = new HBox(label);
         Button close = Buttons.text("notice.close", () -> told.getChildren().remove(row));
@@ -57,7 +58,7 @@ public final class NoticeBar extends VBox {
         trouble.setManaged(!words.isEmpty());
     }
 
-    private String words(List<String> said) {
+    private String words(List<Told> said) {
         if (!shoot.mayEdit()) {
             return said.isEmpty() ? Words.of("notice.readonly") : "";
         }

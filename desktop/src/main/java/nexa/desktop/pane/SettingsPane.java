@@ -22,8 +22,9 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
 import nexa.imaging.colour.Profile;
+import nexa.words.Languages;
+import nexa.words.Words;
 
 /** Memory, disk and colours for pictures, and what becomes of photos that arrive. */
 public final class SettingsPane implements PaneLayer.Content {
@@ -69,6 +70,7 @@ public final class SettingsPane implements PaneLayer.Content {
         message.managedProperty().bind(message.textProperty().isNotEmpty());
         node = new VBox(
                 18,
+                part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
                 part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
                 part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
                 part("settings.screen", screen, row(srgb, choose), explained("settings.screen.tip"), message),
@@ -115,6 +117,32 @@ public final class SettingsPane implements PaneLayer.Content {
         HBox row = new HBox(10, parts);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    private static ComboBox<String> language(ObjectProperty<String> setting) {
+        ComboBox<String> box = new ComboBox<>();
+        box.setId("settings-language");
+        box.getItems().add(Languages.AS_SYSTEM);
+        box.getItems().addAll(Languages.tags());
+        box.setConverter(new LanguageNames());
+        box.setValue(setting.get());
+        box.setOnAction(event -> setting.set(box.getValue()));
+        return box;
+    }
+
+    /** Each in its own language. */
+    private static final class LanguageNames extends StringConverter<String> {
+        @Override
+        public String toString(String tag) {
+            return tag == null || tag.equals(Languages.AS_SYSTEM)
+                    ? Words.of("settings.language.system")
+                    : Languages.name(tag);
+        }
+
+        @Override
+        public String fromString(String name) {
+            return Languages.AS_SYSTEM; // nothing is typed here
+        }
     }
 
     private static ComboBox<Integer> sizes(String id, List<Integer> sizes, int now, IntConsumer chosen) {
@@ -181,7 +209,7 @@ public final class SettingsPane implements PaneLayer.Content {
             message.setText("");
             settings.screenProperty().set(file);
         } catch (IOException refused) {
-            message.setText(String.valueOf(refused.getMessage()));
+            message.setText(Words.of(refused));
         }
     }
 

@@ -18,9 +18,9 @@ import nexa.core.brief.Framing;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.ResultPicture;
-import nexa.desktop.words.Words;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** Every action in words and a small picture, newest first; a click goes back to it, or forward again. */
 public final class StepsPane implements PaneLayer.Content {

@@ -10,10 +10,11 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.Subscription;
+import nexa.core.told.Told;
 import nexa.desktop.model.Unsaved;
 import nexa.desktop.model.Unsaved.State;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** Asks, before a shoot is closed whose last changes are not stored. */
 public final class UnsavedView extends StackPane {
@@ -69,9 +70,9 @@ public final class UnsavedView extends StackPane {
 
     private void show(State state, Runnable leave) {
         switch (state) {
-            case State.Unstored(String reason) -> why.setText(Words.of("unsaved.why", reason));
+            case State.Unstored(Told reason) -> why.setText(Words.of("unsaved.why", reason));
             case State.Kept(int rows, Path file) -> why.setText(Words.of("unsaved.kept", rows, file));
-            case State.NotKept(String reason) -> why.setText(Words.of("unsaved.failed", reason));
+            case State.NotKept(Told reason) -> why.setText(Words.of("unsaved.failed", reason));
             case State.Stored() -> leave.run();
         }
     }

@@ -16,6 +16,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.shoot.Preferences;
+import nexa.words.Languages;
 
 /** What the user set, for all shoots. Each value is kept as soon as it changes. */
 public final class Settings {
@@ -44,11 +45,13 @@ public final class Settings {
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
+    private final ObjectProperty<String> language;
     private final PictureSettings pictures;
 
     public Settings(Preferences preferences) {
         this.preferences = preferences;
         pictures = new PictureSettings(preferences);
+        language = kept(Languages.SETTING, Languages.AS_SYSTEM, text -> text, text -> text);
         overlay = kept("overlay", OverlayChoice.DEFAULT, OverlayChoice::parse, OverlayChoice::text);
         cycle = kept("overlay cycle", OverlayCycle.DEFAULT, OverlayCycle::parse, OverlayCycle::text);
         overlayShow = kept("overlay show", OverlayShow.ALWAYS, OverlayShow::valueOf, Enum::name);
@@ -103,6 +106,11 @@ public final class Settings {
     /** Memory, disk and colours for pictures. */
     public PictureSettings pictures() {
         return pictures;
+    }
+
+    /** The tag of the language that is spoken from the next start on; see {@link Languages}. */
+    public ObjectProperty<String> languageProperty() {
+        return language;
     }
 
     public ObjectProperty<OverlayChoice> overlayProperty() {

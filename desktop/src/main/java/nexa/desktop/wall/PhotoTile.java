@@ -30,11 +30,11 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.words.Words;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /**

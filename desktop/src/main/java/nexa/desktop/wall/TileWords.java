@@ -11,8 +11,8 @@ import nexa.desktop.model.RepeatsModel;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** What a tile says of its photo. */
 record TileWords(ShootModels models) {

@@ -34,8 +34,8 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
-import nexa.desktop.words.Words;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /** All photos of the shoot. Only the rows in sight have nodes. */

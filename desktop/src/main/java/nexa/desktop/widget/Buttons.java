@@ -7,7 +7,7 @@ import javafx.scene.control.Tooltip;
 import javafx.util.Duration;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -41,9 +41,10 @@ public final class Buttons {
     }
 
     public static void explain(javafx.scene.control.Control control, Command command, Keys keys) {
-        explain(control, Words.of(command));
+        explain(control, Words.of("command", command));
         control.getTooltip().setOnShowing(event -> control.getTooltip()
-                .setText(Words.of("keys.tip", Words.of(command), keys.map().label(command))));
+                .setText(Words.of(
+                        "keys.tip", Words.of("command", command), keys.map().label(command))));
     }
 
     private static <B extends ButtonBase> B dress(B button, String words) {

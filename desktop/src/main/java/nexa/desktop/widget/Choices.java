@@ -5,7 +5,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.util.Subscription;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** A few choices side by side, one of them taken, bound to a setting. */
 public final class Choices<E extends Enum<E>> extends HBox {

@@ -12,7 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.stage.FileChooser;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.DeliveredColour.Kind;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** The choice of a delivered file's colours; one of them asks for a profile file. */
 public final class ColourBox extends HBox {

@@ -1,7 +1,7 @@
 package nexa.desktop.widget;
 
 import javafx.util.StringConverter;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** Shows the choices of a list by their words. */
 public final class EnumWords<E extends Enum<E>> extends StringConverter<E> {

@@ -2,7 +2,7 @@ package nexa.desktop.widget;
 
 import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
-import nexa.desktop.words.Words;
+import nexa.words.Words;
 
 /** Labels as the small panes have them. */
 public final class Labels {

@@ -11,8 +11,8 @@ import nexa.desktop.paint.Ink;
 import nexa.desktop.paint.Mat;
 import nexa.desktop.setting.OverlayLook;
 import nexa.desktop.setting.Settings;
-import nexa.desktop.words.Words;
 import nexa.imaging.file.PhotoFacts;
+import nexa.words.Words;
 
 /** From what the user set to colours and words. */
 public final class Looks {

@@ -5,8 +5,8 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SetSense;
 import nexa.core.print.SizeTarget;
-import nexa.desktop.words.Words;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
+import nexa.words.Words;
 
 /** What pixels make on paper, in words. Lengths in centimetres. */
 public final class SenseWords {

@@ -2,7 +2,8 @@ package nexa.desktop.widget;
 
 import java.util.ArrayList;
 import java.util.List;
-import nexa.desktop.words.Words;
+import nexa.core.told.Told;
+import nexa.words.Words;
 
 /** What went wrong, below what came of it; a long list is cut. */
 public final class TroubleWords {
@@ -10,9 +11,9 @@ public final class TroubleWords {
 
     private TroubleWords() {}
 
-    public static String below(String done, List<String> troubles) {
+    public static String below(String done, List<Told> troubles) {
         List<String> lines = new ArrayList<>(List.of(done));
-        lines.addAll(troubles.subList(0, Math.min(MOST, troubles.size())));
+        troubles.stream().limit(MOST).map(Words::of).forEach(lines::add);
         if (troubles.size() > MOST) {
             lines.add(Words.of("paper.more", troubles.size() - MOST));
         }

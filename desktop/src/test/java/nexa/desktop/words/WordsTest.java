@@ -1,4 +1,4 @@
-package nexa.desktop.words;
+package nexa.words;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNull;
@@ -47,7 +47,7 @@ class WordsTest {
     void everyValueThatIsShown_hasWords() {
         telling(Overlay.values(), Words::of);
         telling(FrameState.values(), Words::of);
-        telling(Command.values(), Words::of);
+        telling(Command.values(), command -> Words.of("command", command));
         telling(Refusal.values(), Words::of);
         telling(Trouble.Kind.values(), kind -> Words.of(Trouble.of(kind)));
         for (Command command : Command.values()) {

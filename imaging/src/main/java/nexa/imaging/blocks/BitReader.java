@@ -1,6 +1,7 @@
 package nexa.imaging.blocks;
 
 import java.io.IOException;
+import nexa.core.told.ToldException;
 
 /** The bits of a scan, without the zero that follows each 0xFF (F.1.2.3). */
 final class BitReader {
@@ -26,12 +27,12 @@ final class BitReader {
 
     private int next() throws IOException {
         if (at >= bytes.length) {
-            throw new IOException("its data ends too early");
+            throw new ToldException("told.blocks.data-ends-too-early");
         }
         int value = bytes[at++] & 0xFF;
         if (value == 0xFF) {
             if (at >= bytes.length || bytes[at] != 0) {
-                throw new IOException("its data ends too early");
+                throw new ToldException("told.blocks.data-ends-too-early");
             }
             at++;
         }
@@ -47,7 +48,7 @@ final class BitReader {
         }
         boolean marker = at + 1 < bytes.length && (bytes[at] & 0xFF) == 0xFF && (bytes[at + 1] & 0xF8) == 0xD0;
         if (!marker) {
-            throw new IOException("its data is damaged");
+            throw new ToldException("told.blocks.data-damaged");
         }
         at += 2;
     }

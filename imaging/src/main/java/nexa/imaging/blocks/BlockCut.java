@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.ToldException;
 import nexa.imaging.blocks.BlockJpeg.Component;
 
 /** Cuts a JPEG on its grid. Only how the mean of each block is told changes, as that is told from block to block. */
@@ -159,7 +160,7 @@ public final class BlockCut {
         private void mean(int number, Component component, boolean kept) throws IOException {
             int category = jpeg.dcTable(component).read(in);
             if (category > 11) {
-                throw new IOException("its data is damaged");
+                throw new ToldException("told.blocks.data-damaged");
             }
             meanRead[number] += extended(in.read(category), category);
             if (kept) {
@@ -167,7 +168,7 @@ public final class BlockCut {
                 meanWritten[number] = meanRead[number];
                 int size = Integer.SIZE - Integer.numberOfLeadingZeros(Math.abs(difference));
                 if (size > 11) {
-                    throw new IOException("its data is damaged");
+                    throw new ToldException("told.blocks.data-damaged");
                 }
                 Huffman.DC.write(size, bits);
                 bits.write(difference < 0 ? difference - 1 : difference, size);
@@ -196,7 +197,7 @@ public final class BlockCut {
                 }
                 coefficient += (symbol >> 4) + 1;
                 if (size == 0 && symbol != SIXTEEN_ZEROS || coefficient > COEFFICIENTS) {
-                    throw new IOException("its data is damaged");
+                    throw new ToldException("told.blocks.data-damaged");
                 }
             }
         }

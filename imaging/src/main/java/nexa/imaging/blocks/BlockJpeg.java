@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 
 /**
  * A JPEG whose blocks can be taken over as they are: baseline or extended, 8 bits, Huffman coded, all components in one
@@ -65,7 +67,7 @@ record BlockJpeg(
         try {
             return new Reading(bytes).all();
         } catch (IndexOutOfBoundsException cut) {
-            throw new IOException("its header is damaged", cut);
+            throw new ToldException(Told.of("told.blocks.header-damaged"), cut);
         }
     }
 
@@ -88,7 +90,7 @@ record BlockJpeg(
             while (at + 4 <= bytes.length) {
                 int marker = bytes[at + 1] & 0xFF;
                 if ((bytes[at] & 0xFF) != 0xFF) {
-                    throw new IOException("its header is damaged");
+                    throw new ToldException("told.blocks.header-damaged");
                 }
                 if (marker == 0xFF) { // fill byte
                     at++;
@@ -96,7 +98,7 @@ record BlockJpeg(
                 }
                 int end = at + 2 + number(at + 2);
                 if (end < at + 4 || end > bytes.length) {
-                    throw new IOException("its header is damaged");
+                    throw new ToldException("told.blocks.header-damaged");
                 }
                 byte[] payload = Arrays.copyOfRange(bytes, at + 4, end);
                 if (marker == 0xDA) {
@@ -105,7 +107,7 @@ record BlockJpeg(
                 take(marker, payload, Arrays.copyOfRange(bytes, at, end));
                 at = end;
             }
-            throw new IOException("its header is damaged");
+            throw new ToldException("told.blocks.header-damaged");
         }
 
         private int number(int at) {
@@ -122,7 +124,7 @@ record BlockJpeg(
                 case 0xDD -> restart = (payload[0] & 0xFF) << 8 | payload[1] & 0xFF;
                 default -> {
                     if (marker > 0xC1 && marker <= 0xCF) {
-                        throw new IOException("it is progressive or of a rare kind");
+                        throw new ToldException("told.blocks.progressive-or-rare-kind");
                     }
                     kept.add(whole);
                 }
@@ -142,7 +144,7 @@ record BlockJpeg(
         private BlockJpeg scan(byte[] header, int data) throws IOException {
             int count = header[0];
             if (frame.length < 6 || frame[0] != 8 || frame[5] != count || count < 1 || count > MOST_COMPONENTS) {
-                throw new IOException("it is of a rare kind");
+                throw new ToldException("told.blocks.rare-kind");
             }
             int height = (frame[1] & 0xFF) << 8 | frame[2] & 0xFF;
             int width = (frame[3] & 0xFF) << 8 | frame[4] & 0xFF;
@@ -151,7 +153,7 @@ record BlockJpeg(
                 components.add(component(header[1 + 2 * i], header[2 + 2 * i] & 0xFF, count));
             }
             if (width == 0 || height == 0) {
-                throw new IOException("it is of a rare kind");
+                throw new ToldException("told.blocks.rare-kind");
             }
             return new BlockJpeg(
                     bytes,
@@ -173,7 +175,7 @@ record BlockJpeg(
                     int across = frame[at + 1] >> 4 & 0xF;
                     int down = frame[at + 1] & 0xF;
                     if (across < 1 || down < 1 || !dc.containsKey(tables >> 4) || !ac.containsKey(tables & 0xF)) {
-                        throw new IOException("its header is damaged");
+                        throw new ToldException("told.blocks.header-damaged");
                     }
                     // a scan of one component goes block by block (A.2.2)
                     return count == 1
@@ -181,7 +183,7 @@ record BlockJpeg(
                             : new Component(across, down, tables >> 4, tables & 0xF);
                 }
             }
-            throw new IOException("its header is damaged");
+            throw new ToldException("told.blocks.header-damaged");
         }
     }
 }

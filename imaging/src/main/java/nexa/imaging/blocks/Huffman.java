@@ -2,6 +2,7 @@ package nexa.imaging.blocks;
 
 import java.io.IOException;
 import java.util.Arrays;
+import nexa.core.told.ToldException;
 
 /** A Huffman table, to read with and to write with (C.2, F.2.2.3). */
 final class Huffman {
@@ -49,7 +50,7 @@ final class Huffman {
             first = first + count << 1;
             code <<= 1;
         }
-        throw new IOException("its data is damaged");
+        throw new ToldException("told.blocks.data-damaged");
     }
 
     /** Told of every code. */
@@ -82,7 +83,7 @@ final class Huffman {
             index += count;
             first = first + count << 1;
         }
-        throw new IOException("its data is damaged");
+        throw new ToldException("told.blocks.data-damaged");
     }
 
     void write(int symbol, BitWriter bits) {
@@ -111,7 +112,7 @@ final class Huffman {
             all += counts[i];
         }
         if (all > 256 || at + LONGEST + all > bytes.length) {
-            throw new IOException("its tables are damaged");
+            throw new ToldException("told.blocks.tables-damaged");
         }
         int[] symbols = new int[all];
         Arrays.setAll(symbols, i -> bytes[at + LONGEST + i] & 0xFF);

@@ -8,6 +8,7 @@ import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
+import nexa.core.told.ToldException;
 import nexa.imaging.blocks.BlockJpeg.Component;
 
 /**
@@ -101,7 +102,7 @@ public final class ScanCheck {
                 int size = symbol & 0xF;
                 if (size == 0 && symbol != SIXTEEN_ZEROS) {
                     if (symbol != 0) {
-                        throw new IOException("its data is damaged");
+                        throw new ToldException("told.blocks.data-damaged");
                     }
                     return;
                 }
@@ -109,7 +110,7 @@ public final class ScanCheck {
                 coefficient += (symbol >> 4) + 1;
             }
             if (coefficient > COEFFICIENTS) {
-                throw new IOException("its data is damaged");
+                throw new ToldException("told.blocks.data-damaged");
             }
         }
     }
@@ -172,7 +173,7 @@ public final class ScanCheck {
             }
             left -= count;
             if (left < borrowed) {
-                throw new IOException("its data ends too early");
+                throw new ToldException("told.blocks.data-ends-too-early");
             }
         }
 
@@ -200,7 +201,7 @@ public final class ScanCheck {
         void restart() throws IOException {
             toMarker();
             if (at + 1 >= bytes.length || (bytes[at + 1] & 0xF8) != 0xD0) {
-                throw new IOException("its data is damaged");
+                throw new ToldException("told.blocks.data-damaged");
             }
             at += 2;
             buffer = 0;
@@ -215,7 +216,7 @@ public final class ScanCheck {
 
         private void toMarker() throws IOException {
             if (left - borrowed >= Byte.SIZE || !atMarker()) {
-                throw new IOException("there is data too much");
+                throw new ToldException("told.blocks.data-too-much");
             }
             while (at + 1 < bytes.length && bytes[at + 1] == (byte) 0xFF) { // fill bytes
                 at++;

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
+import nexa.core.told.ToldException;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.JdkPixels;
 import nexa.imaging.pixels.Picture;
@@ -53,7 +54,7 @@ final class InkJpeg {
     private static Mat inverted(byte[] bytes) throws IOException {
         BufferedImage image = ImageIO.read(new ByteArrayInputStream(bytes));
         if (image == null) {
-            throw new IOException("no reader");
+            throw new ToldException("told.codec.no-reader");
         }
         return JdkPixels.matrix(image);
     }

@@ -5,6 +5,8 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.HashMap;
 import java.util.Map;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -49,13 +51,13 @@ final class TiffTags {
             file.order(file.get(0) == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
             int version = file.getShort(2);
             if (version != CLASSIC && version != BIG) {
-                throw new IOException("no TIFF");
+                throw new ToldException("told.codec.no-tiff");
             }
             TiffTags tags = new TiffTags(file, version == BIG);
             tags.readFirstDirectory();
             return tags;
         } catch (IndexOutOfBoundsException cut) {
-            throw new IOException("its directory lies outside the file", cut);
+            throw new ToldException(Told.of("told.codec.directory-lies-outside-file"), cut);
         }
     }
 
@@ -65,7 +67,7 @@ final class TiffTags {
         int first = directory + (big ? 8 : 2);
         int step = big ? 20 : 12;
         if (count < 0 || count > file.limit() / step) {
-            throw new IOException("its directory is longer than the file");
+            throw new ToldException("told.codec.directory-longer-than-file");
         }
         for (int i = 0; i < count; i++) {
             readField(first + i * step);
@@ -95,7 +97,7 @@ final class TiffTags {
 
     private int place(long at) throws IOException {
         if (at < 0 || at >= file.limit()) {
-            throw new IOException("its directory lies outside the file");
+            throw new ToldException("told.codec.directory-lies-outside-file");
         }
         return (int) at;
     }

@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import nexa.core.told.ToldException;
 import org.jspecify.annotations.Nullable;
 
 /** A colour profile (ICC.1:2022). Immutable; two are equal if their bytes are. */
@@ -69,11 +70,11 @@ public final class Profile {
      */
     public static Profile read(Path file) throws IOException {
         if (!Files.isRegularFile(file) || Files.size(file) > LARGEST_FILE) {
-            throw new IOException("There is no profile file " + file);
+            throw new ToldException("told.colour.no-profile-file", file);
         }
         return of(Files.readAllBytes(file))
                 .filter(profile -> profile.space() == Space.RGB)
-                .orElseThrow(() -> new IOException(file + " is not a colour profile for RGB"));
+                .orElseThrow(() -> new ToldException("told.colour.not-colour-profile-for-rgb", file));
     }
 
     private static String name(byte[] bytes) {

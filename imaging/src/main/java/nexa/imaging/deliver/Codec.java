@@ -19,6 +19,7 @@ import java.util.Arrays;
 import java.util.List;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
+import nexa.core.told.ToldException;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.BytePointer;
@@ -60,8 +61,11 @@ final class Codec {
         int high = settings.quality();
         byte[] best = at(low, picture, metadata, settings);
         if (best.length > most) {
-            throw new IOException("it can't be made as small as %,d kB; at quality %d it has %,d kB"
-                    .formatted(most / BYTES_PER_KILOBYTE, low, Math.ceilDiv(best.length, BYTES_PER_KILOBYTE)));
+            throw new ToldException(
+                    "told.deliver.cannot-as-small",
+                    most / BYTES_PER_KILOBYTE,
+                    low,
+                    Math.ceilDiv(best.length, BYTES_PER_KILOBYTE));
         }
         while (high - low > 1) {
             int middle = (low + high) / 2;
@@ -107,7 +111,7 @@ final class Codec {
     }
 
     private static IOException refused(Picture picture, FileType type) {
-        return new IOException("A picture of " + picture.size() + " pixels can't be written as " + type.label());
+        return new ToldException("told.deliver.picture-pixels-cannot-written", picture.size(), type.label());
     }
 
     private static void collect(SourceMetadata metadata, FileType type, List<Integer> kinds, List<byte[]> blocks) {

@@ -5,6 +5,8 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.files.DeliveredColour;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.pixels.Picture;
@@ -53,7 +55,7 @@ record Colours(Picture picture, byte @Nullable [] icc) implements AutoCloseable 
         try {
             return new Colours(ColourTransform.between(from, to).apply(picture), to.bytes());
         } catch (RuntimeException refused) { // the engine's own
-            throw new IOException("the colours of " + from + " can't be turned into those of " + to, refused);
+            throw new ToldException(Told.of("told.deliver.colours-cannot-turned-into-those", from, to), refused);
         }
     }
 

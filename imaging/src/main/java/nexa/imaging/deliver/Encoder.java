@@ -8,6 +8,7 @@ import nexa.core.files.Description;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Packing;
+import nexa.core.told.Told;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.ExifBlock.Itself;
 import nexa.imaging.deliver.IptcBlock.DataSet;
@@ -40,11 +41,10 @@ public final class Encoder {
      *
      * @param source the opened photo the picture was rendered from
      * @param ppi that the file says it has; 0 = what the source says
-     * @param notes told, in words for the user, what of the metadata was left out that nobody asked to leave out
+     * @param notes told, what of the metadata was left out that nobody asked to leave out
      * @throws IOException if the picture can't be encoded, such as beyond 65,500 pixels a side for JPEG
      */
-    public static byte[] encode(
-            Picture picture, Source source, FileSettings settings, double ppi, Consumer<String> notes)
+    public static byte[] encode(Picture picture, Source source, FileSettings settings, double ppi, Consumer<Told> notes)
             throws IOException {
         FileType type = settings.type();
         try (Colours colours = Colours.of(picture, source.profile(), settings.colour());
@@ -75,7 +75,7 @@ public final class Encoder {
             SourceMetadata metadata,
             FileSettings settings,
             double ppi,
-            Consumer<String> notes)
+            Consumer<Told> notes)
             throws IOException {
         boolean thumbnail = settings.description().keep() == Description.Keep.ALL;
         byte[] block = ExifBlock.bytes(exif, thumbnail ? Optional.of(thumbnail(ready)) : Optional.empty(), notes);

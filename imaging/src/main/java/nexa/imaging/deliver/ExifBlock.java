@@ -17,6 +17,7 @@ import nexa.core.files.Description;
 import nexa.core.files.Description.Keep;
 import nexa.core.files.FileType;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.Told;
 import org.apache.commons.imaging.ImagingException;
 import org.apache.commons.imaging.bytesource.ByteSource;
 import org.apache.commons.imaging.common.RationalNumber;
@@ -60,9 +61,9 @@ final class ExifBlock {
      * The structure to write.
      *
      * @param source the source's EXIF; null or damaged ones count as empty
-     * @param notes told, in words for the user, what of the source is left out that nobody asked to leave out
+     * @param notes told, what of the source is left out that nobody asked to leave out
      */
-    static TiffOutputSet forDelivery(byte @Nullable [] source, Description said, Itself file, Consumer<String> notes)
+    static TiffOutputSet forDelivery(byte @Nullable [] source, Description said, Itself file, Consumer<Told> notes)
             throws IOException {
         TiffOutputSet kept = descriptive(said.keep() == Keep.NONE ? null : source, notes);
         ExifWords.choose(kept, said);
@@ -97,12 +98,12 @@ final class ExifBlock {
      * As bytes for a JPEG, PNG or WebP, with a thumbnail. What would not fit into a JPEG's segment is left out and told:
      * the maker's notes, then the thumbnail, then the largest fields.
      */
-    static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail, Consumer<String> notes) throws IOException {
+    static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail, Consumer<Told> notes) throws IOException {
         byte[] whole = write(with(thumbnail, set));
         if (whole.length <= JpegParts.LARGEST_EXIF) {
             return whole;
         }
-        notes.accept("what its EXIF says was too much for one segment and was cut");
+        notes.accept(Told.of("told.note.exif-cut"));
         set.getOrCreateExifDirectory().removeField(ExifTags.MAKER_NOTE);
         byte[] written = write(with(thumbnail, set));
         if (written.length > JpegParts.LARGEST_EXIF) {
@@ -151,19 +152,19 @@ final class ExifBlock {
         return out.toByteArray();
     }
 
-    private static TiffOutputSet descriptive(byte @Nullable [] source, Consumer<String> notes) {
+    private static TiffOutputSet descriptive(byte @Nullable [] source, Consumer<Told> notes) {
         if (source != null) {
             try {
                 return copied(source, notes);
             } catch (IOException | RuntimeException damaged) {
                 LOG.info("Damaged EXIF is left out", damaged);
-                notes.accept("its EXIF is damaged and was left out");
+                notes.accept(Told.of("told.note.exif-damaged"));
             }
         }
         return new TiffOutputSet(ByteOrder.LITTLE_ENDIAN);
     }
 
-    private static TiffOutputSet copied(byte[] source, Consumer<String> notes) throws IOException {
+    private static TiffOutputSet copied(byte[] source, Consumer<Told> notes) throws IOException {
         TiffImageMetadata parsed = (TiffImageMetadata)
                 new TiffImageParser().getMetadata(ByteSource.array(source), new TiffImagingParameters());
         TiffOutputSet all = parsed.getOutputSet();
@@ -176,12 +177,12 @@ final class ExifBlock {
         return kept;
     }
 
-    private static TiffOutputDirectory descriptive(TiffOutputDirectory source, ByteOrder order, Consumer<String> notes)
+    private static TiffOutputDirectory descriptive(TiffOutputDirectory source, ByteOrder order, Consumer<Told> notes)
             throws ImagingException {
         TiffOutputDirectory kept = new TiffOutputDirectory(source.getType(), order);
         for (TiffOutputField field : source) {
             if (field.tag == ExifTags.MAKER_NOTE && !MakerNotes.mayMove(field.getData())) {
-                notes.accept("the camera maker's own notes were left out");
+                notes.accept(Told.of("told.note.maker-notes"));
             } else if (!ExifTags.describesFile(field.tag)) {
                 kept.add(field);
             }

@@ -10,6 +10,7 @@ import nexa.core.files.Description;
 import nexa.core.files.Description.Keep;
 import nexa.core.files.FileType;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.Told;
 import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.blocks.BlockCut.Part;
 import nexa.imaging.source.SourceMetadata;
@@ -30,7 +31,7 @@ public final class UntouchedJpeg {
      * @param part of the stored pixels, on the grid
      * @param orientation as EXIF has it
      * @param ppi that the file says it has; 0 = what the source says
-     * @param notes told, in words for the user, what of the metadata was left out that nobody asked to leave out
+     * @param notes told, what of the metadata was left out that nobody asked to leave out
      * @throws IOException with words for the user if the file can't be cut so
      */
     public static byte[] of(
@@ -40,7 +41,7 @@ public final class UntouchedJpeg {
             Description said,
             int orientation,
             double ppi,
-            Consumer<String> notes)
+            Consumer<Told> notes)
             throws IOException {
         PixelSize size = new PixelSize(part.width(), part.height());
         ExifBlock.Itself itself =

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import nexa.core.files.Description;
 import nexa.core.files.Description.Keep;
+import nexa.core.told.Told;
 import nexa.imaging.deliver.IptcBlock.DataSet;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -67,10 +68,10 @@ final class XmpBlock {
      *
      * @param source the source's packet; null or damaged ones count as empty
      * @param iptc what is to be said here because the file has no place for an IPTC record
-     * @param notes told, in words for the user, what of the source is left out that nobody asked to leave out
+     * @param notes told, what of the source is left out that nobody asked to leave out
      */
     static byte @Nullable [] forDelivery(
-            byte @Nullable [] source, Description said, List<DataSet> iptc, Consumer<String> notes) {
+            byte @Nullable [] source, Description said, List<DataSet> iptc, Consumer<Told> notes) {
         try {
             XMPMeta before = source == null ? XMPMetaFactory.create() : XMPMetaFactory.parseFromBuffer(source);
             XMPMeta after = chosen(before, said);
@@ -85,11 +86,11 @@ final class XmpBlock {
             if (written == null || written.length <= JpegParts.LARGEST_XMP) {
                 return written;
             }
-            notes.accept("what its XMP says was too much for one segment and was cut to who made it");
+            notes.accept(Told.of("told.note.xmp-cut"));
             return written(chosen(before, said.keeping(Keep.CREDIT, said.dropsPlace())));
         } catch (XMPException damaged) {
             LOG.info("Damaged XMP is left out", damaged);
-            notes.accept("its XMP is damaged and was left out");
+            notes.accept(Told.of("told.note.xmp-damaged"));
             return source == null ? null : forDelivery(null, said, iptc, notes);
         }
     }

@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.Point;
+import nexa.core.told.ToldException;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.Loader;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -69,12 +70,12 @@ final class FaceDetector {
         String path = "/org/bytedeco/opencv/" + Loader.getPlatform() + "/share/opencv4/haarcascades/" + name;
         URL resource = CascadeClassifier.class.getResource(path);
         if (resource == null) {
-            throw new IOException("there is no " + path);
+            throw new ToldException("told.detect.no", path);
         }
         File file = Loader.cacheResource(resource);
         CascadeClassifier cascade = new CascadeClassifier(file.getPath());
         if (cascade.empty()) {
-            throw new IOException(name + " can't be read");
+            throw new ToldException("told.detect.cannot-read", name);
         }
         return cascade;
     }

@@ -149,7 +149,7 @@ class BlockCutTest {
     void progressive_isRefusedWithWords() {
         byte[] whole = jpeg(new Kind(IMWRITE_JPEG_SAMPLING_FACTOR_444, true, 0, false, 90, 1), 64, 64, true);
         assertEquals(
-                "it is progressive or of a rare kind",
+                "told.blocks.progressive-or-rare-kind",
                 assertThrows(IOException.class, () -> BlockCut.grid(whole)).getMessage());
     }
 

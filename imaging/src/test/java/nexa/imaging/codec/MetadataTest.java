@@ -15,6 +15,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import nexa.core.files.FileSettings;
+import nexa.core.told.Told;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.colour.Profile;
@@ -125,8 +126,7 @@ class MetadataTest {
         }
     }
 
-    private static SourceMetadata delivered(SourceMetadata from, String settings, List<String> notes)
-            throws IOException {
+    private static SourceMetadata delivered(SourceMetadata from, String settings, List<Told> notes) throws IOException {
         try (Picture scene = TestPhotos.scene(64, 48);
                 Source source = new Source(scene, from)) {
             byte[] file = Encoder.encode(scene, source, FileSettings.parse(settings), 0, notes::add);
@@ -192,11 +192,11 @@ class MetadataTest {
         byte[] icc = java.util.Arrays.copyOf(Profile.WIDE.bytes(), 200_000);
         java.nio.ByteBuffer.wrap(icc).putInt(0, icc.length);
         String large = XMP.replace("xmp:Rating=\"4\"", "xmp:Rating=\"4\" xmp:Label=\"" + "x".repeat(70_000) + "\"");
-        List<String> notes = new ArrayList<>();
+        List<Told> notes = new ArrayList<>();
         SourceMetadata from = new SourceMetadata(null, icc, large.getBytes(StandardCharsets.UTF_8), null);
         SourceMetadata read = delivered(from, "jpeg 90", notes);
         assertArrayEquals(icc, read.icc());
-        assertTrue(notes.toString().contains("XMP"), notes::toString);
+        assertTrue(notes.contains(Told.of("told.note.xmp-cut")), notes::toString);
     }
 
     /** In all the places where cameras and programs put one. */

@@ -21,6 +21,7 @@ import java.util.Set;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.Told;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -86,7 +87,7 @@ class PhotoCodecsTest {
     @Test
     void probe_text_isNotAnImage() throws IOException {
         Path file = Files.writeString(folder.resolve("t.jpg"), "notes about glazes");
-        assertEquals("not an image", trouble(file).text());
+        assertEquals(Told.of("trouble.not-an-image"), trouble(file).told());
     }
 
     @Test
@@ -111,7 +112,7 @@ class PhotoCodecsTest {
         Trouble trouble = trouble(cut);
         assertEquals(Trouble.Kind.TRUNCATED, trouble.kind());
         assertEquals(100 * share, trouble.percent(), 15);
-        assertTrue(trouble.text().matches("truncated after \\d+ %"));
+        assertEquals(Told.of("trouble.truncated", trouble.percent()), trouble.told());
     }
 
     @Test

@@ -26,6 +26,7 @@ import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.Told;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
@@ -237,7 +238,7 @@ class EncoderTest {
             FileSettings asked = FileSettings.DEFAULT.coloured(DeliveredColour.profile(notes.toString()));
             IOException refused =
                     assertThrows(IOException.class, () -> Encoder.encode(source.picture(), source, asked));
-            assertTrue(refused.getMessage().contains("notes.icc is not a colour profile"));
+            assertTrue(Told.of(refused).code().startsWith("told.colour.not-colour-profile"));
         }
     }
 

@@ -21,6 +21,9 @@ import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.told.InvalidException;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 
@@ -65,7 +68,7 @@ public record BriefFile(String name, List<Format> formats) {
     /** @throws IOException with words for the user if the file can't be read or is not a brief */
     public static BriefFile read(Path file) throws IOException {
         if (Files.size(file) > LARGEST_FILE) {
-            throw new IOException("This file is far larger than a brief");
+            throw new ToldException("told.exchange.file-far-larger-than-brief");
         }
         return parse(new String(Files.readAllBytes(file), StandardCharsets.UTF_8));
     }
@@ -107,8 +110,7 @@ public record BriefFile(String name, List<Format> formats) {
         return Arrays.stream(OrientationRule.values())
                 .filter(rule -> words(rule).equalsIgnoreCase(words.strip()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "“" + words + "” is no orientation: write follow photo, horizontal or vertical"));
+                .orElseThrow(() -> new InvalidException("told.exchange.no-orientation-write-follow-photo", words));
     }
 
     /** @throws IOException with words for the user if it is not a brief */
@@ -117,14 +119,16 @@ public record BriefFile(String name, List<Format> formats) {
         if (root == null
                 || !root.path("formats").isArray()
                 || !root.path("nexaBrief").canConvertToInt()) {
-            throw new IOException("This is not a brief: it has no “nexaBrief” and “formats”");
+            throw new ToldException("told.exchange.not-brief-no-nexabrief-formats");
         }
         if (root.path("nexaBrief").asInt() > VERSION) {
-            throw new IOException("This brief was made by a newer version of Nexa");
+            throw new ToldException("told.exchange.brief-was-made-by-newer");
         }
         if (root.path("formats").size() > Brief.MOST) {
-            throw new IOException("A brief has at most %d formats; this one has %d"
-                    .formatted(Brief.MOST, root.path("formats").size()));
+            throw new ToldException(
+                    "told.exchange.too-many-formats",
+                    Brief.MOST,
+                    root.path("formats").size());
         }
         List<Format> formats = new ArrayList<>();
         for (JsonNode node : root.path("formats")) {
@@ -137,7 +141,7 @@ public record BriefFile(String name, List<Format> formats) {
         try {
             return JSON.readTree(text);
         } catch (JsonProcessingException broken) {
-            throw new IOException("This is not JSON: " + broken.getOriginalMessage(), broken);
+            throw new ToldException(Told.of("told.exchange.not-json", broken.getOriginalMessage()), broken);
         }
     }
 
@@ -153,7 +157,7 @@ public record BriefFile(String name, List<Format> formats) {
                     node.path("note").asText(""),
                     FileSettings.parse(node.path("files").asText(FileSettings.DEFAULT.text())));
         } catch (IllegalArgumentException wrong) {
-            throw new IOException("Format " + place + " of the brief: " + wrong.getMessage(), wrong);
+            throw new ToldException(Told.of("told.exchange.format-brief", place, Told.of(wrong)), wrong);
         }
     }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.brief.Framing;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -24,7 +25,7 @@ public final class Changes {
     private final Map<String, Photo> byFile = new HashMap<>();
     private final Map<String, Photo> byContent = new HashMap<>();
     private final Map<Photo, Framing> found = new LinkedHashMap<>();
-    private final Set<String> troubles = new LinkedHashSet<>();
+    private final Set<Told> troubles = new LinkedHashSet<>();
 
     Changes(Shoot shoot, String label) {
         this.shoot = shoot;
@@ -45,9 +46,9 @@ public final class Changes {
     }
 
     /** The same said again is said once, and of very many only the first. */
-    void trouble(String words) {
+    void trouble(Told said) {
         if (troubles.size() < MOST_TROUBLES) {
-            troubles.add(words);
+            troubles.add(said);
         }
     }
 
@@ -59,7 +60,7 @@ public final class Changes {
      */
     void add(String where, Photo photo, FramingTexts texts) {
         Read read = texts.framing(shoot.brief());
-        read.unknown().forEach(name -> trouble(where + ": the brief has no format “" + name + "”"));
+        read.unknown().forEach(name -> trouble(Told.of("told.exchange.no-format", where, name)));
         found.put(photo, read.framing());
     }
 

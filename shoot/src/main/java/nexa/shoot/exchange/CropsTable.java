@@ -22,6 +22,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.print.OutputSize;
 import nexa.core.space.PhotoSpace;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.disk.AtomicFile;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -155,7 +156,7 @@ public final class CropsTable {
             try {
                 changes.add(name, entry.getKey(), entry.getValue());
             } catch (IllegalArgumentException wrong) {
-                changes.trouble(name + ": " + wrong.getMessage());
+                changes.trouble(Told.of("told.at", name, Told.of(wrong)));
             }
         }
         return changes;

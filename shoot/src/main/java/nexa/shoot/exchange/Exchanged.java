@@ -1,6 +1,7 @@
 package nexa.shoot.exchange;
 
 import java.util.List;
+import nexa.core.told.Told;
 
 /**
  * What came of writing or reading crops.
@@ -9,7 +10,7 @@ import java.util.List;
  * @param same whose crops were there already
  * @param troubles what was left out and why, in words for the user
  */
-public record Exchanged(int photos, int same, List<String> troubles) {
+public record Exchanged(int photos, int same, List<Told> troubles) {
     public Exchanged {
         troubles = List.copyOf(troubles);
     }

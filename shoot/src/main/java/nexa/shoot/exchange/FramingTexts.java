@@ -22,6 +22,7 @@ import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
+import nexa.core.told.InvalidException;
 
 /**
  * A framing as named texts, with formats by their names: what a sidecar and the table of crops both hold. Numbers are
@@ -129,8 +130,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
     private Framing framing(Map<Integer, Crop> placed, Map<Integer, List<Alternate>> alternates) {
         for (String name : NOT_MADE) {
             if (text(photo, name).isPresent()) {
-                throw new IllegalArgumentException(
-                        "A correction (" + name + ") that this version of Nexa doesn't make");
+                throw new InvalidException("told.exchange.correction-version-nexa-doesn-t", name);
             }
         }
         Turn turn = new Turn((int) number(photo, "quarterTurns", 0), flag(photo, "mirrored"));
@@ -173,6 +173,6 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             }
         } catch (NumberFormatException notANumber) { // said below
         }
-        throw new IllegalArgumentException("“" + (text == null ? "" : text) + "” is no number for " + name);
+        throw new InvalidException("told.exchange.no-number-for", text == null ? "" : text, name);
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import nexa.core.brief.Format;
+import nexa.core.told.InvalidException;
 import nexa.shoot.Preferences;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -69,7 +70,7 @@ public final class Shelf {
     /** @throws IllegalArgumentException with words for the user if it has no name */
     public void keep(BriefFile brief) {
         if (brief.name().isBlank()) {
-            throw new IllegalArgumentException("Give the brief a name");
+            throw new InvalidException("told.exchange.give-brief-name");
         }
         List<BriefFile> longer = new ArrayList<>(without(brief));
         longer.addFirst(new BriefFile(brief.name().strip(), brief.formats()));

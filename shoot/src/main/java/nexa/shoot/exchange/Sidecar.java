@@ -15,6 +15,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,7 +60,7 @@ record Sidecar(String fingerprint, FramingTexts texts) {
             return XMPMetaFactory.serializeToBuffer(
                     meta, new SerializeOptions().setUseCanonicalFormat(true).setPadding(0));
         } catch (XMPException foreign) {
-            throw new IOException("it holds something that is not XMP", foreign);
+            throw new ToldException(Told.of("told.exchange.holds-something-not-xmp"), foreign);
         }
     }
 
@@ -105,7 +107,7 @@ record Sidecar(String fingerprint, FramingTexts texts) {
                 return Optional.empty();
             }
             if (!version.equals(VERSION)) {
-                throw new IOException("it was written by a newer version of Nexa");
+                throw new ToldException("told.exchange.was-written-by-newer-version");
             }
             Map<String, String> photo = new LinkedHashMap<>();
             for (String name : FramingTexts.PHOTO) {
@@ -115,7 +117,7 @@ record Sidecar(String fingerprint, FramingTexts texts) {
                     text(meta.getProperty(NAMESPACE, "fingerprint")).orElse("");
             return Optional.of(new Sidecar(fingerprint, new FramingTexts(photo, crops(meta))));
         } catch (XMPException broken) {
-            throw new IOException("it is not XMP", broken);
+            throw new ToldException(Told.of("told.exchange.not-xmp"), broken);
         }
     }
 

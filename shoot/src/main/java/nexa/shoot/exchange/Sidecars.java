@@ -12,6 +12,8 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -47,7 +49,7 @@ public final class Sidecars {
         WriteGuard guard = shoot.guard();
         int written = 0;
         int same = 0;
-        List<String> troubles = new ArrayList<>();
+        List<Told> troubles = new ArrayList<>();
         for (Photo photo : shoot.photos()) {
             Path file = Sidecar.of(shoot.fileOf(photo));
             boolean untouched = shoot.framing(photo).equals(Framing.UNTOUCHED);
@@ -55,13 +57,13 @@ public final class Sidecars {
                 try {
                     Optional<Boolean> changed = shoot.whileEditing(() -> write(shoot, photo, file, guard));
                     if (changed.isEmpty()) {
-                        troubles.add("Another program has the shoot now; the other sidecars are not written");
+                        troubles.add(Told.of("told.exchange.another-program"));
                         break;
                     }
                     written += changed.get() ? 1 : 0;
                     same += changed.get() ? 0 : 1;
                 } catch (IOException failed) {
-                    troubles.add(file.getFileName() + ": " + words(failed));
+                    troubles.add(Told.of("told.at", file.getFileName(), Told.of(failed)));
                 }
             }
         }
@@ -89,7 +91,7 @@ public final class Sidecars {
                     read(entry.getKey(), sidecar.get(), changes);
                 }
             } catch (IOException | IllegalArgumentException broken) {
-                changes.trouble(entry.getKey() + ENDING + ": " + words(broken));
+                changes.trouble(Told.of("told.at", entry.getKey() + ENDING, Told.of(broken)));
             }
         }
         return changes;
@@ -98,7 +100,7 @@ public final class Sidecars {
     private static void read(String file, Sidecar sidecar, Changes changes) {
         Optional<Photo> photo = changes.photo(file).or(() -> changes.withContent(sidecar.fingerprint()));
         if (photo.isEmpty()) {
-            changes.trouble(file + ENDING + ": its photo is not here");
+            changes.trouble(Told.of("told.exchange.photo-not-here", file + ENDING));
             return;
         }
         changes.add(file + ENDING, photo.get(), sidecar.texts());
@@ -111,7 +113,7 @@ public final class Sidecars {
             files.filter(file -> file.toString().endsWith(ENDING) && Files.isRegularFile(file))
                     .forEach(file -> there.put(photoOf(folder, file), file));
         } catch (IOException | java.io.UncheckedIOException unreadable) {
-            changes.trouble(folder + ": " + unreadable.getMessage());
+            changes.trouble(Told.of("told.at", folder, Told.of(unreadable)));
         }
         return there;
     }
@@ -123,12 +125,8 @@ public final class Sidecars {
 
     private static byte[] bytes(Path file) throws IOException {
         if (Files.size(file) > LARGEST) {
-            throw new IOException("it is far larger than a sidecar");
+            throw new ToldException("told.exchange.far-larger-than-sidecar");
         }
         return Files.readAllBytes(file);
-    }
-
-    private static String words(Exception failed) {
-        return failed.getMessage() == null ? "it can't be read or written" : failed.getMessage();
     }
 }

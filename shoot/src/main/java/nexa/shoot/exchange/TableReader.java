@@ -16,6 +16,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.photo.Photo;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -57,11 +59,11 @@ final class TableReader {
             rows(format.parse(text), between != ',');
         } catch (UncheckedIOException | IllegalArgumentException broken) { // the parser's own
             if (broken.getCause() instanceof CharacterCodingException) {
-                throw new IOException("This is no table of crops: it is not UTF-8 text", broken);
+                throw new ToldException(Told.of("told.exchange.no-table-crops-not-utf"), broken);
             }
-            throw new IOException("This is no table of crops: " + broken.getMessage(), broken);
+            throw new ToldException(Told.of("told.exchange.no-table-crops", Told.of(broken)), broken);
         } catch (CharacterCodingException binary) {
-            throw new IOException("This is no table of crops: it is not UTF-8 text", binary);
+            throw new ToldException(Told.of("told.exchange.no-table-crops-not-utf"), binary);
         }
         return byPhoto;
     }
@@ -94,7 +96,7 @@ final class TableReader {
 
     private void rows(CSVParser rows, boolean commaInNumbers) throws IOException {
         if (!rows.getHeaderNames().containsAll(List.of("photo", "format", "centreX"))) {
-            throw new IOException("This is no table of crops: it has no columns photo, format and centreX");
+            throw new ToldException("told.exchange.no-table-crops-no-columns");
         }
         for (CSVRecord row : rows) {
             Optional<Photo> photo = photo(row);
@@ -110,7 +112,7 @@ final class TableReader {
         Optional<Photo> photo = changes.photo(name)
                 .or(() -> row.isSet("content") ? changes.withContent(row.get("content")) : Optional.empty());
         if (photo.isEmpty()) {
-            changes.trouble(name + ": there is no such photo");
+            changes.trouble(Told.of("told.exchange.no-photo", name));
         }
         return photo;
     }
@@ -125,7 +127,7 @@ final class TableReader {
         if (texts.crops().size() < MOST_ROWS) {
             texts.crops().add(crop);
         } else {
-            changes.trouble(photo.file() + ": it has more than " + MOST_ROWS + " rows; the others are left out");
+            changes.trouble(Told.of("told.exchange.too-many-rows", photo.file(), MOST_ROWS));
         }
     }
 
@@ -156,7 +158,7 @@ final class TableReader {
                 length = into[from + i] == '\n' ? 0 : length + 1;
             }
             if (length > LONGEST) {
-                throw new IOException("This is no table of crops: a line of it has more than a million letters");
+                throw new ToldException("told.exchange.no-table-crops-line-more");
             }
             return read;
         }

@@ -7,6 +7,6 @@ public final class NameTakenException extends RefusedException {
     private static final long serialVersionUID = 1;
 
     NameTakenException(Path file) {
-        super(file + " is there already");
+        super("told.guard.there-already", file);
     }
 }

@@ -1,12 +1,12 @@
 package nexa.shoot.guard;
 
-import java.io.IOException;
+import nexa.core.told.ToldException;
 
-/** A file is not written because of what is there; the message says what, for the user. */
-public sealed class RefusedException extends IOException permits NameTakenException {
+/** A file is not written because of what is there; the reason says what. */
+public sealed class RefusedException extends ToldException permits NameTakenException {
     private static final long serialVersionUID = 1;
 
-    RefusedException(String message) {
-        super(message);
+    RefusedException(String code, Object... values) {
+        super(code, values);
     }
 }

@@ -139,7 +139,7 @@ public final class WriteGuard {
     private void requireFolder(Path real) throws RefusedException {
         requireNotOwn(real);
         if (root.isPresent() && !real.startsWith(root.get())) {
-            throw new RefusedException("It would lie in " + real + ", outside of " + root.get());
+            throw new RefusedException("told.guard.would-lie-outside", real, root.get());
         }
     }
 
@@ -160,10 +160,10 @@ public final class WriteGuard {
         }
         if (!Files.isRegularFile(real, LinkOption.NOFOLLOW_LINKS)) {
             String what = Files.isSymbolicLink(real) ? "a link" : "no plain file";
-            throw new RefusedException(real + " is " + what + ", and Nexa writes to none");
+            throw new RefusedException("told.guard.nexa-writes-none", real, what);
         }
         if (isOriginal(real)) {
-            throw new RefusedException(real + " is a photo, and Nexa never writes to one");
+            throw new RefusedException("told.guard.photo-nexa-never-writes-one", real);
         }
         if (!replace) {
             throw new NameTakenException(real);
@@ -185,7 +185,7 @@ public final class WriteGuard {
             inStore |= part.toString().equalsIgnoreCase(STORE);
         }
         if (inStore || own.stream().anyMatch(real::startsWith)) {
-            throw new RefusedException(real + " is where Nexa keeps its own files");
+            throw new RefusedException("told.guard.where-nexa-keeps-own-files", real);
         }
     }
 }

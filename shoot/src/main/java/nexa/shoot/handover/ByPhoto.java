@@ -11,6 +11,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Function;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.shoot.photo.Photo;
 
 /** Work on deliveries on all cores, photo by photo, as those of one photo share a decode. */
@@ -43,7 +45,7 @@ public final class ByPhoto {
             return results;
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new IOException("This was stopped", stopped);
+            throw new ToldException(Told.of("told.handover.was-stopped"), stopped);
         } catch (ExecutionException bug) {
             throw new IllegalStateException(bug.getCause());
         }

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
@@ -27,7 +29,7 @@ public final class Handover {
     private final Consumer<Outcome> progress;
     private final RunControl control;
     private final Room room = new Room();
-    private Optional<String> listTrouble = Optional.empty();
+    private Optional<Told> listTrouble = Optional.empty();
 
     /**
      * @param progress told of every file as it is done, on the worker's thread
@@ -65,9 +67,9 @@ public final class Handover {
         try {
             return guard.inside(folder);
         } catch (NotDirectoryException | RefusedException said) {
-            throw new IOException(said.getMessage(), said);
+            throw new ToldException(Told.of(said), said);
         } catch (IOException failed) {
-            throw new IOException("The folder " + folder + " can't be made or written to", failed);
+            throw new ToldException(Told.of("told.handover.folder-cannot-made-or-written", folder), failed);
         }
     }
 
@@ -82,7 +84,7 @@ public final class Handover {
             }
         } catch (IOException full) {
             LOG.warn("The list in {} was not written", writing.folder, full);
-            listTrouble = Optional.of(words(full));
+            listTrouble = Optional.of(unwritten(full));
         }
     }
 
@@ -92,7 +94,7 @@ public final class Handover {
     }
 
     /** Why the list of files could not be written; empty if it is there. */
-    public Optional<String> listTrouble() {
+    public Optional<Told> listTrouble() {
         return listTrouble;
     }
 
@@ -110,8 +112,7 @@ public final class Handover {
                 }
             }
         } catch (UnreadablePhotoException unreadable) {
-            ofOnePhoto.forEach(d ->
-                    outcomes.add(told(new Outcome.Failed(d, unreadable.trouble().text()))));
+            ofOnePhoto.forEach(d -> outcomes.add(told(new Outcome.Failed(d, unreadable.told()))));
         }
         return outcomes;
     }
@@ -122,11 +123,11 @@ public final class Handover {
     }
 
     private Outcome deliver(Delivery delivery, OpenedPhoto photo, boolean damaged, Writing writing) {
-        Optional<String> tooLarge = Room.refusal(delivery);
+        Optional<Told> tooLarge = Room.refusal(delivery);
         if (tooLarge.isPresent()) {
             return new Outcome.Failed(delivery, tooLarge.get());
         }
-        Set<String> notes = new LinkedHashSet<>();
+        Set<Told> notes = new LinkedHashSet<>();
         try (Room.Held held = room.take(delivery)) {
             byte[] encoded = Rendering.bytes(delivery, photo, notes::add);
             String sha256 = Sha256.of(encoded);
@@ -142,15 +143,15 @@ public final class Handover {
                     plan.request().collision() == Collision.REPLACE ? IfTaken.REPLACE : IfTaken.REFUSE);
             return new Outcome.Written(delivery, encoded.length, sha256, damaged, List.copyOf(notes));
         } catch (UnreadablePhotoException unreadable) {
-            return new Outcome.Failed(delivery, unreadable.trouble().text());
+            return new Outcome.Failed(delivery, unreadable.told());
         } catch (IOException failed) {
-            return new Outcome.Failed(delivery, words(failed));
+            return new Outcome.Failed(delivery, unwritten(failed));
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other
-            return new Outcome.Failed(delivery, "could not be rendered: " + refused.getMessage());
+            return new Outcome.Failed(delivery, Told.of("told.handover.not-rendered", Told.of(refused)));
         }
     }
 
-    private static String words(IOException failed) {
-        return failed.getMessage() == null ? "could not be written" : "could not be written: " + failed.getMessage();
+    private static Told unwritten(IOException failed) {
+        return Told.of("told.handover.not-written", Told.of(failed));
     }
 }

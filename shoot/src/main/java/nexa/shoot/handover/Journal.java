@@ -15,6 +15,7 @@ import java.nio.file.StandardOpenOption;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import nexa.core.told.ToldException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.scan.DeliveredFiles;
@@ -114,7 +115,7 @@ final class Journal implements AutoCloseable {
                 LinkOption.NOFOLLOW_LINKS);
         if (!isOurs(channel)) {
             channel.close();
-            throw new IOException("Another handover into " + folder + " is running");
+            throw new ToldException("told.handover.another-handover-into-running", folder);
         }
         return new Journal(file, folder, channel, seal);
     }
@@ -127,7 +128,7 @@ final class Journal implements AutoCloseable {
         boolean shared = Files.getFileStore(file).supportsFileAttributeView("unix")
                 && (int) Files.getAttribute(file, "unix:nlink", LinkOption.NOFOLLOW_LINKS) > 1;
         if (shared || !beginsAsJournal(file)) {
-            throw new IOException(file + " is not Nexa's journal of a handover; move it away first");
+            throw new ToldException("told.handover.not-nexa-journal-handover-move", file);
         }
     }
 

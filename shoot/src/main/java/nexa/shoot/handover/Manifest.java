@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import nexa.core.told.ToldException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.scan.DeliveredFiles;
@@ -72,7 +73,7 @@ final class Manifest {
                 return json;
             }
         }
-        throw new IOException("All names for the list are taken, up to " + DeliveredFiles.LISTS.getLast());
+        throw new ToldException("told.handover.all-names-for-list-taken", DeliveredFiles.LISTS.getLast());
     }
 
     private static boolean isFree(Path file) {
@@ -113,7 +114,8 @@ final class Manifest {
             entry.put("damaged", true);
         }
         if (!written.notes().isEmpty()) {
-            written.notes().forEach(entry.putArray("notes")::add);
+            ArrayNode notes = entry.putArray("notes");
+            written.notes().forEach(note -> notes.add(note.toString()));
         }
         return entry;
     }

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Objects;
 import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.ToldException;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Decoder;
@@ -25,21 +26,21 @@ final class ReadBack {
     static void check(Delivery delivery, Path file, byte[] meant, PhotoCodecs codecs) throws IOException {
         byte[] read = Files.readAllBytes(file);
         if (!Arrays.equals(read, meant)) {
-            throw new IOException("what is on the disk differs from what was written");
+            throw new ToldException("told.handover.what-on-disk-differs-from");
         }
         if (!(codecs.probe(file) instanceof Probe.Readable(var facts))
                 || facts.exifOrientation() != orientation(delivery)
                 || !Objects.equals(facts.asShot(), delivery.size())) {
-            throw new IOException("the file reads back with other headers");
+            throw new ToldException("told.handover.file-reads-back-with-other");
         }
         boolean converted = delivery.format().files().colour().kind() != DeliveredColour.Kind.KEEP;
         if (converted && facts.profile() == null) {
-            throw new IOException("the file reads back without its colour profile");
+            throw new ToldException("told.handover.file-reads-back-without-colour");
         }
         try (Picture picture = Decoder.decode(file, read, Reduction.NONE)) {
             PixelSize size = facts.decodedToAsShot().apply(picture.size());
             if (!size.equals(delivery.size())) {
-                throw new IOException("the file reads back with " + size + " pixels");
+                throw new ToldException("told.handover.file-reads-back-with-pixels", size);
             }
         }
     }

@@ -17,6 +17,7 @@ import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
 import nexa.core.space.PhotoSpace;
+import nexa.core.told.Told;
 import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
@@ -61,7 +62,7 @@ public final class Rendering {
     }
 
     /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */
-    static byte[] bytes(Delivery delivery, OpenedPhoto photo, Consumer<String> notes) throws IOException {
+    static byte[] bytes(Delivery delivery, OpenedPhoto photo, Consumer<Told> notes) throws IOException {
         if (delivery.untouched().isPresent()) {
             return untouched(delivery, delivery.untouched().get(), photo.metadata(), notes);
         }
@@ -169,7 +170,7 @@ public final class Rendering {
         return delivery.photo().facts().orElseThrow();
     }
 
-    private static byte[] untouched(Delivery delivery, Untouched cut, SourceMetadata metadata, Consumer<String> notes)
+    private static byte[] untouched(Delivery delivery, Untouched cut, SourceMetadata metadata, Consumer<Told> notes)
             throws IOException {
         return UntouchedJpeg.of(
                 Files.readAllBytes(delivery.source()),

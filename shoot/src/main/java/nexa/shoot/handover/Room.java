@@ -5,6 +5,7 @@ import java.util.concurrent.Semaphore;
 import nexa.core.files.FileType;
 import nexa.core.files.Packing.Depth;
 import nexa.core.geometry.PixelSize;
+import nexa.core.told.Told;
 
 /**
  * Memory for deliveries. Each takes what it needs at most before it is begun, so that large ones wait for each other; one
@@ -47,16 +48,19 @@ final class Room {
     }
 
     /** Why a delivery can't be made, with the size that could be; empty if it can. */
-    static Optional<String> refusal(Delivery delivery) {
+    static Optional<Told> refusal(Delivery delivery) {
         double share = Math.max(heapOf(delivery) / heap(), nativeOf(delivery) / NATIVE);
         if (share <= 1) {
             return Optional.empty();
         }
         PixelSize size = delivery.size();
         double scale = Math.sqrt(0.99 / share);
-        return Optional.of("%s pixels as %s need more memory than Nexa may use; up to %d × %d would work"
-                .formatted(size, delivery.format().files().type().label(), (int) (size.width() * scale), (int)
-                        (size.height() * scale)));
+        return Optional.of(Told.of(
+                "told.handover.too-large",
+                size,
+                delivery.format().files().type().label(),
+                String.valueOf((int) (size.width() * scale)),
+                String.valueOf((int) (size.height() * scale))));
     }
 
     private static long heap() {

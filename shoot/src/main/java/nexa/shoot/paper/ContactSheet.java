@@ -3,9 +3,11 @@ package nexa.shoot.paper;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.paper.Box;
@@ -13,6 +15,8 @@ import nexa.core.paper.ContactGrid;
 import nexa.core.paper.ContactGrid.Cell;
 import nexa.core.paper.Page;
 import nexa.core.print.SizeTarget;
+import nexa.core.told.Told;
+import nexa.imaging.file.Trouble;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -47,7 +51,9 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
     private record Entry(Photo photo, Format format, Optional<Delivery> delivery) {}
 
     @Override
-    public Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control) throws IOException {
+    public Printed write(
+            Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control, Function<Told, String> words)
+            throws IOException {
         WriteGuard guard = shoot.guard();
         guard.require(file, ifTaken);
         List<List<Entry>> parts = parts(shoot);
@@ -71,17 +77,17 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
                 for (int first = 0; first < part.size(); first += cells.size()) {
                     List<Entry> here = part.subList(first, Math.min(part.size(), first + cells.size()));
                     pdf.begin(page);
-                    heading(pdf, shoot, here.getFirst().format, ++number, pages);
+                    heading(pdf, shoot, words, here.getFirst().format, ++number, pages);
                     for (int i = 0; i < here.size(); i++) {
-                        draw(pdf, shoot, here.get(i), cells.get(i), made);
+                        draw(pdf, shoot, words, here.get(i), cells.get(i), made);
                     }
                 }
             }
             pdf.save(file, guard, ifTaken);
         }
-        List<String> troubles = made.failed().entrySet().stream()
-                .map(failed -> failed.getKey().file() + ": " + failed.getValue())
-                .sorted()
+        List<Told> troubles = made.failed().entrySet().stream()
+                .sorted(Comparator.comparing(failed -> failed.getKey().file()))
+                .map(failed -> Told.of("told.at", failed.getKey().file(), failed.getValue()))
                 .toList();
         return new Printed(file, pages, made.pictures().size(), troubles, false);
     }
@@ -113,12 +119,13 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
                 photo.isReadable() ? Optional.of(HandoverPlan.sample(shoot, photo, format)) : Optional.empty());
     }
 
-    private void heading(Pdf pdf, Shoot shoot, Format format, int number, int pages) throws IOException {
+    private void heading(Pdf pdf, Shoot shoot, Function<Told, String> words, Format format, int number, int pages)
+            throws IOException {
         Box inside = page.inside();
         double baseline = inside.top() + 5;
         String what = byPhoto ? "" : " · " + named(format);
         pdf.text(shoot.name() + what, inside.left(), baseline, inside.width() - 25, TITLE_SIZE, false);
-        pdf.textBefore(number + " of " + pages, inside.right(), baseline, TEXT_SIZE);
+        pdf.textBefore(words.apply(Told.of("told.paper.page", number, pages)), inside.right(), baseline, TEXT_SIZE);
     }
 
     /** With its shape, if the name does not say it. */
@@ -127,15 +134,20 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
         return format.name().equalsIgnoreCase(shape) ? shape : format.name() + ", " + shape;
     }
 
-    private void draw(Pdf pdf, Shoot shoot, Entry entry, Cell cell, Made made) throws IOException {
+    private void draw(Pdf pdf, Shoot shoot, Function<Told, String> words, Entry entry, Cell cell, Made made)
+            throws IOException {
         byte[] picture = entry.delivery.map(made.pictures()::get).orElse(null);
         Box box = cell.picture();
         List<String> lines = new ArrayList<>();
         lines.add(byPhoto ? entry.photo.name() + " · " + entry.format.name() : entry.photo.name());
         if (picture == null) {
             pdf.empty(box.fitting(1.25));
-            lines.add(entry.photo.trouble().map(trouble -> trouble.text()).orElseGet(() -> made.failed()
-                    .getOrDefault(entry.photo, "")));
+            lines.add(entry.photo
+                    .trouble()
+                    .map(Trouble::told)
+                    .or(() -> Optional.ofNullable(made.failed().get(entry.photo)))
+                    .map(words)
+                    .orElse(""));
         } else {
             pdf.picture(
                     picture, box.fitting(entry.delivery.orElseThrow().frame().aspect()), false);

@@ -3,6 +3,8 @@ package nexa.shoot.paper;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Function;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.NameTakenException;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -20,10 +22,10 @@ public sealed interface PaperJob permits ContactSheet, PrintSheet {
      * What came of it.
      *
      * @param pictures on all pages
-     * @param troubles what was left out and why, in words for the user
+     * @param troubles what was left out and why
      * @param cancelled then nothing was written
      */
-    record Printed(Path file, int pages, int pictures, List<String> troubles, boolean cancelled) {
+    record Printed(Path file, int pages, int pictures, List<Told> troubles, boolean cancelled) {
         public Printed {
             troubles = List.copyOf(troubles);
         }
@@ -32,8 +34,10 @@ public sealed interface PaperJob permits ContactSheet, PrintSheet {
     /**
      * Makes the PDF and puts it in its file whole. Blocks until done.
      *
+     * @param words for what is told on the pages themselves
      * @throws NameTakenException if another file has the name and is to stay; known before any work is done
      * @throws IOException if the file can't be written
      */
-    Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control) throws IOException;
+    Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control, Function<Told, String> words)
+            throws IOException;
 }

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.told.Told;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.handover.ByPhoto;
 import nexa.shoot.handover.Delivery;
@@ -19,7 +20,7 @@ final class Pictures {
     }
 
     /** @param failed why, by photo */
-    record Made(Map<Delivery, byte[]> pictures, Map<Photo, String> failed) {}
+    record Made(Map<Delivery, byte[]> pictures, Map<Photo, Told> failed) {}
 
     private Pictures() {}
 
@@ -57,9 +58,9 @@ final class Pictures {
             }
             return new Made(pictures, Map.of());
         } catch (UnreadablePhotoException unreadable) {
-            return new Made(Map.of(), Map.of(photo, unreadable.trouble().text()));
+            return new Made(Map.of(), Map.of(photo, unreadable.told()));
         } catch (IOException | RuntimeException | OutOfMemoryError refused) { // native code's own
-            return new Made(Map.of(), Map.of(photo, "could not be rendered"));
+            return new Made(Map.of(), Map.of(photo, Told.of("told.paper.not-rendered")));
         }
     }
 }

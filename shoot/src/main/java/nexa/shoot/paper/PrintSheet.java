@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import nexa.core.brief.Format;
 import nexa.core.geometry.PixelSize;
 import nexa.core.paper.Box;
@@ -14,6 +15,7 @@ import nexa.core.paper.PrintLayout.Place;
 import nexa.core.paper.PrintLayout.Sheets;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
+import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
@@ -41,14 +43,16 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
     }
 
     @Override
-    public Printed write(Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control) throws IOException {
+    public Printed write(
+            Shoot shoot, IfTaken ifTaken, Progress progress, RunControl control, Function<Told, String> words)
+            throws IOException {
         WriteGuard guard = shoot.guard();
         guard.require(file, ifTaken);
-        List<String> troubles = new ArrayList<>();
+        List<Told> troubles = new ArrayList<>();
         List<Delivery> deliveries = deliveries(shoot, troubles);
         List<Piece> prints = deliveries.stream().map(PrintSheet::print).toList();
         Sheets sheets = new PrintLayout(page, bleed, marks ? MARK + MARK_GAP : 0).place(prints);
-        sheets.tooLarge().forEach(i -> troubles.add(name(deliveries.get(i)) + ": no sheet of this size holds it"));
+        sheets.tooLarge().forEach(i -> troubles.add(Told.of("told.paper.too-large", name(deliveries.get(i)))));
         List<Delivery> placed = sheets.places().stream()
                 .map(place -> deliveries.get(place.print()))
                 .toList();
@@ -57,18 +61,18 @@ public record PrintSheet(Path file, List<Format> formats, Page page, double blee
         if (!control.mayGoOn()) {
             return new Printed(file, 0, 0, List.of(), true);
         }
-        made.failed().forEach((photo, reason) -> troubles.add(photo.file() + ": " + reason));
+        made.failed().forEach((photo, reason) -> troubles.add(Told.of("told.at", photo.file(), reason)));
         if (!sheets.places().isEmpty()) {
             write(sheets, deliveries, made, guard, ifTaken);
         }
         return new Printed(file, sheets.count(), made.pictures().size(), troubles, false);
     }
 
-    private List<Delivery> deliveries(Shoot shoot, List<String> troubles) {
+    private List<Delivery> deliveries(Shoot shoot, List<Told> troubles) {
         List<Delivery> deliveries = new ArrayList<>();
         for (Format format : formats) {
             if (!(format.target() instanceof SizeTarget.Print)) {
-                troubles.add(format.name() + ": it asks for no print size, such as 8 x 10 in");
+                troubles.add(Told.of("told.paper.no-print-size", format.name()));
                 continue;
             }
             for (Photo photo : shoot.photos()) {

@@ -13,6 +13,7 @@ import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.told.Told;
 
 /** The formats in their order. */
 final class BriefTable {
@@ -43,7 +44,7 @@ final class BriefTable {
         try {
             formats.add(format(row));
         } catch (RuntimeException bad) { // of whichever value
-            spoiled.add("The format “" + row.getString(2) + "” of the brief can't be read and is left out", bad);
+            spoiled.add(Told.of("told.store.format-spoiled", String.valueOf(row.getString(2))), bad);
         }
     }
 
@@ -92,7 +93,7 @@ final class BriefTable {
         try {
             return Integer.parseInt(text);
         } catch (NumberFormatException bad) {
-            spoiled.add("The count of the brief's formats can't be read and begins anew", bad);
+            spoiled.add(Told.of("told.store.count-spoiled"), bad);
             return Brief.EMPTY.nextId();
         }
     }

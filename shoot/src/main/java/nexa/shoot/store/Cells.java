@@ -2,6 +2,7 @@ package nexa.shoot.store;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import nexa.core.told.InvalidException;
 
 /** Cells as what they are to be: SQLite keeps any kind of value in any column, and reads a word as the number 0. */
 final class Cells {
@@ -12,7 +13,7 @@ final class Cells {
         if (row.getObject(column) instanceof Number number && Double.isFinite(number.doubleValue())) {
             return number.doubleValue();
         }
-        throw new IllegalArgumentException(column + " is “" + row.getObject(column) + "”");
+        throw new InvalidException("told.store.is", column, row.getObject(column));
     }
 
     /** @throws IllegalArgumentException if it is no whole number */
@@ -21,7 +22,7 @@ final class Cells {
         if (number == Math.rint(number) && Math.abs(number) <= Integer.MAX_VALUE) {
             return (int) number;
         }
-        throw new IllegalArgumentException(column + " is “" + number + "”");
+        throw new InvalidException("told.store.is", column, number);
     }
 
     /** @throws IllegalArgumentException if it is neither 0 nor 1 */
@@ -30,6 +31,6 @@ final class Cells {
         if (number == 0 || number == 1) {
             return number == 1;
         }
-        throw new IllegalArgumentException(column + " is “" + number + "”");
+        throw new InvalidException("told.store.is", column, number);
     }
 }

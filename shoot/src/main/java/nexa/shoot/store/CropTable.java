@@ -15,6 +15,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.shape.Shape;
+import nexa.core.told.Told;
 import nexa.shoot.edit.Edit.FramingChange;
 
 /** The photos' crops and alternates, each by photo and then by format. */
@@ -66,7 +67,7 @@ final class CropTable {
         try {
             return Optional.of(crop(row));
         } catch (RuntimeException bad) { // of whichever value
-            spoiled.add("A crop of " + name(row.getLong(1)) + " can't be read and is derived again", bad);
+            spoiled.add(Told.of("told.store.crop-spoiled", name(row.getLong(1))), bad);
             return Optional.empty();
         }
     }
@@ -75,7 +76,7 @@ final class CropTable {
         try (PreparedStatement query = connection.prepareStatement("SELECT file FROM photo WHERE id = ?")) {
             query.setLong(1, photo);
             try (ResultSet row = query.executeQuery()) {
-                return row.next() ? row.getString(1) : "a photo";
+                return row.next() ? row.getString(1) : "?";
             }
         }
     }

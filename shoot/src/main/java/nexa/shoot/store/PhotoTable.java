@@ -25,6 +25,7 @@ import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.space.Pose;
+import nexa.core.told.Told;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -101,7 +102,7 @@ final class PhotoTable {
                     level(row),
                     Optional.ofNullable(row.getString("overlay")).map(OverlayChoice::parse));
         } catch (RuntimeException bad) { // of whichever value
-            spoiled.add("How " + file + " was held can't be read; it is as shot again, with its crops", bad);
+            spoiled.add(Told.of("told.store.pose-spoiled", file), bad);
             return new Framing(
                     Pose.AS_SHOT, crops, alternates, false, Subject.UNKNOWN, Optional.empty(), Optional.empty());
         }

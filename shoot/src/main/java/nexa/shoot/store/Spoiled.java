@@ -2,6 +2,7 @@ package nexa.shoot.store;
 
 import java.util.ArrayList;
 import java.util.List;
+import nexa.core.told.Told;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -9,20 +10,20 @@ import org.slf4j.LoggerFactory;
 final class Spoiled {
     private static final Logger LOG = LoggerFactory.getLogger(Spoiled.class);
 
-    private final List<String> words = new ArrayList<>();
+    private final List<Told> told = new ArrayList<>();
 
     /**
      * Notes something.
      *
-     * @param what it is and what becomes of it, in words for the user
+     * @param what it is and what becomes of it
      * @param why what its cell held
      */
-    void add(String what, RuntimeException why) {
+    void add(Told what, RuntimeException why) {
         LOG.warn("{}: {}", what, why.toString());
-        words.add(what);
+        told.add(what);
     }
 
-    List<String> words() {
-        return List.copyOf(words);
+    List<Told> told() {
+        return List.copyOf(told);
     }
 }

@@ -9,6 +9,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.LinkedList;
 import java.util.List;
+import nexa.core.told.Told;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.History;
 import nexa.shoot.edit.History.Move;
@@ -49,9 +50,7 @@ final class StepTable {
                 }
             }
         } catch (IOException | RuntimeException bad) { // of whichever value
-            spoiled.add(
-                    "Some of the earlier steps can't be read, so they can't be taken back",
-                    new IllegalArgumentException(bad));
+            spoiled.add(Told.of("told.store.steps-spoiled"), new IllegalArgumentException(bad));
         }
         return new History(done, undone, newest);
     }

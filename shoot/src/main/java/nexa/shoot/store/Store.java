@@ -20,6 +20,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import nexa.core.brief.Brief;
+import nexa.core.told.Told;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.History;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
@@ -73,7 +74,7 @@ public final class Store implements AutoCloseable {
 
     /** @param mayWrite whether this program is the one that edits */
     static Store open(Path file, boolean mayWrite) throws StoreException {
-        return attempt("The shoot's database " + file + " can't be opened", () -> {
+        return attempt(Told.of("told.store.shoot-database-cannot-opened", file), () -> {
             Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
             try {
                 try (Statement statement = connection.createStatement()) {
@@ -97,7 +98,7 @@ public final class Store implements AutoCloseable {
      * @param file null for an empty one
      */
     static Store inMemory(@Nullable Path file) throws StoreException {
-        return attempt("The shoot's database " + file + " can't be read", () -> {
+        return attempt(Told.of("told.store.shoot-database-cannot-read", String.valueOf(file)), () -> {
             Connection connection = DriverManager.getConnection("jdbc:sqlite::memory:");
             if (file != null) {
                 connection.unwrap(SQLiteConnection.class).deserialize("main", bytes(file));
@@ -162,27 +163,27 @@ public final class Store implements AutoCloseable {
     }
 
     /** What could not be read so far, in words for the user. */
-    public List<String> spoiled() {
-        return spoiled.words();
+    public List<Told> spoiled() {
+        return spoiled.told();
     }
 
     public List<StoredPhoto> photos() throws StoreException {
-        return attempt("The shoot's photos can't be read", photos::all);
+        return attempt(Told.of("told.store.shoot-photos-cannot-read"), photos::all);
     }
 
     /** Adds photos (id 0) and updates known ones; gives them back with their ids. */
     public List<StoredPhoto> save(List<StoredPhoto> scanned) throws StoreException {
-        return attempt("The shoot's photos can't be saved", () -> transaction(() -> photos.save(scanned)));
+        return attempt(Told.of("told.store.shoot-photos-cannot-saved"), () -> transaction(() -> photos.save(scanned)));
     }
 
     public Brief brief() throws StoreException {
-        return attempt("The brief can't be read", brief::load);
+        return attempt(Told.of("told.store.brief-cannot-read"), brief::load);
     }
 
     /** Stores what an edit leads to, and what it is among the steps that can be taken back. */
     public void save(Edit edit, History.Move move) throws StoreException {
         attempt(
-                "The change can't be saved",
+                Told.of("told.store.change-cannot-saved"),
                 () -> transaction(() -> {
                     if (edit.brief() != null) {
                         brief.save(edit.brief().after());
@@ -195,21 +196,23 @@ public final class Store implements AutoCloseable {
 
     /** The steps that can be taken back or done again, as they were left. */
     public History history() throws StoreException {
-        return attempt("The steps can't be read", steps::load);
+        return attempt(Told.of("told.store.steps-cannot-read"), steps::load);
     }
 
     /** Files that were delivered into the shoot's folder. */
     public List<Delivered> deliveries() throws StoreException {
-        return attempt("The list of deliveries can't be read", deliveries::all);
+        return attempt(Told.of("told.store.list-deliveries-cannot-read"), deliveries::all);
     }
 
     public void saveDeliveries(Collection<Delivered> delivered) throws StoreException {
-        attempt("The list of deliveries can't be saved", () -> transaction(() -> deliveries.save(delivered)));
+        attempt(
+                Told.of("told.store.list-deliveries-cannot-saved"),
+                () -> transaction(() -> deliveries.save(delivered)));
     }
 
     /** Fingerprints of photos whose picture data was found whole. */
     public Set<String> sound() throws StoreException {
-        return attempt("The list of checked photos can't be read", () -> {
+        return attempt(Told.of("told.store.list-checked-photos-cannot-read"), () -> {
             Set<String> sound = new HashSet<>();
             try (Statement statement = connection.createStatement();
                     ResultSet rows = statement.executeQuery("SELECT fingerprint FROM sound")) {
@@ -223,7 +226,7 @@ public final class Store implements AutoCloseable {
 
     public void saveSound(String fingerprint) throws StoreException {
         attempt(
-                "The list of checked photos can't be saved",
+                Told.of("told.store.list-checked-photos-cannot-saved"),
                 () -> transaction(() -> {
                     try (PreparedStatement insert =
                             connection.prepareStatement("INSERT OR IGNORE INTO sound VALUES (?)")) {
@@ -235,7 +238,7 @@ public final class Store implements AutoCloseable {
 
     /** Copies all of it, as it is now, to a file. */
     public void copyTo(Path file) throws StoreException {
-        attempt("The shoot's database can't be copied to " + file, () -> {
+        attempt(Told.of("told.store.shoot-database-cannot-copied", file), () -> {
             try (Statement statement = connection.createStatement()) {
                 return statement.executeUpdate("backup to " + quoted(file));
             }
@@ -244,7 +247,7 @@ public final class Store implements AutoCloseable {
 
     /** Remembered choices of the interface, such as the active format. */
     public Map<String, String> settings() throws StoreException {
-        return attempt("The shoot's settings can't be read", () -> {
+        return attempt(Told.of("told.store.shoot-settings-cannot-read"), () -> {
             Map<String, String> settings = new HashMap<>();
             try (Statement statement = connection.createStatement();
                     ResultSet rows = statement.executeQuery("SELECT name, value FROM setting")) {
@@ -258,13 +261,13 @@ public final class Store implements AutoCloseable {
 
     public void saveSetting(String name, String value) throws StoreException {
         attempt(
-                "The shoot's settings can't be saved",
+                Told.of("told.store.shoot-settings-cannot-saved"),
                 () -> transaction(() -> SettingTable.save(connection, name, value)));
     }
 
     @Override
     public void close() throws StoreException {
-        attempt("The shoot's database can't be closed", () -> {
+        attempt(Told.of("told.store.shoot-database-cannot-closed"), () -> {
             try {
                 if (mayWrite) {
                     seal.close();
@@ -281,11 +284,11 @@ public final class Store implements AutoCloseable {
         T run() throws SQLException;
     }
 
-    private static <T> T attempt(String failure, Work<T> work) throws StoreException {
+    private static <T> T attempt(Told failure, Work<T> work) throws StoreException {
         try {
             return work.run();
         } catch (SQLException failed) {
-            throw new StoreException(failure + ": " + StoreException.words(failed), failed);
+            throw new StoreException(Told.of("told.store.because", failure, StoreException.reason(failed)), failed);
         }
     }
 

@@ -1,14 +1,15 @@
 package nexa.shoot.store;
 
-import java.io.IOException;
 import java.sql.SQLException;
 import java.util.Map;
 import java.util.Set;
+import nexa.core.told.Told;
+import nexa.core.told.ToldException;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 
 /** The shoot's database can't be opened, read or written; the message says so in plain words. */
-public final class StoreException extends IOException {
+public final class StoreException extends ToldException {
     private static final long serialVersionUID = 1;
     private static final Set<Integer> UNWRITABLE = Set.of(
             SQLiteErrorCode.SQLITE_FULL.code,
@@ -17,20 +18,20 @@ public final class StoreException extends IOException {
             SQLiteErrorCode.SQLITE_IOERR.code);
 
     private static final Map<Integer, String> PLAIN = Map.of(
-            SQLiteErrorCode.SQLITE_FULL.code, "the disk is full",
-            SQLiteErrorCode.SQLITE_BUSY.code, "another program holds it",
-            SQLiteErrorCode.SQLITE_READONLY.code, "it can't be written",
-            SQLiteErrorCode.SQLITE_IOERR.code, "the disk can't be read or written");
+            SQLiteErrorCode.SQLITE_FULL.code, "told.disk.full",
+            SQLiteErrorCode.SQLITE_BUSY.code, "told.store.held",
+            SQLiteErrorCode.SQLITE_READONLY.code, "told.store.read-only",
+            SQLiteErrorCode.SQLITE_IOERR.code, "told.disk.failed");
 
-    public StoreException(String message, Throwable cause) {
-        super(message, cause);
+    public StoreException(Told told, Throwable cause) {
+        super(told, cause);
     }
 
     /** The library's reasons in plain words, where a user can do something about them. */
-    static String words(SQLException failed) {
+    static Told reason(SQLException failed) {
         int code = failed instanceof SQLiteException own ? own.getErrorCode() & 0xFF : 0;
         String plain = PLAIN.get(code);
-        return plain == null ? String.valueOf(failed.getMessage()) : plain;
+        return plain == null ? Told.of(failed) : Told.of(plain);
     }
 
     /** Whether it is because another program holds the database. */

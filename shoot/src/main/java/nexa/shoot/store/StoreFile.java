@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import nexa.core.told.Told;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -41,7 +42,7 @@ public final class StoreFile {
     private final Path file;
     private final Copies copies;
     private final InstantSource clock;
-    private final List<String> told = new ArrayList<>();
+    private final List<Told> told = new ArrayList<>();
 
     private StoreFile(Path file, InstantSource clock) {
         this.file = file;
@@ -54,7 +55,7 @@ public final class StoreFile {
      *
      * @param told what was found wrong and what was done, in words for the user
      */
-    public record Opened(Store store, List<String> told) {
+    public record Opened(Store store, List<Told> told) {
         public Opened {
             told = List.copyOf(told);
         }
@@ -93,19 +94,19 @@ public final class StoreFile {
     private Store open() throws StoreException {
         try {
             if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
-                Optional<String> damage = damage(file);
+                Optional<Told> damage = damage(file);
                 if (damage.isPresent()) {
                     mend(damage.get());
                 } else {
                     copyIfDue();
                 }
             } else if (copies.newestGood().isPresent()) {
-                mend("it was gone");
+                mend(Told.of("told.store.was-gone"));
             }
         } catch (StoreException known) {
             throw known;
         } catch (IOException failed) {
-            throw new StoreException("The shoot's database " + file + " can't be set aside", failed);
+            throw new StoreException(Told.of("told.store.shoot-database-cannot-set-aside", file), failed);
         }
         Store store = Store.open(file);
         try {
@@ -121,7 +122,7 @@ public final class StoreFile {
             copies.makeIfDue(file, isOlder());
         } catch (IOException | SQLException full) { // the shoot opens all the same
             LOG.warn("No copy of {} was made", file, full);
-            told.add("No safety copy of the shoot's crops could be made: " + full.getMessage());
+            told.add(Told.of("told.store.no-safety-copy", Told.of(full)));
         }
     }
 
@@ -138,29 +139,29 @@ public final class StoreFile {
      *
      * @throws StoreException if it can't be told because nothing can be written there, or another program holds it
      */
-    static Optional<String> damage(Path file) throws StoreException {
+    static Optional<Told> damage(Path file) throws StoreException {
         try {
             if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-                return Optional.of("it is a link or a folder");
+                return Optional.of(Told.of("told.store.link-or-folder"));
             }
             if (Files.size(file) == 0) {
-                return Optional.of("it is empty");
+                return Optional.of(Told.of("told.store.empty"));
             }
             if (!beginsAsStore(file)) {
-                return Optional.of("it is no database");
+                return Optional.of(Told.of("told.store.no-database"));
             }
         } catch (IOException unreadable) {
-            return Optional.of("it can't be read: " + unreadable.getMessage());
+            return Optional.of(Told.of("told.store.cannot-read", Told.of(unreadable)));
         }
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file)) {
             return damage(connection);
         } catch (SQLException broken) {
             StoreException why = new StoreException(
-                    "The shoot's database " + file + " can't be opened: " + StoreException.words(broken), broken);
+                    Told.of("told.store.shoot-database-cannot-opened-2", file, Told.of(broken)), broken);
             if (why.isForLackOfRoom() || why.isHeld()) {
                 throw why;
             }
-            return Optional.of("it can't be read: " + broken.getMessage());
+            return Optional.of(Told.of("told.store.cannot-read", Told.of(broken)));
         }
     }
 
@@ -170,19 +171,19 @@ public final class StoreFile {
         }
     }
 
-    private static Optional<String> damage(Connection connection) throws SQLException {
+    private static Optional<Told> damage(Connection connection) throws SQLException {
         try (Statement statement = connection.createStatement();
                 ResultSet result = statement.executeQuery("PRAGMA integrity_check(1)")) {
             if (!result.next() || !"ok".equals(result.getString(1))) {
-                return Optional.of("parts of it are damaged");
+                return Optional.of(Told.of("told.store.parts-damaged"));
             }
         }
         boolean whole =
                 !Schema.isOfThisVersion(connection) || Schema.isIntact(connection) && new Seal(connection).isWhole();
-        return whole ? Optional.empty() : Optional.of("values in it are not what was stored");
+        return whole ? Optional.empty() : Optional.of(Told.of("told.store.values-changed"));
     }
 
-    private void mend(String damage) throws IOException {
+    private void mend(Told damage) throws IOException {
         Instant now = clock.instant();
         Path aside = file.resolveSibling("damaged " + NAME.format(now) + ".db");
         setAside(aside);
@@ -195,31 +196,24 @@ public final class StoreFile {
         }
     }
 
-    private void replace(String damage, Path aside) throws IOException {
+    private void replace(Told damage, Path aside) throws IOException {
         Optional<Path> copy = copies.newestGood();
         if (copy.isPresent()) {
             Files.copy(copy.get(), file);
-            told.add(
-                    "The shoot's database was damaged (%s). The crops as of %s are back; what was changed later is lost.%s"
-                            .formatted(damage, SAID.format(Copies.made(copy.get())), kept(aside)));
+            told.add(Told.of("told.store.damaged-copy-back", damage, SAID.format(Copies.made(copy.get()))));
         } else {
             int rows = Salvage.rows(aside, file);
-            told.add("The shoot's database was damaged (%s), and there is no safety copy. %s%s"
-                    .formatted(
-                            damage,
-                            rows > 0
-                                    ? rows + " of its rows could be read and are kept."
-                                    : "Nothing of it could be read.",
-                            kept(aside)));
+            told.add(
+                    rows > 0
+                            ? Told.of("told.store.damaged-rows-kept", damage, rows)
+                            : Told.of("told.store.damaged-nothing", damage));
+        }
+        if (Files.exists(aside)) {
+            told.add(Told.of("told.store.damaged-kept", aside.getFileName()));
         }
         if (hasSidecars()) {
-            told.add(
-                    "There are sidecars, which may hold newer crops: read them from “Crops as files…” or by “nexa sidecars --read”");
+            told.add(Told.of("told.store.sidecars-there"));
         }
-    }
-
-    private static String kept(Path aside) {
-        return Files.exists(aside) ? " The damaged file is kept as “" + aside.getFileName() + "”." : "";
     }
 
     private boolean hasSidecars() throws IOException {

@@ -61,15 +61,15 @@ class BriefFileTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "{} | not a brief",
-                "[1, 2] | not a brief",
-                "{\"nexaBrief\":1,\"formats\": | not JSON",
-                "'' | not a brief",
-                "{\"nexaBrief\":9,\"formats\":[]} | newer version",
-                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"wide\"}]} | Format 1",
-                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"\",\"shape\":\"1:1\"}]} | visible characters",
-                "{\"nexaBrief\":1,\"formats\":[7]} | Format 1",
-                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"1:1\",\"orientation\":\"x\"}]} | Format 1",
+                "{} | not-brief",
+                "[1, 2] | not-brief",
+                "{\"nexaBrief\":1,\"formats\": | not-json",
+                "'' | not-brief",
+                "{\"nexaBrief\":9,\"formats\":[]} | newer",
+                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"wide\"}]} | format-brief (1",
+                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"\",\"shape\":\"1:1\"}]} | visible-characters",
+                "{\"nexaBrief\":1,\"formats\":[7]} | format-brief (1",
+                "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"1:1\",\"orientation\":\"x\"}]} | format-brief (1",
             })
     void parse_brokenText_saysWhatIsWrong(String text, String words) {
         IOException refused = assertThrows(IOException.class, () -> BriefFile.parse(text));

@@ -1,5 +1,5 @@
 /** All words that the interface shows. */
 @NullMarked
-package nexa.desktop.words;
+package nexa.words;
 
 import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,88 @@
+package nexa.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import nexa.core.told.Told;
+import nexa.imaging.file.Trouble;
+import nexa.words.Words;
+import org.junit.jupiter.api.Test;
+
+/** What is told has words, and nothing below the words has sentences of its own. */
+class ToldTest {
+    private static final Path ROOT = Path.of("..");
+    private static final Pattern CODE = Pattern.compile("\"((?:told|trouble|cli)\\.[a-z0-9.-]+)\"");
+
+    /** A thrown sentence: at least three words. */
+    private static final Pattern THROWN =
+            Pattern.compile("new (?:IO|Told|Store|Refused|Invalid)Exception\\(\\s*\"[^\"]*\\w+ \\w+ \\w+");
+
+    private static String sources(List<String> modules) throws IOException {
+        StringBuilder all = new StringBuilder();
+        for (String module : modules) {
+            try (Stream<Path> files = Files.walk(ROOT.resolve(module).resolve("src/main/java"))) {
+                for (Path file :
+                        files.filter(each -> each.toString().endsWith(".java")).toList()) {
+                    all.append(Files.readString(file)).append('\n');
+                }
+            }
+        }
+        return all.toString();
+    }
+
+    private static Set<String> found(Pattern pattern, String in) {
+        Set<String> found = new TreeSet<>();
+        Matcher matcher = pattern.matcher(in);
+        while (matcher.find()) {
+            found.add(matcher.group(matcher.groupCount()));
+        }
+        return found;
+    }
+
+    @Test
+    void everyCode_hasWords() throws IOException {
+        Set<String> codes = found(CODE, sources(List.of("core", "imaging", "shoot", "words", "desktop", "cli")));
+        codes.removeIf(Words::has);
+        assertEquals(Set.of(), codes);
+        for (Trouble.Kind kind : Trouble.Kind.values()) {
+            assertTrue(Words.has(Trouble.of(kind).told().code()), kind.name());
+        }
+    }
+
+    @Test
+    void nothingIsThrownAsASentence_belowTheWords() throws IOException {
+        Set<String> thrown = new TreeSet<>();
+        Matcher matcher = THROWN.matcher(sources(List.of("core", "imaging", "shoot")));
+        while (matcher.find()) {
+            thrown.add(matcher.group());
+        }
+        assertEquals(Set.of(), thrown);
+    }
+
+    @Test
+    void toldInsideOfTold_isSaidInItsPlace() {
+        Told disk = Told.of("told.store.because", Told.of("told.store.change-cannot-saved"), Told.of("told.disk.full"));
+        assertEquals("The change can't be saved: the disk is full", Words.of(disk));
+        assertEquals(
+                "a.jpg: truncated after 41 %",
+                Words.of("told.at", "a.jpg", new Trouble(Trouble.Kind.TRUNCATED, 41).told()));
+        assertFalse(disk.toString().contains("change can"), "a log has codes");
+    }
+
+    /** What only the system knows is passed on as it says it. */
+    @Test
+    void systemsOwnReasons_arePassedOn() {
+        assertEquals("No space left on device", Words.of(new IOException("No space left on device")));
+        assertEquals("NullPointerException", Words.of(new NullPointerException()));
+    }
+}

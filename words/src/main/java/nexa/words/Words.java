@@ -1,0 +1,124 @@
+package nexa.words;
+
+import java.text.MessageFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import nexa.core.brief.FrameState;
+import nexa.core.level.Refusal;
+import nexa.core.naming.ShownName;
+import nexa.core.overlay.Overlay;
+import nexa.core.told.Told;
+import nexa.imaging.file.Trouble;
+import org.jspecify.annotations.Nullable;
+
+/** The words of the window and of the commands by key, from {@code words.properties}. */
+public final class Words {
+    private static Supplier<String> setting = () -> Languages.AS_SYSTEM;
+    private static @Nullable ResourceBundle bundle;
+
+    private Words() {}
+
+    /**
+     * Sets where the user's language is known from; asked when the first words are wanted.
+     *
+     * @param language gives what was set, see {@link Languages#SETTING}
+     */
+    public static synchronized void speak(Supplier<String> language) {
+        setting = language;
+        bundle = null;
+    }
+
+    private static synchronized ResourceBundle bundle() {
+        ResourceBundle known = bundle;
+        if (known == null) {
+            known = ResourceBundle.getBundle(
+                    "nexa.words.words",
+                    Languages.of(setting.get(), Locale.getDefault()),
+                    ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
+            bundle = known;
+        }
+        return known;
+    }
+
+    /**
+     * The words of a key with their places filled as {@link MessageFormat} does.
+     *
+     * @throws java.util.MissingResourceException if there is no such key, which is a bug
+     */
+    public static String of(String key, Object... values) {
+        Object[] shown = Stream.of(values).map(Words::shown).toArray();
+        return new MessageFormat(bundle().getString(key), language()).format(shown);
+    }
+
+    /** The root bundle is English. */
+    private static Locale language() {
+        Locale spoken = bundle().getLocale();
+        return spoken.equals(Locale.ROOT) ? Locale.ENGLISH : spoken;
+    }
+
+    private static Object shown(Object value) {
+        return switch (value) {
+            case Number number -> number;
+            case Told told -> of(told);
+            default -> shown(String.valueOf(value));
+        };
+    }
+
+    /** A name of somebody's as it is shown, line by line. */
+    public static String shown(String name) {
+        return name.lines().map(ShownName::of).collect(Collectors.joining("\n"));
+    }
+
+    /** A name of a photo or format, in one line. */
+    public static String name(String name) {
+        return ShownName.of(name);
+    }
+
+    public static boolean has(String key) {
+        return bundle().containsKey(key);
+    }
+
+    public static String of(Overlay overlay) {
+        return of("overlay." + key(overlay));
+    }
+
+    public static String of(FrameState state) {
+        return of("state." + key(state));
+    }
+
+    public static String of(Trouble trouble) {
+        return of(trouble.told());
+    }
+
+    /** What is told, in words. */
+    public static String of(Told told) {
+        return of(told.code(), told.values().toArray());
+    }
+
+    /** Why something failed, in words. */
+    public static String of(Throwable failed) {
+        return of(Told.of(failed));
+    }
+
+    /** Several things that are told, one after the other. */
+    public static String of(List<Told> told) {
+        return told.stream().map(Words::of).collect(Collectors.joining("; "));
+    }
+
+    public static String of(Refusal refusal) {
+        return of("refusal." + key(refusal));
+    }
+
+    /** The words of any other choice, under the name of its kind. */
+    public static String of(String kind, Enum<?> value) {
+        return of(kind + "." + key(value));
+    }
+
+    private static String key(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}
