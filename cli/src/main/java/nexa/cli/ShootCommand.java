@@ -15,7 +15,7 @@ import java.util.stream.Collectors;
 import nexa.core.brief.Format;
 import nexa.core.naming.ShownName;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;

@@ -24,6 +24,8 @@ class ArchitectureTest {
             .definedBy("nexa.imaging..")
             .layer("shoot")
             .definedBy("nexa.shoot..")
+            .layer("words")
+            .definedBy("nexa.words..")
             .layer("desktop")
             .definedBy("nexa.desktop..")
             .layer("cli")
@@ -32,10 +34,12 @@ class ArchitectureTest {
             .mayNotBeAccessedByAnyLayer()
             .whereLayer("desktop")
             .mayOnlyBeAccessedByLayers("cli")
-            .whereLayer("shoot")
+            .whereLayer("words")
             .mayOnlyBeAccessedByLayers("desktop", "cli")
+            .whereLayer("shoot")
+            .mayOnlyBeAccessedByLayers("words", "desktop", "cli")
             .whereLayer("imaging")
-            .mayOnlyBeAccessedByLayers("shoot", "desktop", "cli");
+            .mayOnlyBeAccessedByLayers("shoot", "words", "desktop", "cli");
 
     @ArchTest
     static final ArchRule CORE_IS_PURE = classes()

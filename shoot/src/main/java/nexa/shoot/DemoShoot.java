@@ -11,7 +11,7 @@ import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.edit.Edit;
 
 /** The demo shoot that ships with Nexa: the autumn catalogue of a pottery. It is only ever shown as a copy. */

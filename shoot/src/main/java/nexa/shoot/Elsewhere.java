@@ -17,7 +17,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.Fingerprint;

@@ -14,7 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.edit.History;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.store.Store;

@@ -13,7 +13,7 @@ import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.store.StoreException;
 import nexa.shoot.store.StoreFile;
 import nexa.shoot.store.StoreFile.Opened;

@@ -1,7 +1,7 @@
 package nexa.imaging.blocks;
 
 import java.io.IOException;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 
 /** The bits of a scan, without the zero that follows each 0xFF (F.1.2.3). */
 final class BitReader {

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
 import nexa.core.geometry.PixelSize;
-import nexa.core.told.ToldException;
 import nexa.imaging.blocks.BlockJpeg.Component;
+import nexa.imaging.file.ToldException;
 
 /** Cuts a JPEG on its grid. Only how the mean of each block is told changes, as that is told from block to block. */
 public final class BlockCut {

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import nexa.core.geometry.PixelSize;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 
 /**
  * A JPEG whose blocks can be taken over as they are: baseline or extended, 8 bits, Huffman coded, all components in one

@@ -2,7 +2,7 @@ package nexa.imaging.blocks;
 
 import java.io.IOException;
 import java.util.Arrays;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 
 /** A Huffman table, to read with and to write with (C.2, F.2.2.3). */
 final class Huffman {

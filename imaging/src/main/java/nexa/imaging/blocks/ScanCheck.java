@@ -8,8 +8,8 @@ import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.event.IIOReadWarningListener;
 import javax.imageio.stream.ImageInputStream;
-import nexa.core.told.ToldException;
 import nexa.imaging.blocks.BlockJpeg.Component;
+import nexa.imaging.file.ToldException;
 
 /**
  * Tells whether a JPEG's picture data is whole: decoders fill in what is damaged and say nothing. Every code of the scan

@@ -10,7 +10,7 @@ import java.nio.file.Path;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.JdkPixels;
 import nexa.imaging.pixels.Picture;

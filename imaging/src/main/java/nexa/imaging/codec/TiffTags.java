@@ -6,7 +6,7 @@ import java.nio.ByteOrder;
 import java.util.HashMap;
 import java.util.Map;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import org.jspecify.annotations.Nullable;
 
 /**

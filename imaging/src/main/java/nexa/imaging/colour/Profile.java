@@ -13,7 +13,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import org.jspecify.annotations.Nullable;
 
 /** A colour profile (ICC.1:2022). Immutable; two are equal if their bytes are. */

@@ -19,7 +19,7 @@ import java.util.Arrays;
 import java.util.List;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.BytePointer;

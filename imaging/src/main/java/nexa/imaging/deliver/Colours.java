@@ -6,9 +6,9 @@ import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.files.DeliveredColour;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.Picture;
 import org.jspecify.annotations.Nullable;
 

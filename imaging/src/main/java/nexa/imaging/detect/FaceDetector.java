@@ -12,7 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.Point;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.Loader;
 import org.bytedeco.opencv.opencv_core.Mat;

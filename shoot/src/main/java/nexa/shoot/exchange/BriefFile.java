@@ -23,7 +23,7 @@ import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.core.told.InvalidException;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 

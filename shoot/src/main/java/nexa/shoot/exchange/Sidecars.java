@@ -13,7 +13,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;

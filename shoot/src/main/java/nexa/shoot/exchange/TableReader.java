@@ -17,7 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.photo.Photo;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;

@@ -1,6 +1,6 @@
 package nexa.shoot.guard;
 
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 
 /** A file is not written because of what is there; the reason says what. */
 public sealed class RefusedException extends ToldException permits NameTakenException {

@@ -4,7 +4,7 @@ import java.sql.SQLException;
 import java.util.Map;
 import java.util.Set;
 import nexa.core.told.Told;
-import nexa.core.told.ToldException;
+import nexa.imaging.file.ToldException;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 

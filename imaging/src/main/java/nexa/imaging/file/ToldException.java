@@ -1,6 +1,8 @@
-package nexa.core.told;
+package nexa.imaging.file;
 
 import java.io.IOException;
+import nexa.core.told.Telling;
+import nexa.core.told.Told;
 
 /** Something could not be read, written or made; the reason is for the user. */
 public class ToldException extends IOException implements Telling {
