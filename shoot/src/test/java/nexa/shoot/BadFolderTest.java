@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import javax.imageio.ImageIO;
+import nexa.core.told.Told;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.handover.Handover;
@@ -55,7 +56,7 @@ class BadFolderTest {
     @Test
     void open_listsEveryClaimedPhotoWithItsReason() throws IOException {
         try (Shoot shoot = bad().open()) {
-            assertEquals("truncated after 40 %", truncatedRounded(shoot));
+            assertEquals(Told.of("trouble.truncated", 40), truncatedRounded(shoot));
             assertEquals(Trouble.Kind.EMPTY, kind(shoot, "empty.jpg"));
             assertEquals(Trouble.Kind.NOT_AN_IMAGE, kind(shoot, "text.jpg"));
             assertTrue(TestShoot.photo(shoot, "self.jpg").trouble().isPresent());
@@ -66,11 +67,9 @@ class BadFolderTest {
         }
     }
 
-    private static String truncatedRounded(Shoot shoot) {
+    private static Told truncatedRounded(Shoot shoot) {
         Trouble trouble = TestShoot.photo(shoot, "cut.jpg").trouble().orElseThrow();
-        return new Trouble(trouble.kind(), (trouble.percent() + 10) / 20 * 20)
-                .told()
-                .toString();
+        return new Trouble(trouble.kind(), (trouble.percent() + 10) / 20 * 20).told();
     }
 
     private static Trouble.Kind kind(Shoot shoot, String name) {

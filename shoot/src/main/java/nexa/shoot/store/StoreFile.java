@@ -157,7 +157,11 @@ public final class StoreFile {
             return damage(connection);
         } catch (SQLException broken) {
             StoreException why = new StoreException(
-                    Told.of("told.store.shoot-database-cannot-opened-2", file, Told.of(broken)), broken);
+                    Told.of(
+                            "told.store.because",
+                            Told.of("told.store.shoot-database-cannot-opened", file),
+                            StoreException.reason(broken)),
+                    broken);
             if (why.isForLackOfRoom() || why.isHeld()) {
                 throw why;
             }
