@@ -23,6 +23,7 @@ import nexa.desktop.paint.Surround;
 import nexa.desktop.pane.FirstStartView;
 import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.PictureMemory;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
@@ -97,7 +98,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
                 locations.cache().resolve("previews"),
                 settings.pictures().cacheBytes(),
                 new PreviewMaker(PhotoCodecs.STANDARD));
-        return new Program(preferences, settings, new Keys(preferences), previews, work, fx);
+        return new Program(preferences, settings, new Keys(preferences), previews, new PictureMemory(), work, fx);
     }
 
     private Scene scene(double width, double height) {

@@ -46,7 +46,7 @@ final class OpenShoot implements AutoCloseable {
     OpenShoot(Shoot shoot, Program program) {
         this.shoot = shoot;
         this.program = program;
-        this.loader = new PhotoLoader(program.previews());
+        this.loader = new PhotoLoader(program.previews(), program.pictures());
         this.pictures = follow(program.settings().pictures());
         this.models =
                 ShootModels.of(new Session(shoot, program.settings()), program.shelf(), program.work(), program.fx());

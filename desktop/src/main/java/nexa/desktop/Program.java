@@ -2,6 +2,7 @@ package nexa.desktop;
 
 import java.util.concurrent.Executor;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.photo.PictureMemory;
 import nexa.desktop.setting.Settings;
 import nexa.shoot.Preferences;
 import nexa.shoot.exchange.Shelf;
@@ -11,11 +12,18 @@ import nexa.shoot.preview.PreviewCache;
  * What outlives every shoot. Whatever of a shoot listens to it must stop when the shoot is closed.
  *
  * @param previews on disk, of all shoots
+ * @param pictures in memory, of all shoots
  * @param work for what takes a while
  * @param fx the interface's thread
  */
 record Program(
-        Preferences preferences, Settings settings, Keys keys, PreviewCache previews, Executor work, Executor fx) {
+        Preferences preferences,
+        Settings settings,
+        Keys keys,
+        PreviewCache previews,
+        PictureMemory pictures,
+        Executor work,
+        Executor fx) {
     /** Formats kept for any shoot. */
     Shelf shelf() {
         return new Shelf(preferences);

@@ -37,8 +37,6 @@ public final class PhotoLoader implements AutoCloseable {
     /** Key of a camera's own small picture. */
     private static final int FIRST_LOOK = 0;
 
-    private static final long USUAL_MEMORY = 256L << 20;
-
     private record Key(String fingerprint, int edge) {}
 
     private final PreviewCache cache;
@@ -47,7 +45,7 @@ public final class PhotoLoader implements AutoCloseable {
     /** Those that are not done, or failed. */
     private final Map<Key, Job> jobs = new HashMap<>();
 
-    private final PictureMemory<Key> pictures = new PictureMemory<>(USUAL_MEMORY);
+    private final PictureMemory pictures;
     private final Background background;
 
     /** Jobs that somebody waits for. */
@@ -56,8 +54,15 @@ public final class PhotoLoader implements AutoCloseable {
     private volatile Profile screen = Profile.SRGB;
     private long places;
 
+    /** With a memory of its own. */
     public PhotoLoader(PreviewCache cache) {
+        this(cache, new PictureMemory());
+    }
+
+    /** @param pictures what is in memory already, and is kept in it */
+    public PhotoLoader(PreviewCache cache, PictureMemory pictures) {
         this.cache = cache;
+        this.pictures = pictures;
         int cores = Math.max(2, Runtime.getRuntime().availableProcessors());
         int threads = cores + 1; // one is never taken by what nobody waits for
         this.workers = new ThreadPoolExecutor(
@@ -80,7 +85,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** What is in memory already. */
     public Optional<ScreenPhoto> ready(Photo photo, int edge) {
-        return pictures.get(new Key(photo.fingerprint(), edge));
+        return pictures.get(photo.fingerprint(), edge);
     }
 
     /**
@@ -122,7 +127,7 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     private CompletableFuture<ScreenPhoto> wanted(Key key, Urgency urgency, Job.Loading loading) {
-        Optional<ScreenPhoto> there = pictures.get(key);
+        Optional<ScreenPhoto> there = pictures.get(key.fingerprint(), key.edge());
         if (there.isPresent()) {
             return CompletableFuture.completedFuture(there.get());
         }
@@ -145,9 +150,7 @@ public final class PhotoLoader implements AutoCloseable {
     private ScreenPhoto kept(Key key, Job.Loading loading) throws UnreadablePhotoException {
         Profile colours = screen;
         ScreenPhoto picture = loading.load();
-        if (colours.equals(screen)) {
-            pictures.put(key, picture);
-        }
+        pictures.put(key.fingerprint(), key.edge(), picture, colours);
         return picture;
     }
 
@@ -200,8 +203,8 @@ public final class PhotoLoader implements AutoCloseable {
         if (!profile.equals(screen)) {
             screen = profile;
             jobs.values().removeIf(job -> job.result().isDone());
-            pictures.clear();
         }
+        pictures.show(profile);
     }
 
     /** Sets how many bytes of pictures are kept in memory. */
