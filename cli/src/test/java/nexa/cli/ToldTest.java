@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -14,6 +15,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.core.told.Told;
+import nexa.imaging.file.ToldException;
 import nexa.imaging.file.Trouble;
 import nexa.words.Words;
 import org.junit.jupiter.api.Test;
@@ -77,6 +79,14 @@ class ToldTest {
                 "a.jpg: truncated after 41 %",
                 Words.of("told.at", "a.jpg", new Trouble(Trouble.Kind.TRUNCATED, 41).told()));
         assertFalse(disk.toString().contains("change can"), "a log has codes");
+    }
+
+    /** Whatever it is wrapped in on its way; a code is never shown. */
+    @Test
+    void whatWrapsAReason_tellsIt() {
+        ToldException full = new ToldException("told.disk.full");
+        assertEquals("the disk is full", Words.of(new UncheckedIOException(full)));
+        assertEquals("the disk is full", Words.of(new IOException(full.getMessage(), full)));
     }
 
     /** What only the system knows is passed on as it says it. */

@@ -108,7 +108,7 @@ final class ShootFiles implements AutoCloseable {
             if (!failed.isForLackOfRoom()) {
                 throw failed;
             }
-            throw new IOException(failed.getMessage(), failed);
+            throw new ToldException(failed.told(), failed); // of another kind: the next place is tried
         }
     }
 

@@ -21,10 +21,12 @@ public record Told(String code, List<Object> values) {
         return new Told(code, List.of(values));
     }
 
-    /** What went wrong, as far as it is known; else in the system's own words. */
+    /** What went wrong, as it or what caused it tells; else in the system's own words. */
     public static Told of(Throwable failed) {
-        if (failed instanceof Telling telling) {
-            return telling.told();
+        for (Throwable at = failed; at != null; at = at.getCause()) {
+            if (at instanceof Telling telling) {
+                return telling.told();
+            }
         }
         String message = failed.getMessage();
         return of(SYSTEM, message == null ? failed.getClass().getSimpleName() : message);
