@@ -8,11 +8,11 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.Optional;
+import nexa.core.geometry.PixelSize;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
-import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -34,13 +34,12 @@ final class BmpCodec implements PhotoCodec {
             return Optional.empty();
         }
         Metadata headers = file.headers();
-        return Optional.of(Headers.size(
-                        headers,
-                        BmpHeaderDirectory.class,
-                        BmpHeaderDirectory.TAG_IMAGE_WIDTH,
-                        BmpHeaderDirectory.TAG_IMAGE_HEIGHT)
-                .map(stored -> Readings.of(kind(), stored, headers, EnumSet.noneOf(Remark.class)))
-                .orElseGet(() -> Probe.unreadable(Trouble.Kind.DAMAGED)));
+        Optional<PixelSize> stored = Headers.size(
+                headers,
+                BmpHeaderDirectory.class,
+                BmpHeaderDirectory.TAG_IMAGE_WIDTH,
+                BmpHeaderDirectory.TAG_IMAGE_HEIGHT);
+        return Optional.of(Readings.of(kind(), stored, headers, EnumSet.noneOf(Remark.class)));
     }
 
     @Override

@@ -65,9 +65,7 @@ public final class JpegCodec implements PhotoCodec {
         Metadata headers = file.headers();
         Optional<PixelSize> stored = Headers.size(
                 headers, JpegDirectory.class, JpegDirectory.TAG_IMAGE_WIDTH, JpegDirectory.TAG_IMAGE_HEIGHT);
-        return stored.isEmpty()
-                ? Probe.unreadable(Trouble.Kind.DAMAGED)
-                : Readings.of(kind(), stored.get(), headers, remarks(headers, completeness));
+        return Readings.of(kind(), stored, headers, remarks(headers, completeness));
     }
 
     private static Set<Remark> remarks(Metadata headers, JpegCompleteness completeness) throws IOException {

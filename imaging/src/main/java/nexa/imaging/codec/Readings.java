@@ -1,6 +1,7 @@
 package nexa.imaging.codec;
 
 import com.drew.metadata.Metadata;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
@@ -14,6 +15,12 @@ import nexa.imaging.probe.Headers;
 /** What all families make of headers in the same way. */
 final class Readings {
     private Readings() {}
+
+    /** The same of a size that headers must say, else they are damaged. */
+    static Probe of(FileKind kind, Optional<PixelSize> stored, Metadata headers, Set<Remark> remarks) {
+        return stored.map(size -> of(kind, size, headers, remarks))
+                .orElseGet(() -> Probe.unreadable(Trouble.Kind.DAMAGED));
+    }
 
     /** @param remarks on how the file is read; those on its profile are added */
     static Probe of(FileKind kind, PixelSize stored, Metadata headers, Set<Remark> remarks) {

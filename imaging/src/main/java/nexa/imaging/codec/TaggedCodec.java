@@ -61,9 +61,7 @@ final class TaggedCodec implements PhotoCodec {
             return Optional.empty();
         }
         Metadata headers = file.headers();
-        return Optional.of(size(headers)
-                .map(stored -> Readings.of(kind, stored, headers, EnumSet.noneOf(Remark.class)))
-                .orElseGet(() -> Probe.unreadable(Trouble.Kind.DAMAGED)));
+        return Optional.of(Readings.of(kind, size(headers), headers, EnumSet.noneOf(Remark.class)));
     }
 
     private Optional<PixelSize> size(Metadata headers) {

@@ -14,7 +14,6 @@ import java.nio.channels.Channels;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -70,11 +69,6 @@ public final class PhotoFile implements Closeable {
     /** All of its bytes. */
     public byte[] bytes() throws IOException {
         return fromTheBeginning().readAllBytes();
-    }
-
-    /** Whether its first bytes are these. */
-    public boolean begins(byte[] beginning) throws IOException {
-        return Arrays.equals(beginning(beginning.length), beginning);
     }
 
     /** Of a JPEG. */
