@@ -1,19 +1,26 @@
 package nexa.core;
 
+import java.util.Optional;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Projective;
 import nexa.core.geometry.Radial;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.Bend;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
+import nexa.core.lens.LensTerms;
+import nexa.core.lens.LensUse;
 import nexa.core.outline.Region;
 import nexa.core.outline.TurnedRectangle;
+import nexa.core.plumb.Plumb;
+import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 
@@ -101,12 +108,31 @@ public final class Cases {
         return random.nextBoolean() ? curve : curve.inverse();
     }
 
-    /** What bends a photo: one of the two, or the lens and then the lean. */
-    public Mapping correction() {
+    /** A leaning view of the photo, finished by hand. */
+    public Plumb plumb() {
+        double angle = between(0, 2 * Math.PI);
+        double lean = between(3, 25);
+        return Plumb.of(lean * Math.cos(angle), lean * Math.sin(angle), random.nextInt(3) == 0 ? 0 : between(0.5, 1.5))
+                .withFar(random.nextBoolean() ? 1 : between(0.3, 1))
+                .finished(between(0.9, 1.1), between(-0.02, 0.02), between(-0.02, 0.02), between(0.9, 1.1));
+    }
+
+    /** A distortion stronger than that of any lens but a fisheye, either way, with fringes. */
+    public Lens lens() {
+        Bend bend = new Bend(1, 0, between(-0.1, 0.2), 0, between(-0.02, 0.02));
+        Bend red = new Bend(between(0.999, 1.001), 0, between(-0.001, 0.001), 0, 0);
+        LensTerms terms = new LensTerms(0.6, bend, red, Bend.NONE, Optional.empty());
+        return random.nextInt(4) == 0
+                ? Lens.byHand(new ByHand(between(-0.1, 0.2), between(-1, 1), between(0.3, 0.8)))
+                : Lens.OFF.measured(LensUse.FOUND, "Kiln 24 mm", terms);
+    }
+
+    /** What bends a photo: one of the two, or both. */
+    public Correction correction() {
         return switch (random.nextInt(3)) {
-            case 0 -> projection();
-            case 1 -> distortion();
-            default -> distortion().then(projection());
+            case 0 -> new Correction(Lens.OFF, plumb());
+            case 1 -> new Correction(lens(), Plumb.NONE);
+            default -> new Correction(lens(), plumb());
         };
     }
 

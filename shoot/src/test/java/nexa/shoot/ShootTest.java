@@ -22,8 +22,11 @@ import nexa.core.brief.Subject;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
+import nexa.core.plumb.Plumb;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
@@ -61,7 +64,9 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             TestShoot.place(shoot, a, print, TestShoot.WISH);
             Framing placed = shoot.framing(a);
-            Pose pose = new Pose(new Turn(1, true), new Tilt(-2.345));
+            Pose pose = new Pose(new Turn(1, true), new Tilt(-2.345))
+                    .withLens(Lens.byHand(new ByHand(-0.03, 0.5, 0.7)))
+                    .withPlumb(Plumb.of(7.25, -1.5, 0.8));
             shoot.apply(Edit.framing(
                     "edit.tilt", a.id(), placed, placed.withPose(pose).withSetAside(true)));
             framing = shoot.framing(a);
@@ -132,8 +137,8 @@ class ShootTest {
             for (String table : List.of("alternate", "delivery", "step", "sound")) {
                 statement.executeUpdate("DROP TABLE " + table);
             }
-            for (String column :
-                    List.of("marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim")) {
+            for (String column : List.of(
+                    "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
             for (String column : List.of("target", "note", "files")) {

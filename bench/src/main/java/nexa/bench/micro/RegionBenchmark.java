@@ -6,12 +6,13 @@ import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Radial;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.gesture.FrameDrag;
 import nexa.core.gesture.FrameDrag.Hold;
 import nexa.core.gesture.Grip;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
 import nexa.core.outline.Region;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
@@ -46,9 +47,8 @@ public class RegionBenchmark {
 
     @Setup
     public void bend() {
-        Radial lens = Radial.of(Point.ORIGIN, 0.6, 1, 0, bend.equals("inwards") ? -0.07 : 0.14, 0, 0)
-                .inverse();
-        Pose pose = new Pose(Turn.NONE, new Tilt(2.3)).withCorrection(lens);
+        ByHand hand = new ByHand(bend.equals("inwards") ? -0.07 : 0.14, 0, 0.5);
+        Pose pose = new Pose(Turn.NONE, new Tilt(2.3)).withLens(Lens.byHand(hand));
         space = new PhotoSpace(new PixelSize(24_000, 16_000), pose);
         outline = (Region) space.outline();
         inside = Fit.within(outline, new Frame(0.02, 0.03, 0.5, 0.4)).scaled(0.99);

@@ -9,7 +9,7 @@ package nexa.core.geometry;
  */
 record RadialCurve(double c0, double c1, double c2, double c3, double c4, double straightFrom) {
     /** The line rises by this; where the polynomial rises less, the line takes over. */
-    private static final double LEAST_SLOPE = 0.05;
+    private static final double LEAST_SLOPE = 0.2;
 
     /** Nobody looks farther out than this many units. */
     private static final double FARTHEST = 64;

@@ -13,10 +13,14 @@ public record Bend(double c0, double c1, double c2, double c3, double c4) {
     public static final Bend NONE = new Bend(1, 0, 0, 0, 0);
 
     /** Below this the centre would be turned inside out, or nearly so. */
-    private static final double LEAST = 0.06;
+    private static final double LEAST = 0.25;
 
     /** @throws IllegalArgumentException if a number is not finite, or the centre would not stay where it is */
     public Bend {
+        c1 += 0.0; // -0.0 becomes 0.0, so that equal bends are equal
+        c2 += 0.0;
+        c3 += 0.0;
+        c4 += 0.0;
         if (!Double.isFinite(c0 + c1 + c2 + c3 + c4) || c0 < LEAST) {
             throw new IllegalArgumentException("No lens bends so: " + List.of(c0, c1, c2, c3, c4));
         }

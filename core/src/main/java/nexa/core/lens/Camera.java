@@ -32,13 +32,54 @@ public record Camera(
         focal35 = known(focal35);
         aperture = known(aperture);
         distance = known(distance);
-        maker = maker.strip();
-        model = model.strip();
-        lens = lens.strip();
+        maker = plain(maker);
+        model = plain(model);
+        lens = plain(lens);
+    }
+
+    /** On one line, and nothing that only fills up. */
+    private static String plain(String text) {
+        return text.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
     }
 
     private static double known(double value) {
         return value > 0 && value < 1e5 ? value : 0;
+    }
+
+    /** As {@link #parse} reads it; empty if nothing is known. */
+    public String text() {
+        return equals(UNKNOWN)
+                ? ""
+                : String.join(
+                        "\t",
+                        maker,
+                        model,
+                        lens,
+                        Double.toString(focal),
+                        Double.toString(focal35),
+                        Double.toString(aperture),
+                        Double.toString(distance),
+                        Boolean.toString(corrected));
+    }
+
+    /** @throws IllegalArgumentException if it is not such a text */
+    public static Camera parse(String text) {
+        if (text.isEmpty()) {
+            return UNKNOWN;
+        }
+        String[] cells = text.split("\t", -1);
+        if (cells.length != 8) {
+            throw new IllegalArgumentException("No camera: " + text);
+        }
+        return new Camera(
+                cells[0],
+                cells[1],
+                cells[2],
+                Double.parseDouble(cells[3]),
+                Double.parseDouble(cells[4]),
+                Double.parseDouble(cells[5]),
+                Double.parseDouble(cells[6]),
+                Boolean.parseBoolean(cells[7]));
     }
 
     public boolean isKnown() {

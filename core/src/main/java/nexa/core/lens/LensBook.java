@@ -1,6 +1,7 @@
 package nexa.core.lens;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -9,7 +10,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -40,7 +40,10 @@ public final class LensBook {
     private static final double ALIKE_WITHOUT_MOUNT = 0.8;
 
     private final List<LensProfile> lenses;
-    private final Map<LensProfile, List<LensName>> names = new IdentityHashMap<>();
+
+    /** Taken apart when first compared; any thread may. */
+    private final Map<LensProfile, List<LensName>> names = Collections.synchronizedMap(new IdentityHashMap<>());
+
     private final Function<LensProfile, Calibration> measures;
     private final Map<String, CameraProfile> cameras = new HashMap<>();
     private final Map<String, Set<String>> compatible;
@@ -61,10 +64,12 @@ public final class LensBook {
         this.measures = measures;
         for (CameraProfile camera : cameras) {
             camera.models().forEach(model -> this.cameras.putIfAbsent(key(camera.maker(), model), camera));
-            makers.addAll(LensName.words(camera.maker()));
         }
-        lenses.forEach(lens -> makers.addAll(LensName.words(lens.maker())));
-        lenses.forEach(lens -> names.put(lens, names(lens)));
+        Stream.concat(
+                        cameras.stream().map(CameraProfile::maker),
+                        lenses.stream().map(LensProfile::maker))
+                .distinct()
+                .forEach(maker -> makers.addAll(LensName.words(maker)));
     }
 
     private List<LensName> names(LensProfile lens) {
@@ -162,7 +167,7 @@ public final class LensBook {
     private record Likely(LensProfile lens, double likeness) {}
 
     private double likeness(LensProfile lens, LensName asked) {
-        return Objects.requireNonNull(names.get(lens)).stream()
+        return names.computeIfAbsent(lens, this::names).stream()
                 .mapToDouble(name -> asked.likeness(name))
                 .max()
                 .orElse(0);

@@ -10,6 +10,7 @@ import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.Lens;
 import nexa.core.outline.Outline;
 import nexa.core.outline.OutlineTrace;
 import nexa.core.outline.TurnedRectangle;
@@ -63,7 +64,7 @@ public final class PhotoSpace {
     }
 
     private Outline found() {
-        if (pose.correction().isIdentity()) {
+        if (pose.correction().keepsPlaces()) {
             return rectangle();
         }
         List<Point> corners = TurnedRectangle.of(asShot, Tilt.NONE).corners();
@@ -77,6 +78,10 @@ public final class PhotoSpace {
     /** Where frames may lie. */
     public Outline room(boolean outsideAllowed) {
         return outsideAllowed ? rectangle().beyond() : outline();
+    }
+
+    private Mapping correction() {
+        return pose.correction().mapping();
     }
 
     // ---- upright pixels ----
@@ -104,7 +109,7 @@ public final class PhotoSpace {
 
     /** From as shot to level, both in the isotropic unit. */
     public Mapping asShotToLevel() {
-        return pose.correction().then(Affine.of(pose.turn())).then(Affine.rotation(pose.tilt()));
+        return correction().then(Affine.of(pose.turn())).then(Affine.rotation(pose.tilt()));
     }
 
     /**
@@ -126,23 +131,23 @@ public final class PhotoSpace {
     /** A frame along the upright photo's own axes, in long edges from its centre, as it is remembered. */
     public Frame uprightToAsShot(Frame upright) {
         Frame corrected = pose.turn().inverse().apply(upright);
-        if (pose.correction().isIdentity()) {
+        if (pose.correction().keepsPlaces()) {
             return corrected;
         }
-        Point centre = pose.correction().inverse().apply(corrected.centre());
-        return sized(centre, corrected, 1 / pose.correction().stretch(centre));
+        Point centre = correction().inverse().apply(corrected.centre());
+        return sized(centre, corrected, 1 / correction().stretch(centre));
     }
 
     /** The inverse of {@link #uprightToAsShot}. */
     public Frame asShotToUpright(Frame remembered) {
-        return pose.turn().apply(pose.correction().isIdentity() ? remembered : corrected(remembered));
+        return pose.turn().apply(pose.correction().keepsPlaces() ? remembered : corrected(remembered));
     }
 
     private Frame corrected(Frame remembered) {
         return sized(
-                pose.correction().apply(remembered.centre()),
+                correction().apply(remembered.centre()),
                 remembered,
-                pose.correction().stretch(remembered.centre()));
+                correction().stretch(remembered.centre()));
     }
 
     private static Frame sized(Point centre, Frame frame, double factor) {
@@ -152,15 +157,15 @@ public final class PhotoSpace {
     /** A point of level space as it is remembered: as-shot isotropic unit, tied to the photo's content. */
     public Point toAsShot(Point level) {
         Point corrected = pose.turn().inverse().apply(pose.tilt().negated().rotate(level));
-        return pose.correction().isIdentity()
+        return pose.correction().keepsPlaces()
                 ? corrected
-                : pose.correction().inverse().apply(corrected);
+                : correction().inverse().apply(corrected);
     }
 
     /** The inverse of {@link #toAsShot(Point)}. */
     public Point fromAsShot(Point remembered) {
         Point corrected =
-                pose.correction().isIdentity() ? remembered : pose.correction().apply(remembered);
+                pose.correction().keepsPlaces() ? remembered : correction().apply(remembered);
         return pose.tilt().rotate(pose.turn().apply(corrected));
     }
 
@@ -174,18 +179,51 @@ public final class PhotoSpace {
      * @param output the delivered size; its shape may differ from the frame's by rounding
      */
     public Mapping outputToStored(Turn exif, Frame frame, PixelSize output) {
-        PixelSize stored = exif.inverse().apply(asShot);
+        return outputToAsShot(frame, output).then(asShotToStored(exif));
+    }
+
+    /** The same for each colour: where the lens brings them to unlike places, each is read from its own. */
+    public ColourMaps outputToStoredColours(Turn exif, Frame frame, PixelSize output) {
+        return colours(outputToAsShot(frame, output), asShotToStored(exif));
+    }
+
+    /**
+     * Pixels of the corrected photo, before it is turned, to stored pixels, for each colour. Both in continuous pixel
+     * coordinates; the corrected photo is as large as the photo as shot.
+     */
+    public ColourMaps correctedToStoredColours(Turn exif) {
+        double edge = asShot.longEdge();
+        Affine toUnit = Affine.translation(-asShot.width() / 2.0, -asShot.height() / 2.0)
+                .then(Affine.scale(1 / edge, 1 / edge));
+        return colours(toUnit.then(correction().inverse()), asShotToStored(exif));
+    }
+
+    private ColourMaps colours(Mapping toAsShot, Affine toStored) {
+        Lens lens = pose.lens();
+        Mapping green = toAsShot.then((Mapping) toStored);
+        return new ColourMaps(
+                shifted(toAsShot, lens.red(), toStored, green), green, shifted(toAsShot, lens.blue(), toStored, green));
+    }
+
+    private static Mapping shifted(Mapping toAsShot, Mapping colour, Affine toStored, Mapping green) {
+        return colour.isIdentity() ? green : toAsShot.then(colour).then(toStored);
+    }
+
+    private Mapping outputToAsShot(Frame frame, PixelSize output) {
         Affine toCorrected = Affine.scale(frame.width() / output.width(), frame.height() / output.height())
                 .then(Affine.translation(frame.left(), frame.top()))
                 .then(Affine.rotation(pose.tilt().negated()))
                 .then(Affine.of(pose.turn().inverse()));
-        Affine toStored = Affine.of(exif.inverse())
+        return pose.correction().keepsPlaces()
+                ? toCorrected
+                : toCorrected.then(correction().inverse());
+    }
+
+    private Affine asShotToStored(Turn exif) {
+        PixelSize stored = exif.inverse().apply(asShot);
+        return Affine.of(exif.inverse())
                 .then(Affine.scale(stored.longEdge(), stored.longEdge()))
                 .then(Affine.translation(stored.width() / 2.0, stored.height() / 2.0));
-        Mapping correction = pose.correction();
-        return correction.isIdentity()
-                ? toCorrected.then(toStored)
-                : toCorrected.then(correction.inverse()).then(toStored);
     }
 
     /** The photo's own corners in output pixels of a frame: where the delivered picture shows the photo. */

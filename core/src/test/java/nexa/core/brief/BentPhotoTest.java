@@ -17,7 +17,6 @@ import nexa.core.carry.Change;
 import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
 import nexa.core.carry.Together;
-import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
@@ -36,6 +35,7 @@ import nexa.core.overlay.Stroke;
 import nexa.core.review.Warning;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import org.junit.jupiter.api.Test;
 
@@ -78,7 +78,7 @@ class BentPhotoTest {
     void correction_onAndOff_givesTheFrameBackToTheLastBit() {
         Cases.some(1000).forEach(c -> {
             PhotoSpace bent = c.bent();
-            PhotoSpace plain = new PhotoSpace(bent.asShot(), bent.pose().withCorrection(Affine.IDENTITY));
+            PhotoSpace plain = new PhotoSpace(bent.asShot(), bent.pose().withCorrection(Correction.NONE));
             Framing before = held(plain).withCrop(PRINT, crop(c));
             Frame frame = frame(plain, before, PRINT);
             Framing corrected = before.withPose(bent.pose());
@@ -98,7 +98,7 @@ class BentPhotoTest {
             if (bent.outline().contains(Derivation.shaped(bent, asked, PRINT), 0)
                     && frame.width() * bent.asShot().longEdge() > 20) {
                 assertEquals(0, bent.toAsShot(frame.centre()).distance(wish.centre()), 1e-9);
-                double stretch = bent.pose().correction().stretch(wish.centre());
+                double stretch = bent.pose().correction().mapping().stretch(wish.centre());
                 assertEquals(
                         Math.sqrt(wish.width() * wish.height()) * stretch,
                         Math.sqrt(frame.width() * frame.height()),

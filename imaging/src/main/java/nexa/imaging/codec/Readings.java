@@ -10,6 +10,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.probe.CameraHeaders;
 import nexa.imaging.probe.Headers;
 
 /** What all families make of headers in the same way. */
@@ -35,6 +36,7 @@ final class Readings {
         } else if (Headers.isOfInk(headers) && !remarks.contains(Remark.INK)) {
             remarks.add(Remark.UNFIT_PROFILE);
         }
-        return new Probe.Readable(new PhotoFacts(kind, asShot, orientation, Headers.taken(headers), profile, remarks));
+        return new Probe.Readable(new PhotoFacts(
+                kind, asShot, orientation, Headers.taken(headers), profile, remarks, CameraHeaders.read(headers)));
     }
 }

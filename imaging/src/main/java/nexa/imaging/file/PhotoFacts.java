@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.Camera;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -15,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param taken the camera's clock, which has no time zone; null if it didn't say
  * @param profile name of the embedded colour profile; null if there is none
  * @param remarks on how the file is read
+ * @param camera what it was taken with
  */
 public record PhotoFacts(
         FileKind kind,
@@ -22,7 +24,19 @@ public record PhotoFacts(
         int exifOrientation,
         @Nullable LocalDateTime taken,
         @Nullable String profile,
-        Set<Remark> remarks) {
+        Set<Remark> remarks,
+        Camera camera) {
+
+    /** Of a file that says nothing of the camera. */
+    public PhotoFacts(
+            FileKind kind,
+            PixelSize asShot,
+            int exifOrientation,
+            @Nullable LocalDateTime taken,
+            @Nullable String profile,
+            Set<Remark> remarks) {
+        this(kind, asShot, exifOrientation, taken, profile, remarks, Camera.UNKNOWN);
+    }
 
     public PhotoFacts {
         remarks = remarks.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(remarks));
@@ -32,7 +46,7 @@ public record PhotoFacts(
     public PhotoFacts with(Remark remark) {
         EnumSet<Remark> more = EnumSet.of(remark);
         more.addAll(remarks);
-        return new PhotoFacts(kind, asShot, exifOrientation, taken, profile, more);
+        return new PhotoFacts(kind, asShot, exifOrientation, taken, profile, more, camera);
     }
 
     /** From pixels as they come out of the decoder to as shot. */

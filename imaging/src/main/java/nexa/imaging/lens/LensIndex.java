@@ -27,6 +27,7 @@ import nexa.core.lens.LensProfile;
  */
 final class LensIndex {
     private static final String FOLDER = "/nexa/lens/";
+    private static final String BETWEEN = "¦";
     private static final String INDEX = "index.tsv";
 
     /** Where a lens stands in its file, in bytes. */
@@ -68,7 +69,7 @@ final class LensIndex {
     }
 
     private static List<String> texts(String cell) {
-        return cell.isEmpty() ? List.of() : List.of(cell.split("¦"));
+        return cell.isEmpty() ? List.of() : List.of(cell.split(BETWEEN));
     }
 
     List<CameraProfile> cameras() {

@@ -8,7 +8,7 @@ import static org.bytedeco.opencv.global.opencv_core.multiply;
 
 import java.util.Optional;
 import nexa.core.geometry.Affine;
-import nexa.core.geometry.Mapping;
+import nexa.core.space.ColourMaps;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -25,8 +25,8 @@ final class BentTile {
 
     private BentTile() {}
 
-    static void render(Mat source, Mapping tileToSource, Mat tile) {
-        ReductionMap reductions = ReductionMap.of(tileToSource, tile.cols(), tile.rows());
+    static void render(Mat source, ColourMaps tileToSource, Mat tile) {
+        ReductionMap reductions = ReductionMap.of(tileToSource.green(), tile.cols(), tile.rows());
         boolean unlike = reductions.most() > MOST_UNLIKE * reductions.least();
         boolean divisible = Math.max(tile.cols(), tile.rows()) > ReductionMap.CELL;
         if (unlike && divisible && SourcePart.block(reductions.most()) > 1) {
@@ -36,7 +36,7 @@ final class BentTile {
         }
     }
 
-    private static void quarters(Mat source, Mapping tileToSource, Mat tile) {
+    private static void quarters(Mat source, ColourMaps tileToSource, Mat tile) {
         int width = half(tile.cols());
         int height = half(tile.rows());
         for (int top = 0; top < tile.rows(); top += height) {
@@ -44,7 +44,7 @@ final class BentTile {
                 try (Rect area = new Rect(
                                 left, top, Math.min(width, tile.cols() - left), Math.min(height, tile.rows() - top));
                         Mat quarter = new Mat(tile, area)) {
-                    render(source, Affine.translation(left, top).then(tileToSource), quarter);
+                    render(source, tileToSource.after(Affine.translation(left, top)), quarter);
                 }
             }
         }
@@ -55,7 +55,7 @@ final class BentTile {
         return Math.ceilDiv(Math.ceilDiv(length, 2), ReductionMap.CELL) * ReductionMap.CELL;
     }
 
-    private static void whole(Mat source, Mapping tileToSource, ReductionMap reductions, Mat tile) {
+    private static void whole(Mat source, ColourMaps tileToSource, ReductionMap reductions, Mat tile) {
         int block = SourcePart.block(reductions.most());
         Optional<LowPass> widest = LowPass.forReduction(ReductionMap.ofStep(reductions.lastStep()) / block);
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());

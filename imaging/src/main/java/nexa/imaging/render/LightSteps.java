@@ -1,12 +1,13 @@
 package nexa.imaging.render;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import nexa.core.pixel.CornerLight;
 import nexa.core.pixel.LightStep;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.colour.ToneCurve;
 import nexa.imaging.pixels.Picture;
+import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.indexer.Indexer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
@@ -19,8 +20,10 @@ public final class LightSteps {
 
     private final double[] toLight;
     private final int[] toValue = new int[BACK + 1];
+    private final List<LightStep> steps;
 
-    private LightSteps(ToneCurve curve, int most) {
+    private LightSteps(ToneCurve curve, int most, List<LightStep> steps) {
+        this.steps = steps;
         toLight = new double[most + 1];
         for (int value = 0; value <= most; value++) {
             toLight[value] = curve.toLight((double) value / most);
@@ -46,58 +49,133 @@ public final class LightSteps {
         if (steps.isEmpty()) {
             return photo.shared();
         }
-        LightSteps doing = new LightSteps(ToneCurve.of(profile), photo.bits() == 16 ? 0xFFFF : 0xFF);
+        boolean deep = photo.bits() == 16;
+        LightSteps doing = new LightSteps(ToneCurve.of(profile), deep ? 0xFFFF : 0xFF, steps);
         Mat lit = photo.mat().clone();
         try (Indexer values = lit.createIndexer()) {
-            for (int y = 0; y < lit.rows(); y++) {
-                doing.row(values, lit, y, steps);
+            switch (values) {
+                case UByteIndexer unused -> doing.bytes(lit);
+                case UShortIndexer shorts -> doing.shorts(shorts, lit);
+                default -> throw new IllegalArgumentException("pictures have 8 or 16 bits");
             }
         }
         return new Picture(lit);
     }
 
-    private void row(Indexer values, Mat picture, int y, List<LightStep> steps) {
-        int channels = picture.channels();
-        int colours = channels == 4 ? 3 : channels;
-        int[] row = new int[picture.cols() * channels];
-        read(values, y, row);
-        for (int x = 0; x < picture.cols(); x++) {
-            double gain = gain(picture, x, y, steps);
-            for (int c = x * channels; c < x * channels + colours; c++) {
-                double light = Math.min(1, toLight[row[c]] * gain);
-                row[c] = toValue[(int) Math.round(Math.sqrt(light) * BACK)];
-            }
-        }
-        write(values, y, row);
-    }
-
-    private static double gain(Mat picture, int x, int y, List<LightStep> steps) {
-        double right = x + 0.5 - picture.cols() / 2.0;
-        double down = y + 0.5 - picture.rows() / 2.0;
-        double corner = (double) picture.cols() * picture.cols() + (double) picture.rows() * picture.rows();
-        double squared = 4 * (right * right + down * down) / corner;
+    private double gain(double squared) {
         double gain = 1;
         for (LightStep step : steps) {
-            gain *= switch (step) {
-                case CornerLight light -> light.gain(squared);
-            };
+            gain *= step.gain(squared);
         }
         return gain;
     }
 
-    private static void read(Indexer values, int y, int[] row) {
-        switch (values) {
-            case UByteIndexer bytes -> bytes.get(y, 0, row);
-            case UShortIndexer shorts -> shorts.get(y, 0, row);
-            default -> throw new IllegalArgumentException("pictures have 8 or 16 bits");
+    private int lit(int value, double gain) {
+        double light = Math.min(1, toLight[value] * gain);
+        return toValue[(int) Math.round(Math.sqrt(light) * BACK)];
+    }
+
+    private void shorts(UShortIndexer values, Mat picture) {
+        Places places = new Places(picture);
+        int[] row = new int[picture.cols() * places.channels];
+        for (int y = 0; y < picture.rows(); y++) {
+            values.get(y, 0, row);
+            for (int x = 0; x < picture.cols(); x++) {
+                double gain = gain(places.squared(x, y));
+                int from = x * places.channels;
+                for (int i = from; i < from + places.colours; i++) {
+                    row[i] = lit(row[i], gain);
+                }
+            }
+            values.put(y, 0, row);
         }
     }
 
-    private static void write(Indexer values, int y, int[] row) {
-        switch (values) {
-            case UByteIndexer bytes -> bytes.put(y, 0, row);
-            case UShortIndexer shorts -> shorts.put(y, 0, row);
-            default -> throw new IllegalArgumentException("pictures have 8 or 16 bits");
+    private void bytes(Mat picture) {
+        Places places = new Places(picture);
+        GainTable table = new GainTable(this);
+        byte[] row = new byte[picture.cols() * places.channels];
+        try (BytePointer pixels = picture.data()) {
+            for (int y = 0; y < picture.rows(); y++) {
+                pixels.position(y * picture.step()).get(row);
+                for (int x = 0; x < picture.cols(); x++) {
+                    int gain = table.gain(places.squared(x, y));
+                    int from = x * places.channels;
+                    for (int i = from; i < from + places.colours; i++) {
+                        row[i] = table.lit(gain, row[i]);
+                    }
+                }
+                pixels.position(y * picture.step()).put(row);
+            }
+        }
+    }
+
+    /** How far pixels are from a picture's middle. */
+    private static final class Places {
+        private final int channels;
+        private final int colours;
+        private final double[] across;
+        private final double[] down;
+
+        Places(Mat picture) {
+            channels = picture.channels();
+            colours = channels == 4 ? 3 : channels;
+            double corner = Math.hypot(picture.cols(), picture.rows()) / 2;
+            across = squares(picture.cols(), corner);
+            down = squares(picture.rows(), corner);
+        }
+
+        private static double[] squares(int pixels, double corner) {
+            double[] squares = new double[pixels];
+            for (int i = 0; i < pixels; i++) {
+                double away = (i + 0.5 - pixels / 2.0) / corner;
+                squares[i] = away * away;
+            }
+            return squares;
+        }
+
+        /** R², 1 at the picture's corners. */
+        double squared(int x, int y) {
+            return across[x] + down[y];
+        }
+    }
+
+    /**
+     * All values of 8 bits under all gains there are, the gains in steps of equal factors: so fine that a value is at most a
+     * tenth off before it is rounded.
+     */
+    private static final class GainTable {
+        private static final int GAINS = 1024;
+        private static final int PLACES = 4096;
+        private static final int VALUES = 256;
+
+        private final short[] gains = new short[PLACES + 1];
+        private final byte[] lit = new byte[GAINS * VALUES];
+
+        GainTable(LightSteps steps) {
+            double[] known = new double[PLACES + 1];
+            for (int i = 0; i <= PLACES; i++) {
+                known[i] = Math.log(steps.gain((double) i / PLACES));
+            }
+            double least = Arrays.stream(known).min().orElseThrow();
+            double step = Math.max(1e-9, (Arrays.stream(known).max().orElseThrow() - least) / (GAINS - 1));
+            for (int i = 0; i <= PLACES; i++) {
+                gains[i] = (short) Math.round((known[i] - least) / step);
+            }
+            for (int gain = 0; gain < GAINS; gain++) {
+                double factor = Math.exp(least + gain * step);
+                for (int value = 0; value < VALUES; value++) {
+                    lit[gain * VALUES + value] = (byte) steps.lit(value, factor);
+                }
+            }
+        }
+
+        int gain(double squared) {
+            return gains[(int) (squared * PLACES + 0.5)];
+        }
+
+        byte lit(int gain, byte value) {
+            return lit[gain * VALUES + (value & 0xFF)];
         }
     }
 }

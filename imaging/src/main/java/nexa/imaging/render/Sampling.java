@@ -3,6 +3,8 @@ package nexa.imaging.render;
 import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_64F;
+import static org.bytedeco.opencv.global.opencv_core.merge;
+import static org.bytedeco.opencv.global.opencv_core.split;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
 import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
 import static org.bytedeco.opencv.global.opencv_imgproc.remap;
@@ -12,10 +14,12 @@ import nexa.core.geometry.Chain;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Projective;
 import nexa.core.geometry.Radial;
+import nexa.core.space.ColourMaps;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
@@ -46,6 +50,49 @@ sealed interface Sampling extends AutoCloseable {
             case Radial map -> bent(map, width, height);
             case Chain map -> bent(map, width, height);
         };
+    }
+
+    /** Each colour from its own place. */
+    static Sampling of(ColourMaps tileToPart, int width, int height) {
+        Sampling green = of(tileToPart.green(), width, height);
+        return tileToPart.areAlike()
+                ? green
+                : new ByColour(
+                        tileToPart.blue() == tileToPart.green() ? green : of(tileToPart.blue(), width, height),
+                        green,
+                        tileToPart.red() == tileToPart.green() ? green : of(tileToPart.red(), width, height));
+    }
+
+    /** In memory a pixel's values are blue, green, red, opacity; or grey alone. */
+    record ByColour(Sampling blue, Sampling green, Sampling red) implements Sampling {
+        @Override
+        public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
+            if (part.channels() == 1) {
+                green.sample(part, sampled, interpolation, border, outside);
+                return;
+            }
+            try (MatVector channels = new MatVector()) {
+                split(part, channels);
+                for (int i = 0; i < channels.size(); i++) {
+                    try (Mat one = new Mat()) {
+                        of(i).sample(channels.get(i), one, interpolation, border, outside);
+                        channels.put(i, one);
+                    }
+                }
+                merge(channels, sampled);
+            }
+        }
+
+        private Sampling of(int channel) {
+            return channel == 0 ? blue : channel == 2 ? red : green;
+        }
+
+        @Override
+        public void close() {
+            blue.close();
+            green.close();
+            red.close();
+        }
     }
 
     /** OpenCV's warp by a matrix of one kind. */

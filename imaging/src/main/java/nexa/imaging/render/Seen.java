@@ -2,11 +2,28 @@ package nexa.imaging.render;
 
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
+import nexa.core.space.ColourMaps;
 
 /** The smallest rectangle of a source that a tile covers, in continuous source pixels. */
 record Seen(double left, double top, double right, double bottom) {
     /** Where a mapping bends, the tile's edge is followed in steps of so many output pixels. */
     private static final int STEP = 8;
+
+    /** What all colours cover. */
+    static Seen of(ColourMaps tileToSource, int width, int height) {
+        Seen green = of(tileToSource.green(), width, height);
+        return tileToSource.areAlike()
+                ? green
+                : green.and(of(tileToSource.red(), width, height)).and(of(tileToSource.blue(), width, height));
+    }
+
+    private Seen and(Seen other) {
+        return new Seen(
+                Math.min(left, other.left),
+                Math.min(top, other.top),
+                Math.max(right, other.right),
+                Math.max(bottom, other.bottom));
+    }
 
     /** A mapping is one to one, so the edge of what is seen is what is seen of the edge. */
     static Seen of(Mapping tileToSource, int width, int height) {

@@ -3,6 +3,7 @@ package nexa.imaging.render;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
+import nexa.core.space.ColourMaps;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -28,6 +29,11 @@ public final class SinglePass {
      *     outside the source take its nearest edge pixel
      */
     public static Picture render(Picture source, Mapping outputToSource, PixelSize output) {
+        return render(source, ColourMaps.alike(outputToSource), output);
+    }
+
+    /** The same with each colour from its own place. A grey picture is all green; so is how opaque a pixel is. */
+    public static Picture render(Picture source, ColourMaps outputToSource, PixelSize output) {
         Mat rendered = new Mat(output.height(), output.width(), source.mat().type());
         for (int top = 0; top < output.height(); top += TILE) {
             for (int left = 0; left < output.width(); left += TILE) {
@@ -42,11 +48,11 @@ public final class SinglePass {
         return new Picture(rendered);
     }
 
-    private static void renderTile(Mat source, Affine tileToOutput, Mapping outputToSource, Mat tile) {
-        if (outputToSource instanceof Affine straight) {
+    private static void renderTile(Mat source, Affine tileToOutput, ColourMaps outputToSource, Mat tile) {
+        if (outputToSource.areAlike() && outputToSource.green() instanceof Affine straight) {
             EvenTile.render(source, tileToOutput.then(straight), tile);
         } else {
-            BentTile.render(source, tileToOutput.then(outputToSource), tile);
+            BentTile.render(source, outputToSource.after(tileToOutput), tile);
         }
     }
 }

@@ -7,6 +7,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.resize;
 
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
+import nexa.core.space.ColourMaps;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Scalar;
@@ -89,6 +90,10 @@ record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable
 
     /** From a tile's continuous pixels to the part's. */
     Mapping seenFrom(Mapping tileToSource) {
+        return tileToSource.then(toPart);
+    }
+
+    ColourMaps seenFrom(ColourMaps tileToSource) {
         return tileToSource.then(toPart);
     }
 

@@ -17,12 +17,16 @@ import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.plumb.Plumb;
 import nexa.core.shape.Shape;
+import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.InvalidException;
+import nexa.core.told.Told;
 
 /**
  * A framing as named texts, with formats by their names: what a sidecar and the table of crops both hold. Numbers are
@@ -47,7 +51,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             "trim");
 
     /** Names of corrections that are written down but that this version does not make. */
-    private static final List<String> NOT_MADE = List.of("lens", "plumb", "trim");
+    private static final List<String> NOT_MADE = List.of("trim");
 
     /** Names of what is known of a crop: the wish, in as-shot space. */
     static final List<String> CROP =
@@ -85,6 +89,8 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("marks", framing.marks().text());
         texts.put("rule", framing.subject().rule().map(Composition::text).orElse(""));
         texts.put("overlay", framing.overlay().map(OverlayChoice::text).orElse(""));
+        texts.put("lens", pose.lens().text());
+        texts.put("plumb", pose.plumb().text());
         NOT_MADE.forEach(name -> texts.put(name, ""));
         return texts;
     }
@@ -135,7 +141,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         }
         Turn turn = new Turn((int) number(photo, "quarterTurns", 0), flag(photo, "mirrored"));
         return new Framing(
-                new Pose(turn, new Tilt(number(photo, "tilt", 0))),
+                new Pose(correction(), turn, new Tilt(number(photo, "tilt", 0))),
                 placed,
                 alternates,
                 flag(photo, "setAside"),
@@ -144,6 +150,15 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
                         text(photo, "rule").map(Composition::parse)),
                 text(photo, "level").map(level -> new Tilt(number(photo, "level", 0))),
                 text(photo, "overlay").map(OverlayChoice::parse));
+    }
+
+    private Correction correction() {
+        try {
+            return new Correction(
+                    Lens.parse(photo.getOrDefault("lens", "")), Plumb.parse(photo.getOrDefault("plumb", "")));
+        } catch (IllegalArgumentException nonsense) {
+            throw new InvalidException(Told.of("told.exchange.no-correction"), nonsense);
+        }
     }
 
     private static Crop crop(Map<String, String> texts) {

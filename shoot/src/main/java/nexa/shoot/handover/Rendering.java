@@ -13,9 +13,9 @@ import nexa.core.files.FileType;
 import nexa.core.files.Finish;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
+import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
 import nexa.core.told.Told;
 import nexa.imaging.codec.OpenedPhoto;
@@ -54,7 +54,7 @@ public final class Rendering {
 
     /** What is beyond the photo is as its edge. */
     private static Picture unbounded(Delivery delivery, Source source) {
-        Mapping toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
+        ColourMaps toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
         try (Picture lit = LightSteps.apply(
                 source.picture(), source.profile(), delivery.steps().light())) {
             return SinglePass.render(lit, toSource, delivery.size());
@@ -186,7 +186,7 @@ public final class Rendering {
         return new PhotoSpace(facts(delivery).asShot(), delivery.framing().pose());
     }
 
-    private static Mapping toSource(Delivery delivery, PhotoSpace space) {
-        return space.outputToStored(facts(delivery).decodedToAsShot(), delivery.frame(), delivery.size());
+    private static ColourMaps toSource(Delivery delivery, PhotoSpace space) {
+        return space.outputToStoredColours(facts(delivery).decodedToAsShot(), delivery.frame(), delivery.size());
     }
 }

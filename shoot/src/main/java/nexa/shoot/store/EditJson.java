@@ -24,12 +24,15 @@ import nexa.core.files.FileSettings;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.plumb.Plumb;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
@@ -85,6 +88,8 @@ final class EditJson {
         out.writeNumberField("turns", framing.pose().turn().quarterTurns());
         out.writeBooleanField("mirrored", framing.pose().turn().mirrored());
         out.writeNumberField("tilt", framing.pose().tilt().degrees());
+        writeText("lens", framing.pose().lens().text(), out);
+        writeText("plumb", framing.pose().plumb().text(), out);
         out.writeBooleanField("aside", framing.setAside());
         out.writeStringField("marks", framing.marks().text());
         out.writeStringField(
@@ -114,6 +119,12 @@ final class EditJson {
         }
         out.writeEndObject();
         out.writeEndObject();
+    }
+
+    private static void writeText(String name, String text, JsonGenerator out) throws IOException {
+        if (!text.isEmpty()) {
+            out.writeStringField(name, text);
+        }
     }
 
     private static void write(Crop crop, JsonGenerator out) throws IOException {
@@ -183,7 +194,7 @@ final class EditJson {
         Turn turn = new Turn(
                 node.required("turns").asInt(), node.required("mirrored").asBoolean());
         return new Framing(
-                new Pose(turn, new Tilt(node.required("tilt").asDouble())),
+                new Pose(correction(node), turn, new Tilt(node.required("tilt").asDouble())),
                 crops,
                 alternates,
                 node.required("aside").asBoolean(),
@@ -192,6 +203,17 @@ final class EditJson {
                         text(node, "rule").map(Composition::parse)),
                 Optional.ofNullable(node.get("level")).map(level -> new Tilt(level.asDouble())),
                 text(node, "overlay").map(OverlayChoice::parse));
+    }
+
+    /** Steps of earlier versions have none. */
+    private static Correction correction(JsonNode node) {
+        Optional<String> lens = text(node, "lens");
+        Optional<String> plumb = text(node, "plumb");
+        return lens.isEmpty() && plumb.isEmpty()
+                ? Correction.NONE
+                : new Correction(
+                        lens.map(Lens::parse).orElse(Lens.OFF),
+                        plumb.map(Plumb::parse).orElse(Plumb.NONE));
     }
 
     private static Crop crop(JsonNode node) {

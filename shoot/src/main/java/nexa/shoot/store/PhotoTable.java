@@ -21,9 +21,13 @@ import nexa.core.brief.Subject;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.Camera;
+import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.plumb.Plumb;
+import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
 import nexa.imaging.file.FileKind;
@@ -43,11 +47,11 @@ final class PhotoTable {
     private static final Logger LOG = LoggerFactory.getLogger(PhotoTable.class);
     private static final String INSERT = """
             INSERT INTO photo (file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,
-              profile, remarks)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
+              profile, remarks, camera)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
     private static final String UPDATE = """
             UPDATE photo SET file = ?, bytes = ?, modified = ?, fingerprint = ?, kind = ?, width = ?, height = ?,
-              exif_orientation = ?, taken = ?, trouble = ?, percent = ?, profile = ?, remarks = ? WHERE id = ?""";
+              exif_orientation = ?, taken = ?, trouble = ?, percent = ?, profile = ?, remarks = ?, camera = ? WHERE id = ?""";
 
     private final Connection connection;
     private final Spoiled spoiled;
@@ -117,8 +121,18 @@ final class PhotoTable {
 
     private static Pose pose(ResultSet row) throws SQLException {
         return new Pose(
+                correction(row),
                 new Turn(Cells.whole(row, "quarter_turns"), Cells.flag(row, "mirrored")),
                 new Tilt(Cells.number(row, "tilt")));
+    }
+
+    private static Correction correction(ResultSet row) throws SQLException {
+        String lens = row.getString("lens");
+        String plumb = row.getString("plumb");
+        return lens == null && plumb == null
+                ? Correction.NONE
+                : new Correction(
+                        lens == null ? Lens.OFF : Lens.parse(lens), plumb == null ? Plumb.NONE : Plumb.parse(plumb));
     }
 
     private static Optional<Tilt> level(ResultSet row) throws SQLException {
@@ -137,7 +151,13 @@ final class PhotoTable {
                 orientation(row),
                 taken == null ? null : LocalDateTime.parse(taken),
                 row.getString("profile"),
-                remarks(row.getString("remarks"))));
+                remarks(row.getString("remarks")),
+                camera(row)));
+    }
+
+    private static Camera camera(ResultSet row) throws SQLException {
+        String camera = row.getString("camera");
+        return camera == null ? Camera.UNKNOWN : Camera.parse(camera);
     }
 
     private static int orientation(ResultSet row) throws SQLException {
@@ -176,7 +196,7 @@ final class PhotoTable {
                     }
                 } else {
                     PreparedStatement bound = bind(update, each);
-                    bound.setLong(14, photo.id());
+                    bound.setLong(15, photo.id());
                     bound.executeUpdate();
                 }
                 saved.add(new StoredPhoto(photo, each.found(), each.framing()));
@@ -223,6 +243,7 @@ final class PhotoTable {
                 statement.setInt(11, trouble.percent());
                 statement.setObject(12, null);
                 statement.setObject(13, null);
+                statement.setObject(14, null);
             }
         }
         return statement;
@@ -237,6 +258,7 @@ final class PhotoTable {
         statement.setObject(10, null);
         statement.setObject(11, null);
         statement.setString(12, facts.profile());
+        statement.setString(14, facts.camera().text());
         statement.setString(
                 13, facts.remarks().stream().sorted().map(Remark::name).collect(Collectors.joining(" ")));
     }
@@ -245,7 +267,7 @@ final class PhotoTable {
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
                 UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
-                  overlay = ?
+                  overlay = ?, lens = ?, plumb = ?
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());
@@ -254,6 +276,10 @@ final class PhotoTable {
             update.executeBatch();
         }
         crops.save(changes);
+    }
+
+    private static @Nullable String orNull(String text) {
+        return text.isEmpty() ? null : text;
     }
 
     private static void bind(PreparedStatement update, long photo, Framing framing) throws SQLException {
@@ -265,6 +291,8 @@ final class PhotoTable {
         update.setString(6, framing.subject().rule().map(Composition::text).orElse(null));
         update.setObject(7, framing.level().map(Tilt::degrees).orElse(null));
         update.setString(8, framing.overlay().map(OverlayChoice::text).orElse(null));
-        update.setLong(9, photo);
+        update.setString(9, orNull(framing.pose().lens().text()));
+        update.setString(10, orNull(framing.pose().plumb().text()));
+        update.setLong(11, photo);
     }
 }

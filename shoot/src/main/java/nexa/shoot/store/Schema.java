@@ -78,11 +78,14 @@ final class Schema {
             ALTER TABLE photo ADD COLUMN lens TEXT; -- corrections; null = none
             ALTER TABLE photo ADD COLUMN plumb TEXT;
             ALTER TABLE photo ADD COLUMN trim TEXT;
+            """, """
+            ALTER TABLE photo ADD COLUMN camera TEXT;
+            UPDATE photo SET bytes = -1;
             """);
 
     private static final List<String> COLUMNS = List.of(
             "id, file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,"
-                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks, lens, plumb, trim FROM photo",
+                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks, lens, plumb, trim, camera FROM photo",
             "id, place, name, shape, rule, target, note, files FROM format",
             "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked FROM crop",
             "photo, format, place, name, centre_x, centre_y, width, height, own_shape, outside, checked FROM alternate",

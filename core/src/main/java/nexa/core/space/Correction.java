@@ -1,0 +1,80 @@
+package nexa.core.space;
+
+import java.util.List;
+import java.util.Objects;
+import nexa.core.geometry.Mapping;
+import nexa.core.lens.Lens;
+import nexa.core.pixel.LightStep;
+import nexa.core.plumb.Plumb;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is corrected of a photo before it is turned and tilted: its lens, then its plumb. What that comes to is worked out
+ * once. Immutable.
+ */
+public final class Correction {
+    public static final Correction NONE = new Correction(Lens.OFF, Plumb.NONE);
+
+    private final Lens lens;
+    private final Plumb plumb;
+    private final Mapping lensed;
+    private final Mapping mapping;
+
+    public Correction(Lens lens, Plumb plumb) {
+        this.lens = lens;
+        this.plumb = plumb;
+        this.lensed = lens.distortion().inverse();
+        this.mapping = lensed.then(plumb.mapping(lens.reach()));
+    }
+
+    public Correction withLens(Lens other) {
+        return new Correction(other, plumb);
+    }
+
+    public Correction withPlumb(Plumb other) {
+        return new Correction(lens, other);
+    }
+
+    public Lens lens() {
+        return lens;
+    }
+
+    public Plumb plumb() {
+        return plumb;
+    }
+
+    /** From as shot to corrected, in the isotropic unit of both. */
+    public Mapping mapping() {
+        return mapping;
+    }
+
+    /** The lens's part of it. */
+    public Mapping lensMapping() {
+        return lensed;
+    }
+
+    /** Whether nothing moves; light may change all the same. */
+    public boolean keepsPlaces() {
+        return mapping.isIdentity();
+    }
+
+    /** What is given back of the light that the lens took away. */
+    public List<LightStep> light() {
+        return lens.light();
+    }
+
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return other instanceof Correction correction && lens.equals(correction.lens) && plumb.equals(correction.plumb);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(lens, plumb);
+    }
+
+    @Override
+    public String toString() {
+        return lens.text() + "; " + plumb.text();
+    }
+}

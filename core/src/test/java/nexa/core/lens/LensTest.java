@@ -1,0 +1,191 @@
+package nexa.core.lens;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import nexa.core.Cases;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.lens.LensMatch.Why;
+import nexa.core.pixel.CornerLift;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class LensTest {
+    private static final LensProfile ZOOM = lens("Kiln", "Kiln EF 24-105mm f/4L IS", "EF", 1);
+    private static final LensProfile SMALL_ZOOM = lens("Kiln", "Kiln EF 24-105mm f/4L IS", "EF", 1.6);
+    private static final LensProfile FIFTY = lens("Kiln", "Kiln EF 50mm f/1.8", "EF", 1);
+    private static final LensProfile FIFTY_MARK_TWO = lens("Kiln", "Kiln EF 50mm f/1.8 II", "EF", 1);
+    private static final LensProfile SCREWED = lens("Glaze", "Glaze 35mm f/2", "M42", 1);
+    private static final LensProfile POCKET = lens("Kiln", "K10 & compatibles (Standard)", "kilnK10", 2.7);
+
+    private static final LensBook BOOK = new LensBook(
+            List.of(
+                    new CameraProfile("Kiln", List.of("Kiln 5"), "EF", 1),
+                    new CameraProfile("Kiln", List.of("Kiln 70"), "EF", 1.6),
+                    new CameraProfile("Kiln", List.of("K10"), "kilnK10", 2.7)),
+            List.of(ZOOM, SMALL_ZOOM, FIFTY, FIFTY_MARK_TWO, SCREWED, POCKET),
+            Map.of("EF", Set.of("M42")),
+            lens -> Calibration.NONE);
+
+    private static LensProfile lens(String maker, String model, String mount, double crop) {
+        return new LensProfile(maker, List.of(model), List.of(mount), crop, 1.5, List.of());
+    }
+
+    private static Camera camera(String model, String lens) {
+        return new Camera("KILN", model, lens, 50, 0, 4, 3, false);
+    }
+
+    private static LensProfile found(Camera camera, Why why) {
+        LensMatch.One one = assertInstanceOf(LensMatch.One.class, BOOK.find(camera));
+        assertEquals(why, one.why());
+        return one.lens();
+    }
+
+    private static Why nothing(Camera camera) {
+        return assertInstanceOf(LensMatch.Nothing.class, BOOK.find(camera)).why();
+    }
+
+    @Test
+    void find_ofTheSameWords_orderAndCaseAside_isNamed() {
+        assertEquals(ZOOM, found(camera("kiln 5", "EF24-105mm F4.0L IS"), Why.NAMED));
+        assertEquals(FIFTY, found(camera("Kiln 5", "50mm F1.8 EF"), Why.NAMED));
+        assertEquals(SCREWED, found(camera("Kiln 5", "GLAZE 35mm 1:2 | Artist 07".replace("1:", "f/")), Why.NAMED));
+    }
+
+    @Test
+    void find_takesTheMeasuresOfTheSensorMostAlike_andNoneOfASmallerOne() {
+        assertEquals(SMALL_ZOOM, found(camera("Kiln 70", "EF24-105mm f/4L IS"), Why.NAMED));
+        assertEquals(ZOOM, found(camera("Kiln 5", "EF24-105mm f/4L IS"), Why.NAMED));
+    }
+
+    @Test
+    void find_ofOtherNumbers_findsNothing() {
+        assertEquals(Why.NOT_MEASURED, nothing(camera("Kiln 5", "EF 24-70mm f/4L IS")));
+        assertEquals(Why.NOT_MEASURED, nothing(camera("Kiln 5", "50mm")));
+    }
+
+    @Test
+    void find_ofEquallyLikelyLenses_asks() {
+        LensBook twins = new LensBook(
+                List.of(new CameraProfile("Kiln", List.of("Kiln 5"), "EF", 1)),
+                List.of(
+                        lens("Kiln", "EF 28-80mm f/3.5-5.6 USM", "EF", 1),
+                        lens("Kiln", "EF 28-80mm f/3.5-5.6 III", "EF", 1)),
+                Map.of(),
+                lens -> Calibration.NONE);
+        assertEquals(
+                2,
+                assertInstanceOf(LensMatch.Several.class, twins.find(camera("Kiln 5", "28-80mm f/3.5-5.6")))
+                        .lenses()
+                        .size());
+    }
+
+    @Test
+    void find_ofACameraWithItsOwnLens_needsNoName() {
+        assertEquals(POCKET, found(camera("K10", ""), Why.BUILT_IN));
+    }
+
+    @Test
+    void find_withoutWhatItNeeds_saysWhat() {
+        assertEquals(Why.NO_CAMERA, nothing(Camera.UNKNOWN));
+        assertEquals(Why.NO_LENS, nothing(camera("Kiln 5", "")));
+        assertEquals(Why.NO_SENSOR, nothing(camera("Kiln 99", "EF 50mm f/1.8")));
+        assertEquals(Why.NO_FOCAL, nothing(new Camera("Kiln", "Kiln 5", "EF 50mm f/1.8", 0, 0, 0, 0, false)));
+        assertEquals(
+                Why.CORRECTED_IN_CAMERA, nothing(new Camera("Kiln", "Kiln 5", "EF 50mm f/1.8", 50, 0, 4, 3, true)));
+    }
+
+    @Test
+    void find_onACameraNobodyMeasured_goesByTheFocalLengthsInItsFile() {
+        Camera unknown = new Camera("Kiln", "Kiln 99", "Kiln EF 24-105mm f/4L IS", 24, 24.2, 4, 3, false);
+        assertEquals(ZOOM, found(unknown, Why.NAMED));
+    }
+
+    @Test
+    void search_findsByWords_thoseThatFitFirst() {
+        assertEquals(List.of(ZOOM), BOOK.search("kiln 105", camera("Kiln 5", "")));
+        assertEquals(List.of(POCKET), BOOK.search("k10", camera("Kiln 5", "")));
+        assertEquals(SMALL_ZOOM, BOOK.named("kiln ef 24-105mm f/4l is", 1.6).orElseThrow());
+    }
+
+    @Test
+    void terms_betweenFocalLengths_goThroughThoseMeasured() {
+        Calibration calibration = new Calibration(
+                Stream.of(24, 35, 50, 105)
+                        .map(focal -> new BendMeasure(focal, BendModel.POLY3, List.of(1.0 / focal)))
+                        .toList(),
+                List.of(),
+                List.of(),
+                List.of());
+        PixelSize photo = new PixelSize(6000, 4000);
+        for (double focal : new double[] {20, 24, 28, 35, 42, 105, 200}) {
+            LensTerms terms = ZOOM.terms(calibration, photo, 1, new Taken(focal, 4, 3));
+            assertEquals(1 / Math.clamp(focal, 24, 105), terms.distortion().c2(), 1e-12);
+        }
+    }
+
+    @Test
+    void text_readsBackToTheLastBit() {
+        Cases.some(300).forEach(c -> {
+            Lens lens = c.lens()
+                    .withAmounts(new LensAmounts(c.between(0, 2), c.between(0, 2), c.between(0, 2)))
+                    .withHand(new ByHand(c.between(-0.2, 0.2), c.between(-3, 3), c.between(0.1, 0.9)));
+            assertEquals(lens, Lens.parse(lens.text()));
+            assertEquals(lens.off(), Lens.parse(lens.off().text()));
+        });
+        assertEquals("", Lens.OFF.text());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "bad",
+                "found unit=0",
+                "found bend=1,2",
+                "found unit=x",
+                "by_hand hand=9,9,9",
+                "off amounts=3,1,1"
+            })
+    void parse_ofOtherTexts_isRefused(String text) {
+        assertThrows(IllegalArgumentException.class, () -> Lens.parse(text));
+    }
+
+    @Test
+    void amounts_ofNothing_leaveThePhotoAsItIs_andTwiceMovesTwiceAsFar() {
+        Cases.some(100).forEach(c -> {
+            Lens lens = Lens.OFF.measured(
+                    LensUse.FOUND,
+                    "Kiln",
+                    new LensTerms(
+                            0.6,
+                            new Bend(1, 0, c.between(-0.1, 0.1), 0, 0),
+                            Bend.NONE,
+                            Bend.NONE,
+                            java.util.Optional.empty()));
+            assertTrue(lens.withAmounts(new LensAmounts(0, 0, 0)).distortion().isIdentity());
+            Point at = new Point(c.between(-0.5, 0.5), c.between(-0.3, 0.3));
+            Point once = lens.distortion().apply(at).minus(at);
+            Point twice = lens.withAmounts(new LensAmounts(2, 1, 1))
+                    .distortion()
+                    .apply(at)
+                    .minus(at);
+            assertEquals(0, once.times(2).distance(twice), 1e-12);
+        });
+    }
+
+    @Test
+    void corners_byHand_areHalfwayAtTheMidpoint() {
+        CornerLift lift = new CornerLift(-1, 0.5);
+        assertEquals(1, lift.gain(0));
+        assertEquals(Math.sqrt(0.5), lift.gain(0.25), 1e-12);
+        assertEquals(0.5, lift.gain(1), 1e-12);
+    }
+}
