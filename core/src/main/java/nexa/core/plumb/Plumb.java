@@ -8,6 +8,7 @@ import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Projective;
+import nexa.core.geometry.Turn;
 
 /**
  * A photo's camera turned after the fact: what a turned camera would have seen is K R K⁻¹ of what this one saw (R. Hartley
@@ -72,6 +73,29 @@ public record Plumb(
 
     public Plumb finished(double otherScale, double otherRight, double otherDown, double otherStretch) {
         return new Plumb(pitch, yaw, far, focal, otherScale, otherRight, otherDown, otherStretch);
+    }
+
+    /**
+     * The same as it is seen on the photo turned: what was up and down may be left and right. Pitch and yaw of a photo that is
+     * turned afterwards are counted as the photo lies then.
+     */
+    public Plumb after(Turn turn) {
+        Point angles = turn.apply(new Point(yaw, -pitch));
+        Point shift = turn.apply(new Point(right, down));
+        return new Plumb(
+                -angles.y() + 0.0,
+                angles.x() + 0.0,
+                far,
+                focal,
+                scale,
+                shift.x() + 0.0,
+                shift.y() + 0.0,
+                turn.swapsSides() ? 1 / stretch : stretch);
+    }
+
+    /** The inverse of {@link #after}: as it is kept, from how it is seen on the turned photo. */
+    public Plumb before(Turn turn) {
+        return after(turn.inverse());
     }
 
     /** Whether a photo stays as it was shot. */

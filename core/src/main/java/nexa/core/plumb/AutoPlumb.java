@@ -1,0 +1,212 @@
+package nexa.core.plumb;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import nexa.core.geometry.Point;
+
+/**
+ * Decides from line evidence how a camera was pitched and rolled, and turned to the side of a wall, or that the evidence
+ * does not say.
+ *
+ * <p>For every pitch and roll on a grid the segments that would then stand upright vote, by their length and by how nearly
+ * they do. The turn with most votes is refined by least squares of the segments that speak for it. It is believed as far as
+ * there are enough of them, they do not all stand in one place, and no other turn comes near. Of the yaw only what is
+ * level in most of the picture tells; where walls run in several directions it is left alone.
+ */
+public final class AutoPlumb {
+    /** Findings below this confidence are refused. */
+    public static final double ENOUGH = 0.6;
+
+    private static final double MOST_PITCH = Math.toRadians(30);
+    private static final double MOST_ROLL = Math.toRadians(8);
+    private static final double MOST_YAW = Math.toRadians(20);
+    private static final double STEP = Math.toRadians(0.5);
+
+    /** Segments that lean more are not taken for uprights, or levels, at all. */
+    private static final double WIDEST = Math.toRadians(25);
+
+    /** A segment shows a lean to about this much. */
+    private static final double BELL = Math.toRadians(0.35);
+
+    private static final double AGREES = 2 * BELL;
+    private static final double RIVAL = Math.toRadians(3);
+
+    /** So much length in uprights, of the long edge, is plenty. */
+    private static final double PLENTY = 0.7;
+
+    /** Longer segments count as this long: one line alone is not proof. */
+    private static final double LONGEST = 0.5;
+
+    /** So far apart, as a standard deviation in long edges, uprights tell a pitch from a roll. */
+    private static final double APART = 0.1;
+
+    /** Turns smaller than this nobody sees. */
+    private static final double NOTHING = Math.toRadians(0.15);
+
+    /** A yaw needs this share of the level evidence around it. */
+    private static final double MOSTLY = 0.5;
+
+    private static final int MOST_LINES = 24;
+
+    private final List<PlumbLine> uprights;
+    private final List<PlumbLine> levels;
+    private final double focal;
+
+    private AutoPlumb(List<PlumbLine> lines, double focal) {
+        this.focal = focal > 0 ? focal : Plumb.USUAL_FOCAL;
+        CameraTurn straight = new CameraTurn(0, 0, 0);
+        uprights = lines.stream()
+                .filter(line -> line.upright() && Math.abs(straight.lean(line, this.focal)) <= WIDEST)
+                .toList();
+        levels = lines.stream()
+                .filter(line -> !line.upright() && Math.abs(straight.lean(line, this.focal)) <= WIDEST)
+                .toList();
+    }
+
+    /**
+     * How the camera was turned.
+     *
+     * @param lines segments of any direction, those nearer to upright marked so
+     * @param focal in long edges; 0 if not known
+     */
+    public static PlumbFinding find(List<PlumbLine> lines, double focal) {
+        return new AutoPlumb(lines, focal).found(focal);
+    }
+
+    private PlumbFinding found(double known) {
+        CameraTurn coarse = mostVotes();
+        double height = votes(uprights, coarse);
+        double lead = height == 0 ? 0 : 1 - rival(coarse) / height;
+        List<PlumbLine> speaking = speaking(uprights, coarse);
+        double evidence = 1 - Math.exp(-length(speaking) / PLENTY);
+        double apart = Math.min(1, spread(speaking) / APART);
+        List<PlumbLine> proof = new ArrayList<>(speaking);
+        if (!speaking.isEmpty()) {
+            proof.addAll(levelProof(turnOf(speaking, known)));
+        }
+        if (proof.isEmpty()) {
+            return new PlumbFinding(Standing.NONE, 0, Optional.of(PlumbRefusal.FEW_UPRIGHTS), List.of());
+        }
+        PlumbSolver.Solution solution = PlumbSolver.solve(proof, known > 0 ? known : focal);
+        Plumb plumb = solution.standing().plumb().withFocal(known);
+        double confidence = evidence * apart * Math.sqrt(Math.max(0, lead));
+        boolean nothing = Math.toRadians(Math.hypot(plumb.pitch(), plumb.yaw())) < NOTHING;
+        return new PlumbFinding(
+                new Standing(plumb, solution.standing().tilt()),
+                confidence,
+                refusal(confidence, evidence, apart, nothing),
+                proof.stream()
+                        .sorted(Comparator.comparingDouble(PlumbLine::length).reversed())
+                        .limit(MOST_LINES)
+                        .toList());
+    }
+
+    private static Optional<PlumbRefusal> refusal(double confidence, double evidence, double apart, boolean nothing) {
+        if (confidence >= ENOUGH) {
+            return nothing ? Optional.of(PlumbRefusal.PLUMB_ALREADY) : Optional.empty();
+        }
+        if (evidence < ENOUGH) {
+            return Optional.of(PlumbRefusal.FEW_UPRIGHTS);
+        }
+        return Optional.of(apart < ENOUGH ? PlumbRefusal.ONE_PLACE : PlumbRefusal.RIVAL_TURNS);
+    }
+
+    // ---- pitch and roll ----
+
+    private CameraTurn mostVotes() {
+        return grid().max(Comparator.comparingDouble(turn -> votes(uprights, turn)))
+                .orElseThrow();
+    }
+
+    private static Stream<CameraTurn> grid() {
+        int pitches = (int) Math.round(MOST_PITCH / (2 * STEP));
+        int rolls = (int) Math.round(MOST_ROLL / STEP);
+        List<CameraTurn> turns = new ArrayList<>();
+        for (int pitch = -pitches; pitch <= pitches; pitch++) {
+            for (int roll = -rolls; roll <= rolls; roll++) {
+                turns.add(new CameraTurn(roll * STEP, pitch * 2 * STEP, 0));
+            }
+        }
+        return turns.parallelStream();
+    }
+
+    private double rival(CameraTurn best) {
+        return grid().filter(turn -> Math.abs(turn.pitch() - best.pitch()) > 2 * RIVAL
+                        || Math.abs(turn.roll() - best.roll()) > RIVAL)
+                .mapToDouble(turn -> votes(uprights, turn))
+                .max()
+                .orElse(0);
+    }
+
+    private double votes(List<PlumbLine> lines, CameraTurn turn) {
+        double votes = 0;
+        for (PlumbLine line : lines) {
+            double off = turn.lean(line, focal) / BELL;
+            votes += off * off < 16 ? weight(line) * Math.exp(-off * off / 2) : 0;
+        }
+        return votes;
+    }
+
+    private static double weight(PlumbLine line) {
+        return Math.min(LONGEST, line.length());
+    }
+
+    private List<PlumbLine> speaking(List<PlumbLine> lines, CameraTurn turn) {
+        return lines.stream()
+                .filter(line -> Math.abs(turn.lean(line, focal)) <= AGREES)
+                .toList();
+    }
+
+    private static double length(List<PlumbLine> lines) {
+        return lines.stream().mapToDouble(AutoPlumb::weight).sum();
+    }
+
+    /** How far apart lines stand, in long edges: the standard deviation of their middles, to the side. */
+    private static double spread(List<PlumbLine> lines) {
+        double weight = length(lines);
+        double mean = 0;
+        for (PlumbLine line : lines) {
+            mean += weight(line) * middle(line).x() / weight;
+        }
+        double square = 0;
+        for (PlumbLine line : lines) {
+            double off = middle(line).x() - mean;
+            square += weight(line) * off * off / weight;
+        }
+        return Math.sqrt(square);
+    }
+
+    private static Point middle(PlumbLine line) {
+        return line.from().plus(line.to()).times(0.5);
+    }
+
+    // ---- yaw ----
+
+    private CameraTurn turnOf(List<PlumbLine> speaking, double known) {
+        PlumbSolver.Solution solution = PlumbSolver.solve(speaking, known > 0 ? known : focal);
+        return new CameraTurn(
+                Math.toRadians(solution.standing().tilt().degrees()),
+                Math.toRadians(solution.standing().plumb().pitch()),
+                0);
+    }
+
+    /** The level lines that agree on a yaw, if most do; else none. */
+    private List<PlumbLine> levelProof(CameraTurn upright) {
+        CameraTurn best = upright;
+        double most = 0;
+        for (double yaw = -MOST_YAW; yaw <= MOST_YAW; yaw += STEP) {
+            CameraTurn turned = new CameraTurn(upright.roll(), upright.pitch(), yaw);
+            double votes = votes(levels, turned);
+            if (votes > most) {
+                most = votes;
+                best = turned;
+            }
+        }
+        List<PlumbLine> speaking = speaking(levels, best);
+        boolean enough = length(speaking) >= MOSTLY * length(levels) && length(speaking) >= PLENTY / 2;
+        return enough ? speaking : List.of();
+    }
+}
