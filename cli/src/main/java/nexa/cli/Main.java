@@ -28,6 +28,8 @@ import picocli.CommandLine.ParameterException;
             CropsCommand.class,
             SidecarsCommand.class,
             LevelCommand.class,
+            LensCommand.class,
+            PlumbCommand.class,
             CarryCommand.class,
             CheckCommand.class,
             MarkCommand.class,

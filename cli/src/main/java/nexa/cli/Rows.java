@@ -13,7 +13,7 @@ import nexa.core.geometry.Point;
 import nexa.core.naming.ShownName;
 import org.jspecify.annotations.Nullable;
 
-/** What a command prints: objects with the same fields in the same order. */
+/** What a command prints: objects with the same fields in the same order; some may lack the last ones. */
 public final class Rows {
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
 
@@ -61,8 +61,11 @@ public final class Rows {
             return;
         }
         List<List<String>> cells = new ArrayList<>();
-        cells.add(List.copyOf(rows.getFirst().keySet()));
-        rows.forEach(row -> cells.add(row.values().stream().map(Rows::text).toList()));
+        List<String> columns =
+                rows.stream().flatMap(row -> row.keySet().stream()).distinct().toList();
+        cells.add(columns);
+        rows.forEach(row ->
+                cells.add(columns.stream().map(column -> text(row.get(column))).toList()));
         int[] widths = new int[cells.getFirst().size()];
         for (List<String> row : cells) {
             for (int column = 0; column < widths.length; column++) {

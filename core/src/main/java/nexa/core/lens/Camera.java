@@ -86,9 +86,10 @@ public record Camera(
         return !model.isEmpty();
     }
 
-    /** Maker and model, the maker only once; empty if not known. */
+    /** Maker and model, the maker not twice; empty if not known. */
     public String name() {
-        return model.regionMatches(true, 0, maker, 0, maker.length()) ? model : (maker + " " + model).strip();
+        String first = maker.split(" ", 2)[0];
+        return model.regionMatches(true, 0, first, 0, first.length()) ? model : (maker + " " + model).strip();
     }
 
     /** How many times longer the diagonal of 36 × 24 mm is than the sensor's; 0 if the file does not tell. */

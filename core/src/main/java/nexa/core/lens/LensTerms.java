@@ -21,4 +21,8 @@ public record LensTerms(double unit, Bend distortion, Bend red, Bend blue, Optio
             throw new IllegalArgumentException("No unit: " + unit);
         }
     }
+
+    public LensTerms withoutLight() {
+        return new LensTerms(unit, distortion, red, blue, Optional.empty());
+    }
 }

@@ -1,5 +1,6 @@
 package nexa.core.space;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import nexa.core.geometry.Affine;
@@ -185,6 +186,24 @@ public final class PhotoSpace {
     /** The same for each colour: where the lens brings them to unlike places, each is read from its own. */
     public ColourMaps outputToStoredColours(Turn exif, Frame frame, PixelSize output) {
         return colours(outputToAsShot(frame, output), asShotToStored(exif));
+    }
+
+    /**
+     * A frame's edge in stored pixels, clockwise from its top left; straight lines may come out bent there.
+     *
+     * @param along points on each side, the corner it begins at among them
+     */
+    public List<Point> edge(Turn exif, Frame frame, int along) {
+        Mapping toStored = outputToStored(exif, frame, new PixelSize(along, along));
+        List<Point> edge = new ArrayList<>();
+        for (int side = 0; side < 4; side++) {
+            for (int i = 0; i < along; i++) {
+                Point corner = new Point(i - along / 2.0, -along / 2.0);
+                Point turned = new Turn(side, false).apply(corner);
+                edge.add(toStored.apply(new Point(turned.x() + along / 2.0, turned.y() + along / 2.0)));
+            }
+        }
+        return edge;
     }
 
     /**

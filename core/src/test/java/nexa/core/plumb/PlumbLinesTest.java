@@ -149,7 +149,7 @@ class PlumbLinesTest {
             Standing kept = found.before(turn);
             Point at = new Point(c.between(-0.3, 0.3), c.between(-0.3, 0.3));
             Mapping onTurned =
-                    Affine.of(turn).then((Mapping) found.plumb().mapping(REACH)).then(Affine.rotation(found.tilt()));
+                    Affine.of(turn).then(found.plumb().mapping(REACH)).then(Affine.rotation(found.tilt()));
             Mapping before = kept.plumb().mapping(REACH).then(Affine.of(turn)).then(Affine.rotation(kept.tilt()));
             assertEquals(0, onTurned.apply(at).distance(before.apply(at)), 1e-9);
             Plumb seen = found.plumb();
