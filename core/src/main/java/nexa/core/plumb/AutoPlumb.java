@@ -92,7 +92,8 @@ public final class AutoPlumb {
         }
         PlumbSolver.Solution solution = PlumbSolver.solve(proof, known > 0 ? known : focal);
         Plumb plumb = solution.standing().plumb().withFocal(known);
-        double inside = Math.abs(coarse.pitch()) < MOST_PITCH - RIVAL ? 1 : 0; // at the grid's edge there may be more beyond
+        double inside =
+                Math.abs(coarse.pitch()) < MOST_PITCH - RIVAL ? 1 : 0; // at the grid's edge there may be more beyond
         double confidence = inside * evidence * apart * Math.sqrt(Math.max(0, lead));
         boolean nothing = Math.toRadians(Math.hypot(plumb.pitch(), plumb.yaw())) < NOTHING;
         return new PlumbFinding(

@@ -63,6 +63,16 @@ public final class Correction {
         return lens.light();
     }
 
+    /** Whether nothing is done to a photo. */
+    public boolean isNone() {
+        return keepsPlaces() && keepsValues();
+    }
+
+    /** Whether each place of the photo as shot keeps its colour. */
+    public boolean keepsValues() {
+        return light().isEmpty() && lens.red().isIdentity() && lens.blue().isIdentity();
+    }
+
     @Override
     public boolean equals(@Nullable Object other) {
         return other instanceof Correction correction && lens.equals(correction.lens) && plumb.equals(correction.plumb);

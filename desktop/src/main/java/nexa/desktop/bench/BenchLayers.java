@@ -11,6 +11,7 @@ import javafx.scene.paint.Color;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
@@ -72,7 +73,7 @@ final class BenchLayers {
             Optional<Photo> photo = camera.neighbour(side);
             return new NeighbourLayer(
                     photo,
-                    picture.pixels(),
+                    photo.flatMap(p -> session.shoot().space(p)).flatMap(picture::corrected),
                     photo.flatMap(p -> camera.neighbourView(p, side)),
                     photo.flatMap(p -> session.shoot().space(p)),
                     photo.flatMap(p ->
@@ -163,7 +164,11 @@ final class BenchLayers {
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
         PhotoLayer photo = new PhotoLayer(
-                current.pixels(), shownSpace(), view, resultOnly ? session.frame() : Optional.empty(), veil());
+                shownSpace().flatMap(current::lit),
+                shownSpace(),
+                view,
+                resultOnly ? session.frame() : Optional.empty(),
+                veil());
         if (!photoShown.equals(Optional.of(photo))) {
             photoShown = Optional.of(photo);
             showRaster(photo);
@@ -186,12 +191,13 @@ final class BenchLayers {
         layer.redraw();
     }
 
-    /** The photo as it is held, or as it was before it was tilted. */
+    /** The photo as it is held, or as it was before it was corrected and tilted. */
     private Optional<PhotoSpace> shownSpace() {
-        boolean untilted = keys.isHeld(Command.BEFORE);
+        boolean before = keys.isHeld(Command.BEFORE);
         return session.space()
-                .map(space ->
-                        untilted ? new PhotoSpace(space.asShot(), space.pose().withTilt(Tilt.NONE)) : space);
+                .map(space -> before
+                        ? new PhotoSpace(space.asShot(), new Pose(space.pose().turn(), Tilt.NONE))
+                        : space);
     }
 
     private void drawWaiting(BenchDrawing drawing) {

@@ -9,7 +9,7 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.photo.ScreenPhoto;
-import nexa.imaging.pixels.Raster;
+import nexa.imaging.render.CorrectedRaster;
 
 /** What of the photo the Bench shows, as a wish for its raster. */
 final class BenchRaster {
@@ -54,7 +54,7 @@ final class BenchRaster {
                 view.scale() * screen.pixelScale >= SQUARES * space.asShot().longEdge();
         return Optional.of(new PhotoRaster.Wish(
                 photo.raster(),
-                toLevel.then(space.asShotToLevel().inverse()).then(toPicture(space, photo.raster())),
+                toLevel.then(space.asShotToLevel().inverse()).then(CorrectedRaster.toPicture(space, photo.raster())),
                 box,
                 width,
                 height,
@@ -82,14 +82,5 @@ final class BenchRaster {
                 top,
                 Math.min(screen.width, box.x() + box.width()) - left,
                 Math.min(screen.height, box.y() + box.height()) - top);
-    }
-
-    /** From the as-shot isotropic unit to a picture's pixels; the picture's sides are rounded each for itself. */
-    private static Mapping toPicture(PhotoSpace space, Raster picture) {
-        double longEdge = space.asShot().longEdge();
-        return Affine.scale(
-                        longEdge / space.asShot().width() * picture.width(),
-                        longEdge / space.asShot().height() * picture.height())
-                .then(Affine.translation(picture.width() / 2.0, picture.height() / 2.0));
     }
 }

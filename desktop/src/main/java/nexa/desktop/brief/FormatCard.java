@@ -213,7 +213,8 @@ public final class FormatCard extends VBox {
             Optional<Frame> frame, Optional<PhotoSpace> space, Optional<ScreenPhoto> pixels, boolean live) {}
 
     private void refresh() {
-        Drawn now = new Drawn(session.moment().frame(format), session.space(), picture.pixels(), live());
+        Drawn now = new Drawn(
+                session.moment().frame(format), session.space(), session.space().flatMap(picture::corrected), live());
         note.setText(live() ? stateWords() : progressWords());
         if (!now.equals(drawn)) {
             drawn = now;
@@ -284,7 +285,8 @@ public final class FormatCard extends VBox {
             if (live() && pixels.isPresent()) {
                 Frame frame = session.moment().frame(format).orElseThrow();
                 PhotoSpace space = session.space().orElseThrow();
-                new PhotoPainter(canvas, LevelView.filling(frame, width, height)).photo(pixels.get(), space);
+                new PhotoPainter(canvas, LevelView.filling(frame, width, height))
+                        .photo(picture.corrected(space).orElse(pixels.get()), space);
             } else if (!live()) {
                 canvas.setStroke(Color.gray(0.66));
                 canvas.strokeRect(0.5, 0.5, width - 1, height - 1);

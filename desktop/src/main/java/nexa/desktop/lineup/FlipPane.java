@@ -88,7 +88,7 @@ public final class FlipPane extends DrawnPane {
         canvas.fillRect(0, 0, wide, high);
         PhotoSpace space = new PhotoSpace(
                 photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
-        (otherShows ? other : exemplar).pixels().ifPresent(pixels -> new PhotoPainter(
+        (otherShows ? other : exemplar).corrected(space).ifPresent(pixels -> new PhotoPainter(
                         canvas, LevelView.filling(frame, wide, high))
                 .photo(pixels, space));
         canvas.restore();

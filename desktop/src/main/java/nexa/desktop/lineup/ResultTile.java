@@ -161,7 +161,7 @@ public final class ResultTile extends Pane {
             PhotoSpace space = new PhotoSpace(
                     photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
             PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
-            painter.photo(pixels, space);
+            painter.photo(picture.corrected(space).orElse(pixels), space);
             painter.overlay(
                     frame,
                     strokes.strokes(

@@ -42,15 +42,22 @@ public final class PhotoPainter {
     /** The whole photo, turned and tilted. */
     public void photo(ScreenPhoto photo, PhotoSpace space) {
         PixelSize asShot = space.asShot();
-        double width = (double) asShot.width() / asShot.longEdge();
-        double height = (double) asShot.height() / asShot.longEdge();
-        // a canvas draws straight maps only; what a correction bends is shown as it is in the photo's middle
-        Affine toLevel = space.asShotToLevel().tangent(Point.ORIGIN);
+        Frame box = photo.box()
+                .orElseGet(() -> new Frame(
+                        0,
+                        0,
+                        (double) asShot.width() / asShot.longEdge(),
+                        (double) asShot.height() / asShot.longEdge()));
+        // a canvas draws straight maps only; a photo that is not corrected yet is shown as it is in its middle
+        Affine toLevel = photo.box().isPresent()
+                ? Affine.of(space.pose().turn())
+                        .then(Affine.rotation(space.pose().tilt()))
+                : space.asShotToLevel().tangent(Point.ORIGIN);
         canvas.save();
         canvas.translate(view.originX(), view.originY());
         canvas.scale(view.scale(), view.scale());
         canvas.transform(toLevel.xx(), toLevel.yx(), toLevel.xy(), toLevel.yy(), toLevel.dx(), toLevel.dy());
-        canvas.drawImage(photo.image(), -width / 2, -height / 2, width, height);
+        canvas.drawImage(photo.image(), box.left(), box.top(), box.width(), box.height());
         canvas.restore();
     }
 

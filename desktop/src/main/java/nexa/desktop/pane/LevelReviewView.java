@@ -206,7 +206,7 @@ public final class LevelReviewView extends BorderPane {
         LevelView view = LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
         canvas.setFill(Color.gray(0.82));
         canvas.fillRect(0, 0, width, height);
-        pixels(item.photo()).pixels().ifPresent(p -> new PhotoPainter(canvas, view).photo(p, space));
+        pixels(item.photo()).corrected(space).ifPresent(p -> new PhotoPainter(canvas, view).photo(p, space));
         if (!levelled) {
             item.finding().filter(Finding::accepted).ifPresent(finding -> finding.lines()
                     .forEach(line -> line(canvas, view, space, line)));

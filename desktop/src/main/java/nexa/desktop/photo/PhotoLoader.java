@@ -47,6 +47,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     private final PictureMemory pictures;
     private final Background background;
+    private final CorrectedPictures corrected;
 
     /** Jobs that somebody waits for. */
     private final AtomicInteger wanted = new AtomicInteger();
@@ -72,6 +73,8 @@ public final class PhotoLoader implements AutoCloseable {
                 TimeUnit.SECONDS,
                 new PriorityBlockingQueue<>(),
                 Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
+        this.corrected =
+                new CorrectedPictures(work -> workers.execute(new Queued(Urgency.CURRENT, 0, work)), () -> screen);
         this.background = new Background(cache, workers, cores, () -> wanted.get() > 0);
     }
 
@@ -119,6 +122,11 @@ public final class PhotoLoader implements AutoCloseable {
     /** Whether a first look is worth it: nothing better is in memory. */
     public boolean wantsFirstLook(Photo photo) {
         return ready(photo, SMALL).isEmpty();
+    }
+
+    /** Pictures as corrections leave them. */
+    public CorrectedPictures corrected() {
+        return corrected;
     }
 
     private ScreenPhoto shown(Preview preview) {

@@ -1,30 +1,43 @@
 package nexa.desktop.photo;
 
 import java.nio.IntBuffer;
+import java.util.Optional;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+import nexa.core.geometry.Frame;
 import nexa.imaging.pixels.Raster;
+import nexa.imaging.render.CorrectedRaster;
 
 /**
- * A photo's pixels as shot, ready to be drawn.
+ * A photo's pixels, ready to be drawn: as shot, or corrected.
  *
  * @param raster the same pixels, for what is made of them elsewhere
  * @param brightness mean of all pixels' luma, 0 = black, 1 = white
  * @param weight bytes held: the pixels, and the renderer's copy of them once they were drawn
+ * @param box what of the corrected photo it shows, in its isotropic unit; empty if it is the photo as shot
  */
-public record ScreenPhoto(Image image, Raster raster, double brightness, long weight) {
+public record ScreenPhoto(Image image, Raster raster, double brightness, long weight, Optional<Frame> box) {
     /** Every so many-th pixel is enough for a mean. */
     private static final int STRIDE = 61;
 
     private static final int COPIES = 2;
 
-    /** May be called on any thread. */
+    /** A photo as shot. May be called on any thread. */
     public static ScreenPhoto of(Raster raster) {
+        return of(raster, Optional.empty());
+    }
+
+    /** A corrected photo. May be called on any thread. */
+    static ScreenPhoto of(CorrectedRaster corrected) {
+        return of(corrected.raster(), Optional.of(corrected.box()));
+    }
+
+    private static ScreenPhoto of(Raster raster, Optional<Frame> box) {
         PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(
                 raster.width(), raster.height(), IntBuffer.wrap(raster.argb()), PixelFormat.getIntArgbPreInstance());
-        return new ScreenPhoto(new WritableImage(buffer), raster, brightness(raster), COPIES * raster.weight());
+        return new ScreenPhoto(new WritableImage(buffer), raster, brightness(raster), COPIES * raster.weight(), box);
     }
 
     /** Luma of ITU-R BT.709. */

@@ -285,7 +285,7 @@ public final class PhotoTile extends Pane {
         public void draw(GraphicsContext canvas, double width, double height) {
             drawn = space().orElse(null);
             space().ifPresent(space -> {
-                Optional<ScreenPhoto> pixels = picture.pixels();
+                Optional<ScreenPhoto> pixels = picture.corrected(space);
                 if (pixels.isPresent()) {
                     new PhotoPainter(canvas, view(space, width, height)).photo(pixels.get(), space);
                 } else {

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.photo.Urgency;
@@ -22,6 +23,8 @@ public final class FramePicture {
     private Optional<ScreenPhoto> pixels = Optional.empty();
     private Optional<Trouble> trouble = Optional.empty();
     private Optional<Photo> shown = Optional.empty();
+    private final CorrectedPicture whole;
+    private final CorrectedPicture lit;
     private Urgency urgency = Urgency.VISIBLE;
     private boolean looking;
     private boolean sharp;
@@ -33,10 +36,27 @@ public final class FramePicture {
         this.loader = loader;
         this.fx = fx;
         this.arrived = arrived;
+        this.whole = new CorrectedPicture(fx, arrived);
+        this.lit = new CorrectedPicture(fx, arrived);
     }
 
+    /** The photo as shot. */
     public Optional<ScreenPhoto> pixels() {
         return pixels;
+    }
+
+    /** The photo as it is corrected, to be turned and tilted; until that is made, what is nearest to it. */
+    public Optional<ScreenPhoto> corrected(PhotoSpace space) {
+        return space.pose().correction().isNone()
+                ? pixels
+                : pixels.map(plain -> whole.or(plain, () -> loader.corrected().whole(plain, space)));
+    }
+
+    /** The photo as shot, with its lens's light and colours corrected; until that is made, what is nearest to it. */
+    public Optional<ScreenPhoto> lit(PhotoSpace space) {
+        return space.pose().correction().keepsValues()
+                ? pixels
+                : pixels.map(plain -> lit.or(plain, () -> loader.corrected().lit(plain, space)));
     }
 
     /** Whether all that was asked for is there, or known to be missing. */
@@ -63,6 +83,8 @@ public final class FramePicture {
         }
         leave();
         if (!same) {
+            whole.forget();
+            lit.forget();
             pixels = loader.ready(photo, wantedEdge).or(() -> loader.ready(photo, PhotoLoader.SMALL));
             trouble = photo.trouble();
         }
@@ -122,5 +144,7 @@ public final class FramePicture {
         latest++;
         shown = Optional.empty();
         pixels = Optional.empty();
+        whole.forget();
+        lit.forget();
     }
 }

@@ -39,7 +39,7 @@ public final class ResultPicture extends DrawnPane {
     public void draw(GraphicsContext canvas, double width, double height) {
         canvas.setFill(Color.gray(0.82));
         canvas.fillRect(0, 0, width, height);
-        picture.pixels().ifPresent(pixels -> new PhotoPainter(canvas, LevelView.filling(frame, width, height))
+        picture.corrected(space).ifPresent(pixels -> new PhotoPainter(canvas, LevelView.filling(frame, width, height))
                 .photo(pixels, space));
     }
 }

@@ -1,0 +1,81 @@
+package nexa.desktop.photo;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.function.Supplier;
+import nexa.core.space.Correction;
+import nexa.core.space.PhotoSpace;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.pixels.Raster;
+import nexa.imaging.render.CorrectedRaster;
+
+/**
+ * What corrections make of pictures, for views that can't bend one themselves: made off the interface's thread, once for all
+ * that show the same, and kept as long as there is room. To be used from one thread, the interface's.
+ */
+public final class CorrectedPictures {
+    private static final long MOST_BYTES = 96L << 20;
+
+    /** @param whole else as shot, only its colours corrected */
+    private record Key(Raster plain, Correction correction, boolean whole) {}
+
+    private final Executor workers;
+    private final Supplier<Profile> screen;
+    private final Map<Key, CompletableFuture<ScreenPhoto>> pictures = new LinkedHashMap<>(16, 0.75f, true);
+
+    CorrectedPictures(Executor workers, Supplier<Profile> screen) {
+        this.workers = workers;
+        this.screen = screen;
+    }
+
+    /** The whole photo, corrected but not turned. */
+    public CompletableFuture<ScreenPhoto> whole(ScreenPhoto plain, PhotoSpace space) {
+        return made(
+                new Key(plain.raster(), space.pose().correction(), true),
+                () -> ScreenPhoto.of(CorrectedRaster.of(plain.raster(), space, screen.get())));
+    }
+
+    /** The photo as shot with its lens's light and colours corrected. */
+    public CompletableFuture<ScreenPhoto> lit(ScreenPhoto plain, PhotoSpace space) {
+        return made(
+                new Key(plain.raster(), space.pose().correction(), false),
+                () -> ScreenPhoto.of(CorrectedRaster.lit(plain.raster(), space, screen.get())));
+    }
+
+    private CompletableFuture<ScreenPhoto> made(Key key, Supplier<ScreenPhoto> making) {
+        CompletableFuture<ScreenPhoto> known = pictures.get(key);
+        if (known != null) {
+            return known;
+        }
+        shed();
+        CompletableFuture<ScreenPhoto> made;
+        try {
+            made = CompletableFuture.supplyAsync(making, workers);
+        } catch (RejectedExecutionException closed) {
+            made = CompletableFuture.failedFuture(closed);
+        }
+        pictures.put(key, made);
+        return made;
+    }
+
+    private void shed() {
+        long weight =
+                pictures.values().stream().mapToLong(CorrectedPictures::weight).sum();
+        var oldest = pictures.values().iterator();
+        while (weight > MOST_BYTES && oldest.hasNext()) {
+            weight -= weight(oldest.next());
+            oldest.remove();
+        }
+    }
+
+    private static long weight(CompletableFuture<ScreenPhoto> picture) {
+        return Optional.of(picture)
+                .filter(each -> each.isDone() && !each.isCompletedExceptionally())
+                .map(each -> each.join().weight())
+                .orElse(0L);
+    }
+}

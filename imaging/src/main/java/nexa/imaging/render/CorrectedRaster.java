@@ -1,0 +1,137 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.BORDER_CONSTANT;
+import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.lens.Lens;
+import nexa.core.pixel.LightStep;
+import nexa.core.space.ColourMaps;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Raster;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+
+/**
+ * A picture for the screen, corrected.
+ *
+ * @param box what it shows, in the corrected photo's isotropic unit; where the photo is not, nothing is opaque
+ */
+public record CorrectedRaster(Raster raster, Frame box) {
+    /** What a correction pulls apart is shown with at most so many times the picture's pixels along a side. */
+    private static final double MOST = 1.5;
+
+    /**
+     * The whole photo, corrected but not turned.
+     *
+     * @param plain as shot, of any size
+     * @param screen the profile of its colours
+     */
+    public static CorrectedRaster of(Raster plain, PhotoSpace space, Profile screen) {
+        PhotoSpace corrected = new PhotoSpace(
+                space.asShot(), Pose.AS_SHOT.withCorrection(space.pose().correction()));
+        Frame box = bounds(corrected.outline().corners());
+        double edge = Math.max(plain.width(), plain.height());
+        double scale = Math.min(edge, MOST * edge / Math.max(box.width(), box.height()));
+        PixelSize size = new PixelSize(
+                Math.max(1, (int) Math.ceil(box.width() * scale)), Math.max(1, (int) Math.ceil(box.height() * scale)));
+        Mapping toAsShot = Affine.scale(1 / scale, 1 / scale)
+                .then(Affine.translation(box.left(), box.top()))
+                .then(corrected.asShotToLevel().inverse());
+        try (Mat lit = lit(plain, space.pose().correction().light(), screen)) {
+            return new CorrectedRaster(
+                    sampled(lit, colours(toAsShot, space, plain), size, BORDER_CONSTANT),
+                    wholePixels(box, size, scale));
+        }
+    }
+
+    /** As large as its pixels are; its top left stays. */
+    private static Frame wholePixels(Frame box, PixelSize size, double scale) {
+        double width = size.width() / scale;
+        double height = size.height() / scale;
+        return new Frame(box.left() + width / 2, box.top() + height / 2, width, height);
+    }
+
+    /** The photo as shot with its corners' light and its colours where they belong; everything else is left where it is. */
+    public static Raster lit(Raster plain, PhotoSpace space, Profile screen) {
+        Mapping toAsShot = toPicture(space, plain).inverse();
+        ColourMaps colours = colours(toAsShot, space, plain);
+        try (Mat lit = lit(plain, space.pose().correction().light(), screen)) {
+            PixelSize size = new PixelSize(plain.width(), plain.height());
+            return colours.areAlike() ? raster(lit) : sampled(lit, colours, size, BORDER_REPLICATE);
+        }
+    }
+
+    private static ColourMaps colours(Mapping toAsShot, PhotoSpace space, Raster plain) {
+        Lens lens = space.pose().lens();
+        Affine toPicture = toPicture(space, plain);
+        Mapping green = toAsShot.then(toPicture);
+        return new ColourMaps(
+                shifted(toAsShot, lens.red(), toPicture, green),
+                green,
+                shifted(toAsShot, lens.blue(), toPicture, green));
+    }
+
+    private static Mapping shifted(Mapping toAsShot, Mapping colour, Affine toPicture, Mapping green) {
+        return colour.isIdentity() ? green : toAsShot.then(colour).then(toPicture);
+    }
+
+    /** From the as-shot isotropic unit to a picture's pixels; the picture's sides are rounded each for itself. */
+    public static Affine toPicture(PhotoSpace space, Raster picture) {
+        double longEdge = space.asShot().longEdge();
+        return Affine.scale(
+                        longEdge / space.asShot().width() * picture.width(),
+                        longEdge / space.asShot().height() * picture.height())
+                .then(Affine.translation(picture.width() / 2.0, picture.height() / 2.0));
+    }
+
+    private static Mat lit(Raster plain, List<LightStep> steps, Profile screen) {
+        Mat mat = new Mat(plain.height(), plain.width(), CV_8UC4);
+        try (IntPointer pixels = new IntPointer(mat.data())) {
+            pixels.put(plain.argb(), 0, plain.argb().length);
+        }
+        if (steps.isEmpty()) {
+            return mat;
+        }
+        try (Picture whole = new Picture(mat)) {
+            return LightSteps.apply(whole, Optional.of(screen), steps).mat();
+        }
+    }
+
+    private static Raster sampled(Mat source, ColourMaps maps, PixelSize size, int border) {
+        try (Sampling sampling = Sampling.of(maps, size.width(), size.height());
+                Mat sampled = new Mat();
+                Scalar nothing = new Scalar(0, 0, 0, 0)) {
+            sampling.sample(source, sampled, INTER_CUBIC, border, nothing);
+            return raster(sampled);
+        }
+    }
+
+    private static Raster raster(Mat mat) {
+        int[] argb = new int[mat.cols() * mat.rows()];
+        try (IntPointer pixels = new IntPointer(mat.data())) {
+            pixels.get(argb, 0, argb.length);
+        }
+        return new Raster(mat.cols(), mat.rows(), argb);
+    }
+
+    private static Frame bounds(List<Point> corners) {
+        double left = corners.stream().mapToDouble(Point::x).min().orElseThrow();
+        double right = corners.stream().mapToDouble(Point::x).max().orElseThrow();
+        double top = corners.stream().mapToDouble(Point::y).min().orElseThrow();
+        double bottom = corners.stream().mapToDouble(Point::y).max().orElseThrow();
+        return new Frame((left + right) / 2, (top + bottom) / 2, right - left, bottom - top);
+    }
+}
