@@ -14,10 +14,16 @@ import nexa.core.carry.Carried;
 import nexa.core.carry.Carry;
 import nexa.core.carry.Opposite;
 import nexa.core.carry.Part;
+import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
+import nexa.imaging.file.PhotoFacts;
+import nexa.shoot.Locations;
+import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
+import nexa.shoot.lens.Lenses;
 import nexa.shoot.photo.Photo;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -29,7 +35,7 @@ import picocli.CommandLine.Option;
 final class CarryCommand extends ShootCommand {
     @Option(names = "--from", required = true, paramLabel = "PHOTO", description = "The photo carried from.")
     @SuppressWarnings("NullAway.Init")
-    private String from;
+    private String sourceName;
 
     @Option(
             names = "--format",
@@ -47,7 +53,7 @@ final class CarryCommand extends ShootCommand {
             split = ",",
             paramLabel = "PART",
             description =
-                    "Any of shape, place, tilt, turn, mirror, rule (for derived frames); else shape, place and tilt.")
+                    "Any of shape, place, tilt, lens, plumb, turn, mirror, overlay, rule (for derived frames); else shape, place and tilt.")
     private List<Part> parts = List.of(Part.SHAPE, Part.PLACE, Part.TILT);
 
     @Option(
@@ -73,7 +79,7 @@ final class CarryCommand extends ShootCommand {
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         Format format = format(shoot, formatName);
-        Photo source = one(shoot, "--from", from);
+        Photo source = one(shoot, "--from", sourceName);
         List<Photo> targets = chosen(shoot, globs).stream()
                 .filter(photo -> !photo.equals(source))
                 .toList();
@@ -88,17 +94,31 @@ final class CarryCommand extends ShootCommand {
                 parts.isEmpty() ? Set.of() : EnumSet.copyOf(parts),
                 orientation,
                 by);
+        Locations locations = Locations.ofThisUser();
+        try (Preferences preferences = Preferences.open(locations)) {
+            carry(shoot, rows, source, targets, carry, format, new Lenses(locations, preferences));
+        }
+        return sayUnreadable(targets);
+    }
+
+    private void carry(
+            Shoot shoot, Rows rows, Photo source, List<Photo> targets, Carry carry, Format format, Lenses lenses)
+            throws IOException {
+        Pose from = shoot.framing(source).pose();
         List<FramingChange> changes = new ArrayList<>();
         for (Photo photo : targets.stream().filter(Photo::isReadable).toList()) {
             Framing before = shoot.framing(photo);
-            Carried carried = carry.to(photo.facts().orElseThrow().asShot(), before);
+            PhotoFacts facts = photo.facts().orElseThrow();
+            Correction own = carry.parts().contains(Part.LENS) || carry.parts().contains(Part.PLUMB)
+                    ? lenses.carried(from, facts, before.pose())
+                    : before.pose().correction();
+            Carried carried = carry.to(facts.asShot(), before, own);
             changes.add(new FramingChange(photo.id(), before, carried.framing()));
             add(rows, shoot, photo, format, carried);
         }
         if (!dryRun) {
             shoot.apply(new Edit("edit.carry", changes, null));
         }
-        return sayUnreadable(targets);
     }
 
     private static void add(Rows rows, Shoot shoot, Photo photo, Format format, Carried carried) {

@@ -35,6 +35,7 @@ import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
+import nexa.shoot.lens.Lenses;
 import nexa.shoot.preview.PreviewCache;
 import nexa.words.Words;
 import org.slf4j.Logger;
@@ -98,7 +99,15 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
                 locations.cache().resolve("previews"),
                 settings.pictures().cacheBytes(),
                 new PreviewMaker(PhotoCodecs.STANDARD));
-        return new Program(preferences, settings, new Keys(preferences), previews, new PictureMemory(), work, fx);
+        return new Program(
+                preferences,
+                settings,
+                new Keys(preferences),
+                new Lenses(locations, preferences),
+                previews,
+                new PictureMemory(),
+                work,
+                fx);
     }
 
     private Scene scene(double width, double height) {

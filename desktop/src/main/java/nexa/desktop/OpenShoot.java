@@ -48,8 +48,12 @@ final class OpenShoot implements AutoCloseable {
         this.program = program;
         this.loader = new PhotoLoader(program.previews(), program.pictures());
         this.pictures = follow(program.settings().pictures());
-        this.models =
-                ShootModels.of(new Session(shoot, program.settings()), program.shelf(), program.work(), program.fx());
+        this.models = ShootModels.of(
+                new Session(shoot, program.settings()),
+                program.shelf(),
+                program.lenses(),
+                program.work(),
+                program.fx());
         afterFirstScreen();
     }
 

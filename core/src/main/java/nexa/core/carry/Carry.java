@@ -18,6 +18,7 @@ import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Composition;
 import nexa.core.outline.Outline;
+import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 
@@ -44,9 +45,18 @@ public record Carry(
                 : Optional.of(Composition.of(Derivation.frame(asShot, framing, format, brief), marks));
     }
 
-    /** What the carry makes of a photo of the given size. */
+    /** What the carry makes of a photo of the given size, of whose lens and plumb it changes nothing. */
     public Carried to(PixelSize targetAsShot, Framing target) {
-        PhotoSpace held = new PhotoSpace(targetAsShot, pose(target.pose()));
+        return to(targetAsShot, target, target.pose().correction());
+    }
+
+    /**
+     * What the carry makes of a photo of the given size.
+     *
+     * @param own what the correction carried comes to on that photo
+     */
+    public Carried to(PixelSize targetAsShot, Framing target, Correction own) {
+        PhotoSpace held = new PhotoSpace(targetAsShot, corrected(pose(target.pose()), own));
         boolean across = liesAcross(held);
         if (across && opposite == Opposite.SKIP) {
             return new Carried(target, Set.of(Loss.LEFT_ALONE));
@@ -78,6 +88,11 @@ public record Carry(
         return parts.contains(Part.OVERLAY)
                 ? framing.overlay().map(target::withOverlay).orElse(target)
                 : target;
+    }
+
+    private Pose corrected(Pose target, Correction own) {
+        Pose lensed = parts.contains(Part.LENS) ? target.withLens(own.lens()) : target;
+        return parts.contains(Part.PLUMB) ? lensed.withPlumb(own.plumb()) : lensed;
     }
 
     private Pose pose(Pose target) {

@@ -7,6 +7,10 @@ public enum Part {
     /** Where the frame lies. */
     PLACE,
     TILT,
+    /** How the lens is corrected; each photo by its own measures. */
+    LENS,
+    /** How the camera is turned after the fact; each photo with its own focal length. */
+    PLUMB,
     /** Quarter turns. */
     TURN,
     MIRROR,

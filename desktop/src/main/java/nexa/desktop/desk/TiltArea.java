@@ -15,7 +15,7 @@ import nexa.words.Words;
 /** The tilt as a number and as a ruler to be scrubbed. */
 final class TiltArea extends VBox {
     private final Session session;
-    private final TiltRuler ruler;
+    private final AngleRuler ruler;
     private final TextField tilt = new TextField();
     private final Label title = new Label(Words.of("desk.tilt"));
 
@@ -23,7 +23,7 @@ final class TiltArea extends VBox {
     TiltArea(Session session, BooleanProperty adjusting) {
         super(2);
         this.session = session;
-        this.ruler = new TiltRuler(session, adjusting);
+        this.ruler = new AngleRuler(session, Words.of("desk.tilt.ruler"), adjusting, new PhotosTilt(session));
         title.getStyleClass().add("desk-title");
         tilt.setId("tilt-value");
         tilt.getStyleClass().add("tilt-value");
@@ -41,6 +41,28 @@ final class TiltArea extends VBox {
         getChildren().addAll(head, ruler);
         setAlignment(Pos.CENTER);
         setMinWidth(200);
+    }
+
+    private record PhotosTilt(Session session) implements AngleRuler.Angle {
+        @Override
+        public double degrees() {
+            return session.framing().pose().tilt().degrees();
+        }
+
+        @Override
+        public void preview(double degrees) {
+            session.poseEdits().preview(Tilt.clamped(degrees));
+        }
+
+        @Override
+        public void commit() {
+            session.poseEdits().commitTilt();
+        }
+
+        @Override
+        public void zero() {
+            session.poseEdits().tilt(Tilt.NONE, "edit.tilt");
+        }
     }
 
     /** A number, with or without a degree sign or a typographic minus; anything else is put back. */

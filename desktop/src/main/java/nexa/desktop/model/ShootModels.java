@@ -4,11 +4,14 @@ import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
+import nexa.shoot.lens.Lenses;
 
 /** The models of an open shoot. */
 public record ShootModels(
         Session session,
         Levelling levelling,
+        Plumbing plumbing,
+        LensModel lens,
         Marking marking,
         Counts counts,
         RepeatsModel repeats,
@@ -20,10 +23,14 @@ public record ShootModels(
      * @param work where photos are decoded and counted
      * @param fx the interface's thread
      */
-    public static ShootModels of(Session session, Shelf shelf, Executor work, Executor fx) {
+    public static ShootModels of(Session session, Shelf shelf, Lenses lenses, Executor work, Executor fx) {
+        LensModel lens = new LensModel(session, lenses, work, fx);
+        session.carry().correctBy(lens);
         return new ShootModels(
                 session,
                 new Levelling(session, work, fx),
+                new Plumbing(session, lenses, work, fx),
+                lens,
                 new Marking(session, work, fx),
                 new Counts(session, work, fx),
                 new RepeatsModel(session, work, fx),

@@ -13,6 +13,9 @@ import javafx.util.Subscription;
 import nexa.core.carry.Carried;
 import nexa.core.carry.Carry;
 import nexa.core.carry.Loss;
+import nexa.core.carry.Part;
+import nexa.core.space.Correction;
+import nexa.core.space.Pose;
 import nexa.desktop.setting.CarryTo;
 import nexa.desktop.setting.Settings;
 import nexa.shoot.edit.Edit;
@@ -27,10 +30,16 @@ public final class CarryModel {
     private final Session session;
     private final ReadOnlyObjectWrapper<Map<Photo, Carried>> plan = new ReadOnlyObjectWrapper<>(Map.of());
     private Optional<Carry> last = Optional.empty();
+    private CarriedCorrections corrections = CarriedCorrections.NONE;
     private Optional<Subscription> preparing = Optional.empty();
 
     CarryModel(Session session) {
         this.session = session;
+    }
+
+    /** Sets what tells each photo's own correction. */
+    public void correctBy(CarriedCorrections by) {
+        corrections = by;
     }
 
     /** Called once the session stands. Photos that are selected are meant, until something else is chosen. */
@@ -75,6 +84,13 @@ public final class CarryModel {
         plan.set(Map.of());
     }
 
+    /** Plans anew, if a carry is prepared. */
+    public void refreshPlan() {
+        if (preparing.isPresent()) {
+            refresh();
+        }
+    }
+
     private void refresh() {
         plan.set(planned());
     }
@@ -86,9 +102,17 @@ public final class CarryModel {
     private Map<Photo, Carried> planned(Carry carry, List<Photo> photos) {
         Map<Photo, Carried> planned = new LinkedHashMap<>();
         for (Photo photo : photos) {
-            photo.facts().ifPresent(facts -> planned.put(photo, carry.to(facts.asShot(), session.framing(photo))));
+            photo.facts().ifPresent(facts -> own(carry, photo)
+                    .ifPresent(own -> planned.put(photo, carry.to(facts.asShot(), session.framing(photo), own))));
         }
         return planned;
+    }
+
+    private Optional<Correction> own(Carry carry, Photo photo) {
+        Pose target = session.framing(photo).pose();
+        return carry.parts().contains(Part.LENS) || carry.parts().contains(Part.PLUMB)
+                ? corrections.carried(carry.framing().pose(), photo, target)
+                : Optional.of(target.correction());
     }
 
     private Optional<Carry> carry() {

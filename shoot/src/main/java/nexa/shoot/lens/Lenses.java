@@ -10,12 +10,17 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import nexa.core.geometry.PixelSize;
 import nexa.core.lens.Camera;
+import nexa.core.lens.Lens;
 import nexa.core.lens.LensBook;
 import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensMatch.Why;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensTerms;
+import nexa.core.lens.LensUse;
 import nexa.core.lens.Taken;
+import nexa.core.plumb.Plumb;
+import nexa.core.space.Correction;
+import nexa.core.space.Pose;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.lens.LensData;
 import nexa.shoot.Locations;
@@ -143,6 +148,34 @@ public final class Lenses {
         }
         assumed.add(what);
         return otherwise;
+    }
+
+    /**
+     * What one photo's correction comes to on another: the same setting and amounts by the other's own lens data, and the
+     * same angles with the other's own focal length. A lens that nothing is known of is not corrected.
+     *
+     * @param from how the photo carried from is held
+     * @param to what is known of the one carried to
+     * @param target how that one is held, or will be
+     */
+    public Correction carried(Pose from, PhotoFacts to, Pose target) throws IOException {
+        Plumb seen = from.plumb().after(from.turn());
+        boolean turned = seen.pitch() != 0 || seen.yaw() != 0;
+        Plumb plumb = (turned ? seen.withFocal(focal(to)) : seen).before(target.turn());
+        return new Correction(carriedLens(from.lens(), to), plumb);
+    }
+
+    private Lens carriedLens(Lens from, PhotoFacts to) throws IOException {
+        if (!from.isMeasured()) {
+            return from;
+        }
+        Optional<LensOffer> offer = from.use() == LensUse.FOUND ? Optional.of(found(to)) : named(to, from.name());
+        return offer.flatMap(each -> each.match() instanceof LensMatch.One one
+                        ? each.terms()
+                                .map(terms ->
+                                        from.measured(from.use(), one.lens().name(), terms))
+                        : Optional.empty())
+                .orElseGet(from::off);
     }
 
     /** A photo's focal length in its long edges; 0 if it is not known. */

@@ -13,22 +13,35 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
-import nexa.core.geometry.Tilt;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.words.Words;
 
 /**
- * A wide engraved scale that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click for
- * 0. The photo follows at once; letting go stores one edit.
+ * An engraved scale of degrees that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click
+ * for 0. The photo follows at once; letting go stores one edit.
  */
-final class TiltRuler extends DrawnPane {
+final class AngleRuler extends DrawnPane {
+    /** The angle that is scrubbed. */
+    interface Angle {
+        double degrees();
+
+        /** Shows another angle without storing it; it need not be possible. */
+        void preview(double degrees);
+
+        /** Stores what is shown. */
+        void commit();
+
+        /** Stores 0. */
+        void zero();
+    }
+
     private static final double PIXELS_PER_DEGREE = 28;
     private static final double WHEEL_STEP = 0.1;
     private static final Duration WHEEL_PAUSE = Duration.millis(500);
 
     private final Session session;
+    private final Angle angle;
     private final BooleanProperty adjusting;
     private final PauseTransition wheelRest = new PauseTransition(WHEEL_PAUSE);
     private final Subscription subscription;
@@ -36,13 +49,18 @@ final class TiltRuler extends DrawnPane {
     private double pressedX;
     private double pressedDegrees;
 
-    TiltRuler(Session session, BooleanProperty adjusting) {
+    /**
+     * @param words what the angle is called
+     * @param adjusting set while the ruler is scrubbed
+     */
+    AngleRuler(Session session, String words, BooleanProperty adjusting, Angle angle) {
         this.session = session;
+        this.angle = angle;
         this.adjusting = adjusting;
         getStyleClass().add("tilt-ruler");
         setCursor(Cursor.H_RESIZE);
         setAccessibleRole(AccessibleRole.SLIDER);
-        setAccessibleText(Words.of("desk.tilt.ruler"));
+        setAccessibleText(words);
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
         setOnMouseReleased(event -> finish());
@@ -57,20 +75,16 @@ final class TiltRuler extends DrawnPane {
     }
 
     private void moved() {
-        if (degrees() != drawnDegrees) {
+        if (angle.degrees() != drawnDegrees) {
             redraw();
         }
     }
 
-    private double degrees() {
-        return session.framing().pose().tilt().degrees();
-    }
-
     private void pressed(MouseEvent event) {
         pressedX = event.getX();
-        pressedDegrees = degrees();
+        pressedDegrees = angle.degrees();
         if (event.getClickCount() == 2) {
-            session.poseEdits().tilt(Tilt.NONE, "edit.tilt");
+            angle.zero();
             pressedDegrees = 0;
         }
     }
@@ -80,7 +94,7 @@ final class TiltRuler extends DrawnPane {
     }
 
     private void scrolled(ScrollEvent event) {
-        show(degrees() + Math.signum(event.getDeltaY() + event.getDeltaX()) * WHEEL_STEP);
+        show(angle.degrees() + Math.signum(event.getDeltaY() + event.getDeltaX()) * WHEEL_STEP);
         wheelRest.playFromStart();
         event.consume();
     }
@@ -88,21 +102,21 @@ final class TiltRuler extends DrawnPane {
     private void show(double degrees) {
         if (session.space().isPresent()) {
             adjusting.set(true);
-            session.poseEdits().preview(Tilt.clamped(Math.round(degrees * 100) / 100.0));
+            angle.preview(Math.round(degrees * 100) / 100.0);
         }
     }
 
     private void finish() {
         if (adjusting.get()) {
             adjusting.set(false);
-            session.poseEdits().commitTilt();
+            angle.commit();
         }
     }
 
     @Override
     public void draw(GraphicsContext canvas, double width, double height) {
         double middle = Math.floor(width / 2) + 0.5;
-        double shown = degrees();
+        double shown = angle.degrees();
         drawnDegrees = shown;
         int first = (int) Math.ceil((shown - middle / PIXELS_PER_DEGREE) * 5);
         int last = (int) Math.floor((shown + middle / PIXELS_PER_DEGREE) * 5);
