@@ -13,10 +13,12 @@ import nexa.desktop.delivering.PaperModel;
 import nexa.desktop.desk.AlternatesPane;
 import nexa.desktop.desk.CarryPane;
 import nexa.desktop.desk.DeskView;
+import nexa.desktop.desk.LensPane;
 import nexa.desktop.desk.LookPane;
 import nexa.desktop.desk.MarksPane;
 import nexa.desktop.desk.NumbersPane;
 import nexa.desktop.desk.OverlayPane;
+import nexa.desktop.desk.PlumbPane;
 import nexa.desktop.handover.ExchangePane;
 import nexa.desktop.handover.FilesPane;
 import nexa.desktop.handover.FinishForm;
@@ -37,8 +39,11 @@ public final class Panes {
     private final Executor work;
     private final Executor fx;
     private final PaperModel paper;
+    private final Runnable lensList;
 
-    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx) {
+    /** @param lensList opens the list of all lenses */
+    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx, Runnable lensList) {
+        this.lensList = lensList;
         this.models = models;
         this.session = models.session();
         this.loader = loader;
@@ -55,6 +60,8 @@ public final class Panes {
             case LOOK -> new LookPane(session);
             case CARRY -> new CarryPane(session);
             case MARKS -> new MarksPane(models);
+            case PLUMB -> new PlumbPane(models);
+            case LENS -> new LensPane(models, lensList);
             case ALTERNATES -> new AlternatesPane(session, loader, fx);
         };
     }

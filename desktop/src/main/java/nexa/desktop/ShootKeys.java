@@ -123,6 +123,9 @@ final class ShootKeys {
         framing.put(Command.FLIP, () -> session.poseEdits().turn(Turn.FLIP));
         framing.put(Command.LEVEL_LINE, () -> screen.toggleMode(BenchMode.LEVELLING));
         framing.put(Command.AUTO_LEVEL, screen::autoLevel);
+        framing.put(Command.PLUMB, () -> screen.toggleMode(BenchMode.PLUMB));
+        framing.put(Command.AUTO_PLUMB, screen::autoPlumb);
+        framing.put(Command.LENS, () -> screen.open(DeskPane.LENS));
     }
 
     private void look() {

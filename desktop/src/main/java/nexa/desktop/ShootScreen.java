@@ -22,6 +22,7 @@ import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.lens.LensListView;
 import nexa.desktop.lineup.LineupView;
 import nexa.desktop.model.LevelReview;
 import nexa.desktop.model.ShootModels;
@@ -59,7 +60,10 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final ShootKeys shootKeys;
     private final KeySheetLayer keySheet;
     private final Subscription subscriptions;
-    private Optional<LevelReviewView> review = Optional.empty();
+    private Optional<Review> review = Optional.empty();
+
+    /** A list in place of a view, to be gone through. */
+    private record Review(Node list, Runnable dispose) {}
 
     ShootScreen(
             ShootModels models, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
@@ -70,13 +74,13 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         this.work = work;
         this.fx = fx;
         this.actions = actions;
-        panes = new Panes(models, loader, work, fx);
+        panes = new Panes(models, loader, work, fx, this::openLenses);
         header = new HeaderView(models, keys, actions, this);
         rail = new RailView(models, loader, fx, new FromRail());
         wall = new WallView(models, keys, loader, fx);
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
         lineup = new LineupView(session, keys, loader, fx);
-        desk = new DeskView(session, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
+        desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), new FromHandover());
         shootKeys = new ShootKeys(session, keys, this);
         keySheet = new KeySheetLayer(this, keys);
@@ -279,17 +283,36 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private void openReview() {
         LevelReview model = new LevelReview(session, session.selection().chosen(), work, fx);
         LevelReviewView shown = new LevelReviewView(session, model, loader, fx, this::closeReview);
-        review = Optional.of(shown);
-        layout.setCenter(shown);
+        show(new Review(shown, shown::dispose));
+    }
+
+    private void openLenses() {
+        layer.close();
+        closeReview();
+        LensListView shown = new LensListView(models, loader, fx, this::closeReview);
+        show(new Review(shown, shown::dispose));
+    }
+
+    private void show(Review list) {
+        review = Optional.of(list);
+        layout.setCenter(list.list);
         showFurniture(false);
+    }
+
+    /** Stands the photo on the Bench up by its own lines. */
+    void autoPlumb() {
+        if (session.shoot().mayEdit()) {
+            bench.modeProperty().set(BenchMode.PLUMB);
+            models.plumbing().automatic();
+        }
     }
 
     /** False if there was none. */
     private boolean closeReview() {
-        Optional<LevelReviewView> open = review;
+        Optional<Review> open = review;
         review = Optional.empty();
         open.ifPresent(shown -> {
-            shown.dispose();
+            shown.dispose.run();
             layout.setCenter(view(session.viewProperty().get()));
             showFurniture(bench.bareProperty().get());
             requestFocus();

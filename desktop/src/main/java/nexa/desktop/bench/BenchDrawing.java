@@ -17,12 +17,14 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
+import nexa.core.plumb.PlumbFinding;
 import nexa.core.print.OutputSize;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.Levelling;
+import nexa.desktop.model.Plumbing;
 import nexa.desktop.paint.Crisp;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
@@ -32,6 +34,7 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.PlumbWords;
 import nexa.desktop.widget.StrokeMemo;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
@@ -151,6 +154,13 @@ final class BenchDrawing {
         }
     }
 
+    /** A knob that removes what it is on. */
+    private void removing(Point at) {
+        knob(at.x(), at.y(), KNOB);
+        canvas.strokeLine(at.x() - 3, at.y() - 3, at.x() + 3, at.y() + 3);
+        canvas.strokeLine(at.x() - 3, at.y() + 3, at.x() + 3, at.y() - 3);
+    }
+
     private void knob(double x, double y, double radius) {
         canvas.setLineWidth(2);
         canvas.setFill(Color.WHITE);
@@ -247,9 +257,7 @@ final class BenchDrawing {
             PhotoPainter.accentLine(
                     canvas, view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
             Point knob = knob(line, space, view);
-            knob(knob.x(), knob.y(), KNOB);
-            canvas.strokeLine(knob.x() - 3, knob.y() - 3, knob.x() + 3, knob.y() + 3);
-            canvas.strokeLine(knob.x() - 3, knob.y() + 3, knob.x() + 3, knob.y() - 3);
+            removing(knob);
         }
         if (lines.size() > 1) {
             text.banner(Words.of(
@@ -258,6 +266,39 @@ final class BenchDrawing {
                     Looks.degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
         }
         levelling.verdictProperty().get().ifPresent(verdict -> verdict(view, space, verdict));
+    }
+
+    /** A line that is being drawn. */
+    void plumbLine(LevelView view, BenchGesture.DrawPlumb drawn) {
+        PhotoPainter.accentLine(canvas, view.toScreen(drawn.from()), view.toScreen(drawn.to()), 2);
+    }
+
+    /** The drawn lines with their knobs, or those that were found, and what came of them. */
+    void plumbing(LevelView view, Plumbing plumbing) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<Plumbing.Line> lines = plumbing.linesProperty().get();
+        for (Plumbing.Line line : lines) {
+            Point knob = line(view, space, line, 2);
+            removing(knob);
+        }
+        if (!lines.isEmpty()) {
+            text.banner(plumbing.residual()
+                    .map(off -> Words.of("bench.plumb.lines", lines.size(), Looks.degrees(off)))
+                    .orElseGet(() -> Words.of("bench.plumb.one-more")));
+        }
+        plumbing.verdictProperty().get().ifPresent(verdict -> {
+            if (verdict instanceof Plumbing.Verdict.Found(PlumbFinding finding)) {
+                finding.lines().forEach(line -> line(view, space, plumbing.shownLine(line), 1.5));
+            }
+            text.banner(PlumbWords.of(verdict));
+        });
+    }
+
+    /** @return where it ends */
+    private Point line(LevelView view, PhotoSpace space, Plumbing.Line line, double wide) {
+        Point to = view.toScreen(space.fromAsShot(line.to()));
+        PhotoPainter.accentLine(canvas, view.toScreen(space.fromAsShot(line.from())), to, wide);
+        return to;
     }
 
     /** Where a drawn line's knob is: at its end. */

@@ -125,6 +125,23 @@ sealed interface BenchGesture {
         }
     }
 
+    /** Drawn along something upright or level, while the photo stays as it is; it stands up on release. */
+    record DrawPlumb(PhotoSpace space, Point from, Point to) implements BenchGesture {
+        DrawPlumb extended(Point pointer) {
+            return new DrawPlumb(space, from, pointer);
+        }
+
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(session.framing());
+        }
+
+        @Override
+        public String label() {
+            return "edit.plumb";
+        }
+    }
+
     /** From one mark to the other; nearly without a way it is one more mark. */
     record DrawMarks(PhotoSpace space, Point from) implements BenchGesture {
         @Override

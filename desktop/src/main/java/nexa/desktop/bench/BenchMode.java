@@ -8,6 +8,8 @@ public enum BenchMode {
     DRAWING,
     /** Draws a level line. */
     LEVELLING,
+    /** Draws lines along what is upright or level; stays until one is done with it or goes on. */
+    PLUMB,
     /** Sets subject marks; stays while one goes on to other photos. */
     MARKING
 }

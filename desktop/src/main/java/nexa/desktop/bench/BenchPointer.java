@@ -18,6 +18,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Marking;
+import nexa.desktop.model.Plumbing;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Session;
@@ -46,6 +47,7 @@ final class BenchPointer {
     private final Runnable redraw;
     private final Session session;
     private final Levelling levelling;
+    private final Plumbing plumbing;
     private final Marking marking;
     private final Keys keys;
     private Optional<BenchGesture> gesture = Optional.empty();
@@ -77,6 +79,7 @@ final class BenchPointer {
         this.redraw = redraw;
         this.session = models.session();
         this.levelling = models.levelling();
+        this.plumbing = models.plumbing();
         this.marking = models.marking();
         this.keys = keys;
         bench.setOnMousePressed(this::pressed);
@@ -140,6 +143,7 @@ final class BenchPointer {
         return switch (mode.get()) {
             case LEVELLING ->
                 Optional.of(new BenchGesture.DrawLevel(session.space().orElseThrow(), pointer, pointer));
+            case PLUMB -> Optional.of(new BenchGesture.DrawPlumb(session.space().orElseThrow(), pointer, pointer));
             case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
             case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
             case FRAMING ->
@@ -193,7 +197,11 @@ final class BenchPointer {
     }
 
     private void goOn(Point pointer, BenchGesture.Held held) {
-        gesture = gesture.map(g -> g instanceof BenchGesture.DrawLevel line ? line.extended(pointer) : g);
+        gesture = gesture.map(g -> switch (g) {
+            case BenchGesture.DrawLevel line -> line.extended(pointer);
+            case BenchGesture.DrawPlumb line -> line.extended(pointer);
+            default -> g;
+        });
         gesture.ifPresent(g -> {
             BenchGesture.Shown now = g.at(session, pointer, held);
             shown = Optional.of(now);
@@ -237,10 +245,14 @@ final class BenchPointer {
     private void finish(BenchGesture done) {
         if (done instanceof BenchGesture.DrawLevel drawn) {
             drawn.line().ifPresent(levelling::add);
+        } else if (done instanceof BenchGesture.DrawPlumb drawn) {
+            if (at.distance(pressed) >= CLICK) {
+                plumbing.add(drawn.space(), drawn.from(), drawn.to());
+            }
         } else {
             session.gestures().commit(done.label());
         }
-        if (mode.get() != BenchMode.MARKING) {
+        if (mode.get() != BenchMode.MARKING && mode.get() != BenchMode.PLUMB) {
             mode.set(BenchMode.FRAMING);
         }
     }
@@ -261,6 +273,15 @@ final class BenchPointer {
                         .filter(l -> BenchDrawing.knob(l, space, view).distance(pressed) <= BenchDrawing.KNOB + 3)
                         .findFirst()));
         line.ifPresent(levelling::remove);
+        return line.isPresent() || removedPlumbLine();
+    }
+
+    private boolean removedPlumbLine() {
+        Optional<Plumbing.Line> line = session.space()
+                .flatMap(space -> camera.view().flatMap(view -> plumbing.linesProperty().get().stream()
+                        .filter(l -> view.toScreen(space.fromAsShot(l.to())).distance(pressed) <= BenchDrawing.KNOB + 3)
+                        .findFirst()));
+        line.ifPresent(plumbing::remove);
         return line.isPresent();
     }
 
@@ -327,6 +348,8 @@ final class BenchPointer {
         gesture.ifPresent(g -> {
             if (g instanceof BenchGesture.DrawLevel line) {
                 drawing.levelLine(view, line);
+            } else if (g instanceof BenchGesture.DrawPlumb line) {
+                drawing.plumbLine(view, line);
             } else if (shown.isPresent() && mode.get() != BenchMode.MARKING) {
                 drawing.readout(at);
             }

@@ -17,6 +17,7 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Marking;
+import nexa.desktop.model.Plumbing;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
@@ -35,6 +36,7 @@ public final class BenchView extends Region {
 
     private final Session session;
     private final Levelling levelling;
+    private final Plumbing plumbing;
     private final Marking marking;
     private final Keys keys;
     private final ObjectProperty<BenchMode> mode = new SimpleObjectProperty<>(BenchMode.FRAMING);
@@ -50,6 +52,7 @@ public final class BenchView extends Region {
     public BenchView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx, BooleanProperty tiltAdjusting) {
         this.session = models.session();
         this.levelling = models.levelling();
+        this.plumbing = models.plumbing();
         this.marking = models.marking();
         this.keys = keys;
         this.camera = new Camera(new Looked());
@@ -100,6 +103,8 @@ public final class BenchView extends Region {
                 session.editsProperty().subscribe(count -> redraw()),
                 levelling.linesProperty().subscribe(lines -> redraw()),
                 levelling.verdictProperty().subscribe(verdict -> redraw()),
+                plumbing.linesProperty().subscribe(lines -> redraw()),
+                plumbing.verdictProperty().subscribe(verdict -> redraw()),
                 marking.proposalsProperty().subscribe(proposals -> redraw()),
                 session.list().photosProperty().subscribe(photos -> showNeighbours()),
                 keys.heldProperty().subscribe(held -> redraw()),
@@ -218,10 +223,13 @@ public final class BenchView extends Region {
         boolean busy = pointer.isBusy()
                 || mode.get() != BenchMode.FRAMING
                 || levelling.verdictProperty().get().isPresent()
-                || !levelling.linesProperty().get().isEmpty();
+                || !levelling.linesProperty().get().isEmpty()
+                || plumbing.verdictProperty().get().isPresent()
+                || !plumbing.linesProperty().get().isEmpty();
         pointer.letGo();
         mode.set(BenchMode.FRAMING);
         levelling.forget();
+        plumbing.forget();
         session.gestures().abandon();
         if (!busy && camera.isZoomed()) {
             camera.zoomToFit();
@@ -268,7 +276,9 @@ public final class BenchView extends Region {
         boolean bare = camera.bareProperty().get();
         boolean adjusting = pointer.isBusy() || settling.getStatus() == Animation.Status.RUNNING;
         drawing.framed(
-                view.get(), pictures.current().pixels(), new BenchDrawing.During(tilting.get(), adjusting, bare));
+                view.get(),
+                pictures.current().pixels(),
+                new BenchDrawing.During(tilting.get() || mode.get() == BenchMode.PLUMB, adjusting, bare));
         if (!bare) {
             drawing.marks(
                     view.get(),
@@ -276,6 +286,7 @@ public final class BenchView extends Region {
         }
         pointer.draw(drawing, view.get());
         drawing.levelling(view.get(), levelling);
+        drawing.plumbing(view.get(), plumbing);
         if (!bare) {
             drawing.captions(photo.get(), mode.get(), camera.zoomFactor());
         }

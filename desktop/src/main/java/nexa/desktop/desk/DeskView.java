@@ -26,6 +26,7 @@ import nexa.core.shape.Shape;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.SenseWords;
@@ -61,7 +62,9 @@ public final class DeskView extends HBox {
         LOOK,
         ALTERNATES,
         CARRY,
-        MARKS
+        MARKS,
+        PLUMB,
+        LENS
     }
 
     private final Session session;
@@ -79,6 +82,8 @@ public final class DeskView extends HBox {
     private final Button alternates;
     private final Button carry;
     private final Button marks;
+    private final Button lens;
+    private final PlumbArea plumb;
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
@@ -88,12 +93,12 @@ public final class DeskView extends HBox {
      * @param tiltAdjusting set while the ruler is scrubbed
      */
     public DeskView(
-            Session session,
+            ShootModels models,
             Keys keys,
             ObjectProperty<BenchMode> mode,
             BooleanProperty tiltAdjusting,
             Actions actions) {
-        this.session = session;
+        this.session = models.session();
         this.keys = keys;
         this.actions = actions;
         this.tilting = new TiltArea(session, tiltAdjusting);
@@ -111,9 +116,17 @@ public final class DeskView extends HBox {
                 Buttons.command(MaterialDesignC.CROSSHAIRS_QUESTION, Command.MARKS, keys, () -> open(DeskPane.MARKS));
         getStyleClass().add("desk");
         setAlignment(Pos.CENTER_LEFT);
+        this.lens = Buttons.command(MaterialDesignC.CAMERA_IRIS, Command.LENS, keys, () -> open(DeskPane.LENS));
+        this.plumb = new PlumbArea(models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB));
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        getChildren().addAll(tilting, turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
+        HBox usual = new HBox(turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
+        usual.getStyleClass().add("desk-usual");
+        usual.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(usual, Priority.ALWAYS);
+        getChildren().addAll(tilting, usual, plumb);
+        mode.subscribe(now -> show(usual, now != BenchMode.PLUMB));
+        mode.subscribe(now -> show(plumb, now == BenchMode.PLUMB));
         subscriptions = Subscription.combine(
                 widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
                 session.formatProperty().subscribe(f -> refresh()),
@@ -122,6 +135,11 @@ public final class DeskView extends HBox {
                 session.selection().property().subscribe(selected -> refresh()),
                 session.viewProperty().subscribe(view -> refresh()),
                 session.settings().ppiProperty().subscribe(ppi -> refresh()));
+    }
+
+    private static void show(Node area, boolean shows) {
+        area.setVisible(shows);
+        area.setManaged(shows);
     }
 
     private Button pane(Ikon icon, String words, DeskPane pane) {
@@ -142,12 +160,15 @@ public final class DeskView extends HBox {
                     case ALTERNATES -> alternates;
                     case CARRY -> carry;
                     case MARKS -> marks;
+                    case PLUMB -> plumb;
+                    case LENS -> lens;
                 });
     }
 
     public void dispose() {
         subscriptions.unsubscribe();
         tilting.dispose();
+        plumb.dispose();
         picker.dispose();
     }
 
@@ -169,7 +190,10 @@ public final class DeskView extends HBox {
         right.setId("quarter-right");
         mirror.setId("mirror");
         flip.setId("flip");
-        VBox area = new VBox(6, new HBox(4, level, left, mirror), new HBox(4, auto, right, flip));
+        ToggleButton upright = modeToggle(MaterialDesignP.PERSPECTIVE_MORE, Command.PLUMB, mode, BenchMode.PLUMB);
+        upright.setId("plumb");
+        lens.setId("open-LENS");
+        VBox area = new VBox(6, new HBox(4, level, upright, left, mirror), new HBox(4, auto, lens, right, flip));
         area.setAlignment(Pos.CENTER);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;

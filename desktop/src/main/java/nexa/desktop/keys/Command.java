@@ -102,6 +102,9 @@ public enum Command {
     FLIP(Group.LEVEL, shift(M)),
     LEVEL_LINE(Group.LEVEL, L),
     AUTO_LEVEL(Group.LEVEL, shift(L)),
+    PLUMB(Group.LEVEL, shortcut(U)),
+    AUTO_PLUMB(Group.LEVEL, new KeyPress(U, true, true)),
+    LENS(Group.LEVEL, shift(E)),
 
     OVERLAY(Group.LOOK, G),
     OVERLAY_TURN(Group.LOOK, shift(G)),

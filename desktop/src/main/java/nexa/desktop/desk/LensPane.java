@@ -1,0 +1,280 @@
+package nexa.desktop.desk;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.DoubleFunction;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
+import nexa.core.lens.LensAmounts;
+import nexa.core.lens.LensMatch;
+import nexa.core.lens.LensProfile;
+import nexa.core.lens.LensUse;
+import nexa.desktop.model.LensModel;
+import nexa.desktop.model.ShootModels;
+import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.LensWords;
+import nexa.shoot.lens.LensOffer;
+import nexa.words.Words;
+import org.jspecify.annotations.Nullable;
+
+/** What is done about the lens of the current photo, or of all that are adjusted together. */
+public final class LensPane implements PaneLayer.Content {
+    private static final double WIDE = 400;
+    private static final double LIST = 132;
+
+    private final Session session;
+    private final LensModel lens;
+    private final Label camera = new Label();
+    private final Label found = new Label();
+    private final Label why = new Label();
+    private final ToggleButton off;
+    private final ToggleButton byFile;
+    private final ToggleButton chosen;
+    private final ToggleButton byHand;
+    private final TextField search = new TextField();
+    private final ListView<LensProfile> lenses = new ListView<>();
+    private final VBox searching = new VBox(6, search, lenses);
+    private final VBox amounts;
+    private final VBox hand;
+    private final AmountSlider distortion;
+    private final AmountSlider fringes;
+    private final AmountSlider corners;
+    private final AmountSlider bend;
+    private final AmountSlider stops;
+    private final AmountSlider midpoint;
+    private final VBox node;
+    private final Subscription subscription;
+    private boolean choosing;
+
+    /** @param all opens the list of the whole shoot's lenses */
+    public LensPane(ShootModels models, Runnable all) {
+        session = models.session();
+        lens = models.lens();
+        off = toggle("lens.use.off", () -> lens.off());
+        byFile = toggle("lens.use.found", lens::find);
+        chosen = toggle("lens.use.chosen", () -> choose(true));
+        byHand = toggle(
+                "lens.use.by-hand",
+                () -> lens.set(now -> Lens.byHand(now.hand()).withAmounts(now.amounts())));
+        distortion = amount("lens.distortion", (now, value) -> new LensAmounts(value, now.fringes(), now.corners()));
+        fringes = amount("lens.fringes", (now, value) -> new LensAmounts(now.distortion(), value, now.corners()));
+        corners = amount("lens.corners", (now, value) -> new LensAmounts(now.distortion(), now.fringes(), value));
+        bend = byHand(
+                "lens.bend",
+                ByHand.MOST_BEND,
+                0,
+                LensPane::percent,
+                (now, value) -> new ByHand(value, now.stops(), now.midpoint()));
+        stops = byHand(
+                "lens.stops",
+                ByHand.MOST_STOPS,
+                0,
+                LensPane::stops,
+                (now, value) -> new ByHand(now.bend(), value, now.midpoint()));
+        midpoint = slider(
+                "lens.midpoint",
+                ByHand.LEAST_MIDPOINT,
+                ByHand.MOST_MIDPOINT,
+                ByHand.NONE.midpoint(),
+                LensPane::percent,
+                value -> now ->
+                        now.withHand(new ByHand(now.hand().bend(), now.hand().stops(), value)));
+        amounts = new VBox(8, distortion, fringes, corners);
+        hand = new VBox(8, bend, stops, midpoint);
+        Button whole = Buttons.text("lens.all", all);
+        whole.setId("lens-all");
+        search();
+        why.getStyleClass().add("note");
+        why.setWrapText(true);
+        why.setId("lens-why");
+        found.getStyleClass().add("lens-name");
+        found.setWrapText(true);
+        found.setId("lens-name");
+        camera.getStyleClass().add("note");
+        HBox uses = new HBox(6, off, byFile, chosen, byHand);
+        node = new VBox(12, new VBox(3, found, camera, why), uses, searching, amounts, hand, whole);
+        node.setPrefWidth(WIDE);
+        subscription = Subscription.combine(
+                session.photoProperty().subscribe(photo -> {
+                    choosing = false;
+                    lens.look();
+                    refresh();
+                }),
+                session.framingProperty().subscribe(framing -> refresh()),
+                lens.offerProperty().subscribe(offer -> refresh()));
+    }
+
+    private ToggleButton toggle(String words, Runnable action) {
+        ToggleButton button = new ToggleButton(Words.of(words));
+        button.setId(words.replace('.', '-'));
+        button.setOnAction(event -> {
+            if (!words.equals("lens.use.chosen")) {
+                choosing = false;
+            }
+            action.run();
+            refresh();
+        });
+        return button;
+    }
+
+    // ---- choosing ----
+
+    private void choose(boolean open) {
+        choosing = open;
+        if (open) {
+            lenses.getItems().setAll(lens.search(search.getText()));
+            search.requestFocus();
+        }
+    }
+
+    private void search() {
+        search.setId("lens-search");
+        search.setPromptText(Words.of("lens.search"));
+        search.textProperty().subscribe((before, text) -> lenses.getItems().setAll(lens.search(text)));
+        search.setOnAction(event ->
+                take(lenses.getItems().isEmpty() ? null : lenses.getItems().getFirst()));
+        lenses.setId("lens-list");
+        lenses.setPrefHeight(LIST);
+        lenses.setCellFactory(list -> new Named());
+        lenses.setOnMouseClicked(event -> take(lenses.getSelectionModel().getSelectedItem()));
+        searching.managedProperty().bind(searching.visibleProperty());
+    }
+
+    private static final class Named extends ListCell<LensProfile> {
+        @Override
+        protected void updateItem(@Nullable LensProfile lens, boolean empty) {
+            super.updateItem(lens, empty);
+            setText(empty || lens == null ? null : lens.name());
+        }
+    }
+
+    private void take(@Nullable LensProfile named) {
+        if (named != null) {
+            choosing = false;
+            lens.choose(named);
+            refresh();
+        }
+    }
+
+    // ---- amounts ----
+
+    private AmountSlider amount(String name, BiFunction<LensAmounts, Double, LensAmounts> change) {
+        return slider(
+                name,
+                0,
+                LensAmounts.MOST,
+                1,
+                LensPane::percent,
+                value -> now -> now.withAmounts(change.apply(now.amounts(), value)));
+    }
+
+    private AmountSlider byHand(
+            String name,
+            double most,
+            double usual,
+            DoubleFunction<String> words,
+            BiFunction<ByHand, Double, ByHand> change) {
+        return slider(name, -most, most, usual, words, value -> now -> now.withHand(change.apply(now.hand(), value)));
+    }
+
+    private AmountSlider slider(
+            String name,
+            double least,
+            double most,
+            double usual,
+            DoubleFunction<String> words,
+            DoubleFunction<UnaryOperator<Lens>> change) {
+        return new AmountSlider(
+                name,
+                least,
+                most,
+                usual,
+                words,
+                new AmountSlider.Doing(
+                        value -> lens.preview(change.apply(value)), value -> lens.set(change.apply(value))));
+    }
+
+    private static String percent(double value) {
+        return Words.of("desk.percent", Math.round(100 * value));
+    }
+
+    private static String stops(double value) {
+        return Words.of(
+                "lens.stops.value", String.format(Locale.ROOT, "%+.1f", value).replace('-', '−'));
+    }
+
+    // ---- showing ----
+
+    private void refresh() {
+        Lens now = lens.lens();
+        Optional<LensOffer> offer = lens.offerProperty().get();
+        boolean several =
+                offer.filter(each -> each.match() instanceof LensMatch.Several).isPresent();
+        camera.setText(session.photo()
+                .flatMap(photo -> photo.facts())
+                .map(facts -> LensWords.camera(facts.camera()))
+                .orElse(""));
+        found.setText(now.isMeasured() ? now.name() : offer.map(LensWords::name).orElse(Words.of("lens.looking")));
+        why.setText(offer.map(LensWords::why).orElse(""));
+        boolean mayEdit = session.shoot().mayEdit() && session.space().isPresent();
+        Stream.of(off, byFile, chosen, byHand).forEach(button -> button.setDisable(!mayEdit));
+        byFile.setDisable(!mayEdit
+                || offer.filter(each -> each.match() instanceof LensMatch.One).isEmpty());
+        chosen.setDisable(!mayEdit || offer.isEmpty());
+        off.setSelected(now.use() == LensUse.OFF && !choosing);
+        byFile.setSelected(now.use() == LensUse.FOUND && !choosing);
+        chosen.setSelected(now.use() == LensUse.CHOSEN || choosing);
+        byHand.setSelected(now.use() == LensUse.BY_HAND && !choosing);
+        searching.setVisible(choosing || several && now.use() == LensUse.OFF);
+        if (several && lenses.getItems().isEmpty() && search.getText().isEmpty()) {
+            lenses.getItems().setAll(((LensMatch.Several) offer.orElseThrow().match()).lenses());
+        }
+        show(amounts, now.isMeasured());
+        show(hand, now.use() == LensUse.BY_HAND);
+        distortion.show(now.amounts().distortion());
+        fringes.show(now.amounts().fringes());
+        corners.show(now.amounts().corners());
+        bend.show(now.hand().bend());
+        stops.show(now.hand().stops());
+        midpoint.show(now.hand().midpoint());
+    }
+
+    private static void show(Node part, boolean shows) {
+        part.setVisible(shows);
+        part.setManaged(shows);
+    }
+
+    @Override
+    public String title() {
+        return session.together().isOn()
+                ? Words.of("lens.title.together", session.selection().adjusted().size())
+                : Words.of("lens.title");
+    }
+
+    @Override
+    public Region node() {
+        return node;
+    }
+
+    @Override
+    public void dispose() {
+        subscription.unsubscribe();
+        session.gestures().abandon();
+    }
+}
