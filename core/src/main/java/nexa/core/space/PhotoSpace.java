@@ -22,11 +22,16 @@ import org.jspecify.annotations.Nullable;
  * here. Immutable.
  */
 public final class PhotoSpace {
+    /** In halves of the photo's sides. */
+    private static final double FARTHEST_SHOWN = 1.8;
+
     private final PixelSize asShot;
     private final Pose pose;
 
     /** Found when first asked for: that of a bent photo is traced. Several threads may find the same one. */
     private volatile @Nullable Outline outline;
+
+    private volatile @Nullable Frame extent;
 
     /** @param asShot the photo's size in pixels with EXIF orientation applied */
     public PhotoSpace(PixelSize asShot, Pose pose) {
@@ -53,6 +58,39 @@ public final class PhotoSpace {
         PixelSize size = upright();
         double longEdge = size.longEdge();
         return new Point(size.width() / longEdge / 2, size.height() / longEdge / 2);
+    }
+
+    /** The box that shows all of the photo while it is not tilted, in level space; what is pulled very far is not waited for. */
+    public Frame extent() {
+        Frame known = extent;
+        if (known == null) {
+            known = foundExtent();
+            extent = known;
+        }
+        return known;
+    }
+
+    private Frame foundExtent() {
+        Point half = halfSides();
+        if (pose.correction().keepsPlaces()) {
+            return new Frame(0, 0, 2 * half.x(), 2 * half.y());
+        }
+        double left = 0;
+        double right = 0;
+        double top = 0;
+        double bottom = 0;
+        for (Point tilted : outline().corners()) {
+            Point corner = pose.tilt().negated().rotate(tilted);
+            left = Math.min(left, corner.x());
+            right = Math.max(right, corner.x());
+            top = Math.min(top, corner.y());
+            bottom = Math.max(bottom, corner.y());
+        }
+        left = Math.max(left, -FARTHEST_SHOWN * half.x());
+        right = Math.min(right, FARTHEST_SHOWN * half.x());
+        top = Math.max(top, -FARTHEST_SHOWN * half.y());
+        bottom = Math.min(bottom, FARTHEST_SHOWN * half.y());
+        return new Frame((left + right) / 2, (top + bottom) / 2, right - left, bottom - top);
     }
 
     public Outline outline() {

@@ -22,8 +22,9 @@ record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double wi
     void draw(Photo photo, BenchMode mode, Optional<Double> zoom) {
         PhotoSpace space = session.space().orElseThrow();
         BenchLane lane = new BenchLane(width, height);
-        LevelView fitting = lane.current(space.upright());
-        double half = fitting.scale() * Math.min(1, space.upright().aspect()) / 2;
+        LevelView fitting = lane.current(space);
+        double half = fitting.scale() * space.extent().width() / 2;
+        double middle = fitting.originX() + fitting.scale() * space.extent().centreX();
         String closer =
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
         boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
@@ -31,8 +32,8 @@ record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double wi
         String right = right(mode);
         boolean room = BenchText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
-        text.caption(left, fitting.originX() - half, TextAlignment.LEFT, overPhoto);
-        text.caption(right, fitting.originX() + half, TextAlignment.RIGHT, overPhoto);
+        text.caption(left, middle - half, TextAlignment.LEFT, overPhoto);
+        text.caption(right, middle + half, TextAlignment.RIGHT, overPhoto);
     }
 
     /** How the file's colours are read; the Wall says it too. */

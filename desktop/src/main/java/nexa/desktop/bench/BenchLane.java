@@ -1,6 +1,7 @@
 package nexa.desktop.bench;
 
-import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Frame;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 
 /** Where photos lie in the Bench: the current one large in the middle, its neighbours peeking in at the sides. */
@@ -12,22 +13,21 @@ record BenchLane(double width, double height) {
     private static final double NEIGHBOUR_SHARE = 0.82;
 
     /** The current photo's place. */
-    LevelView current(PixelSize upright) {
+    LevelView current(PhotoSpace photo) {
         double share = width * WIDE_SHARE;
-        return LevelView.fitting(upright.aspect(), (width - share) / 2, TOP, share, Math.max(1, height - TOP - BOTTOM));
+        return LevelView.fitting(photo.extent(), (width - share) / 2, TOP, share, Math.max(1, height - TOP - BOTTOM));
     }
 
     /** A neighbour's place: beside the current photo's edge, side -1 = left, 1 = right. */
-    LevelView neighbour(PixelSize upright, PixelSize current, int side) {
+    LevelView neighbour(PhotoSpace neighbour, PhotoSpace current, int side) {
         LevelView middle = current(current);
-        double halfCurrent = middle.scale() * Math.min(1, current.aspect()) / 2;
+        Frame shown = current.extent();
+        double edge = middle.originX() + middle.scale() * (shown.centreX() + side * shown.width() / 2);
+        Frame extent = neighbour.extent();
         LevelView own = LevelView.fitting(
-                upright.aspect(),
-                0,
-                0,
-                width * WIDE_SHARE * NEIGHBOUR_SHARE,
-                (height - TOP - BOTTOM) * NEIGHBOUR_SHARE);
-        double halfOwn = own.scale() * Math.min(1, upright.aspect()) / 2;
-        return new LevelView(middle.originX() + side * (halfCurrent + GAP + halfOwn), middle.originY(), own.scale());
+                extent, 0, 0, width * WIDE_SHARE * NEIGHBOUR_SHARE, (height - TOP - BOTTOM) * NEIGHBOUR_SHARE);
+        double halfOwn = own.scale() * extent.width() / 2;
+        double middleY = middle.originY() + middle.scale() * shown.centreY();
+        return new LevelView(0, 0, own.scale()).showing(extent.centre(), edge + side * (GAP + halfOwn), middleY);
     }
 }

@@ -6,7 +6,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
@@ -85,7 +84,7 @@ final class Camera {
         Moment moment = subject.moment();
         return moment.space().map(space -> {
             Frame frame = moment.frame().orElse(NO_FRAME);
-            LevelView view = BenchZoom.view(zoom.get(), lane, space.upright(), frame, pixelScale);
+            LevelView view = BenchZoom.view(zoom.get(), lane, space, frame, pixelScale);
             boolean centred = !isZoomed() && subject.isPhotoMoved();
             return centred ? view.showing(frame.centre(), view.originX(), view.originY()) : view;
         });
@@ -100,7 +99,7 @@ final class Camera {
     void settle() {
         held.ifPresent(view -> {
             if (isZoomed()) {
-                upright().ifPresent(upright -> zoom.set(BenchZoom.of(view, lane, upright, pixelScale)));
+                space().ifPresent(space -> zoom.set(BenchZoom.of(view, lane, space, pixelScale)));
             }
         });
         letGo();
@@ -111,8 +110,8 @@ final class Camera {
         held = Optional.empty();
     }
 
-    private Optional<PixelSize> upright() {
-        return subject.moment().space().map(PhotoSpace::upright);
+    private Optional<PhotoSpace> space() {
+        return subject.moment().space();
     }
 
     Optional<Photo> neighbour(int side) {
@@ -124,8 +123,7 @@ final class Camera {
         if (isZoomed() || bare.get()) {
             return Optional.empty();
         }
-        return subject.space(photo)
-                .flatMap(own -> upright().map(middle -> lane.neighbour(own.upright(), middle, side)));
+        return subject.space(photo).flatMap(own -> space().map(middle -> lane.neighbour(own, middle, side)));
     }
 
     /** A point of the Bench in level space. */
@@ -171,11 +169,11 @@ final class Camera {
     }
 
     private void zoomTo(double factor, Point about) {
-        upright().ifPresent(upright -> view().ifPresent(now -> {
-            double scale = factor * upright.longEdge() / pixelScale;
+        space().ifPresent(space -> view().ifPresent(now -> {
+            double scale = factor * space.upright().longEdge() / pixelScale;
             LevelView closer =
                     new LevelView(0, 0, scale).showing(now.toLevel(about.x(), about.y()), about.x(), about.y());
-            zoom.set(BenchZoom.of(closer, lane, upright, pixelScale));
+            zoom.set(BenchZoom.of(closer, lane, space, pixelScale));
         }));
     }
 
@@ -188,14 +186,15 @@ final class Camera {
     }
 
     void zoomBy(double factor, Point about) {
-        upright().ifPresent(upright -> view().ifPresent(
-                        now -> zoom.set(BenchZoom.by(factor, now, about, lane, upright, pixelScale))));
+        space().ifPresent(space ->
+                view().ifPresent(now -> zoom.set(BenchZoom.by(factor, now, about, lane, space, pixelScale))));
     }
 
     /** Screen pixels per photo pixel; empty when the whole photo shows. */
     Optional<Double> zoomFactor() {
         return isZoomed()
-                ? upright().flatMap(upright -> view().map(view -> view.scale() * pixelScale / upright.longEdge()))
+                ? space().flatMap(space -> view().map(view ->
+                        view.scale() * pixelScale / space.upright().longEdge()))
                 : Optional.empty();
     }
 }

@@ -211,7 +211,7 @@ public final class LensPane implements PaneLayer.Content {
     }
 
     private static String percent(double value) {
-        return Words.of("desk.percent", Math.round(100 * value));
+        return Words.of("desk.percent", Long.toString(Math.round(100 * value)).replace('-', '−'));
     }
 
     private static String stops(double value) {

@@ -117,6 +117,7 @@ final class PlumbArea extends HBox {
         HBox head = new HBox(10, title, value);
         head.setAlignment(Pos.BASELINE_LEFT);
         VBox area = new VBox(2, head, ruler);
+        area.setAlignment(Pos.CENTER_LEFT);
         area.setMinWidth(WIDE);
         return area;
     }
@@ -144,6 +145,7 @@ final class PlumbArea extends HBox {
         HBox head = new HBox(10, title, farValue, more);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox area = new VBox(6, head, far);
+        area.setAlignment(Pos.CENTER_LEFT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
     }

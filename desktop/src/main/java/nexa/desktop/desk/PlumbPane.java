@@ -28,7 +28,8 @@ public final class PlumbPane implements PaneLayer.Content {
 
     public PlumbPane(ShootModels models) {
         plumbing = models.plumbing();
-        DoubleFunction<String> percent = value -> Words.of("desk.percent", Math.round(100 * value));
+        DoubleFunction<String> percent = value ->
+                Words.of("desk.percent", Long.toString(Math.round(100 * value)).replace('-', '−'));
         scale = slider(
                 "plumb.scale",
                 1 / CLOSEST,

@@ -189,7 +189,7 @@ public final class LensListView extends BorderPane {
 
         @Override
         public void draw(GraphicsContext canvas, double width, double height) {
-            LevelView view = LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
+            LevelView view = LevelView.fitting(space.extent(), 0, 0, width, height);
             canvas.setFill(Color.gray(0.82));
             canvas.fillRect(0, 0, width, height);
             picture.corrected(space).ifPresent(pixels -> new PhotoPainter(canvas, view).photo(pixels, space));

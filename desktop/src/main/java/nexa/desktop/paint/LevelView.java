@@ -20,6 +20,12 @@ public record LevelView(double originX, double originY, double scale) {
         return new LevelView(x + width / 2, y + height / 2, scale);
     }
 
+    /** Centred in a box, all of an extent of level space visible. */
+    public static LevelView fitting(Frame extent, double x, double y, double width, double height) {
+        double scale = Math.min(width / extent.width(), height / extent.height());
+        return new LevelView(0, 0, scale).showing(extent.centre(), x + width / 2, y + height / 2);
+    }
+
     /** A frame, and nothing but it, fills the box. */
     public static LevelView filling(Frame frame, double width, double height) {
         double scale = Math.min(width / frame.width(), height / frame.height());

@@ -271,7 +271,7 @@ public final class PhotoTile extends Pane {
     }
 
     private static LevelView view(PhotoSpace space, double width, double height) {
-        return LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
+        return LevelView.fitting(space.extent(), 0, 0, width, height);
     }
 
     private Optional<PhotoSpace> space() {
