@@ -32,7 +32,9 @@ record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double wi
         String right = right(mode);
         boolean room = BenchText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
-        text.caption(left, middle - half, TextAlignment.LEFT, overPhoto);
+        if (room || mode == BenchMode.FRAMING) {
+            text.caption(left, middle - half, TextAlignment.LEFT, overPhoto);
+        }
         text.caption(right, middle + half, TextAlignment.RIGHT, overPhoto);
     }
 

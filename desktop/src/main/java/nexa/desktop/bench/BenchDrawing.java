@@ -287,7 +287,7 @@ final class BenchDrawing {
                     .orElseGet(() -> Words.of("bench.plumb.one-more")));
         }
         plumbing.verdictProperty().get().ifPresent(verdict -> {
-            if (verdict instanceof Plumbing.Verdict.Found(PlumbFinding finding)) {
+            if (verdict instanceof Plumbing.Verdict.Found(PlumbFinding finding) && finding.accepted()) {
                 finding.lines().forEach(line -> line(view, space, plumbing.shownLine(line), 1.5));
             }
             text.banner(PlumbWords.of(verdict));

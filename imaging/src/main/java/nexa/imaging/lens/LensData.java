@@ -11,6 +11,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
@@ -46,8 +47,12 @@ public record LensData(LensBook book, Map<Path, List<LeftOut>> leftOut) {
         List<LensProfile> lenses = new ArrayList<>();
         Map<String, Set<String>> compatible = new HashMap<>(shipped.compatible());
         Map<Path, List<LeftOut>> leftOut = new HashMap<>();
+        List<LensFile> whole = new ArrayList<>();
         for (Path path : ownFiles(own)) {
-            LensFile file = read(path, leftOut);
+            whole.add(read(path, leftOut));
+        }
+        whole.add(demo());
+        for (LensFile file : whole) {
             cameras.addAll(file.cameras());
             file.lenses().stream().filter(each -> !each.calibration().isNone()).forEach(each -> {
                 lenses.add(each.lens());
@@ -58,6 +63,13 @@ public record LensData(LensBook book, Map<Path, List<LeftOut>> leftOut) {
         cameras.addAll(shipped.cameras());
         lenses.addAll(shipped.lenses());
         return new LensData(new LensBook(cameras, lenses, compatible, new Measures(known, shipped)::of), leftOut);
+    }
+
+    /** Of the demo shoot's made-up camera. */
+    private static LensFile demo() throws IOException {
+        try (InputStream in = LensData.class.getResourceAsStream("aldermoor.xml")) {
+            return LensFile.read(Objects.requireNonNull(in));
+        }
     }
 
     private static Set<String> both(Set<String> one, Set<String> other) {
