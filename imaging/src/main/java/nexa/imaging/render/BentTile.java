@@ -23,6 +23,12 @@ final class BentTile {
     /** A tile in which the reduction varies by more than this factor is taken in four, where blocks are averaged. */
     private static final double MOST_UNLIKE = 1.5;
 
+    /**
+     * Reductions that differ by less than this share a filter: its neighbour's differs as little, and half a step in the
+     * middle of a filter's slope is less than a level of 256.
+     */
+    private static final double ALIKE = 1.015;
+
     private BentTile() {}
 
     static void render(Mat source, ColourMaps tileToSource, Mat tile) {
@@ -66,12 +72,25 @@ final class BentTile {
                 sampling.sample(part.pixels(), tile);
                 return;
             }
+            if (reductions.most() <= ALIKE * reductions.least()) {
+                alike(part, sampling, Math.sqrt(reductions.most() * reductions.least()), tile);
+                return;
+            }
             try (Mat mixed = new Mat(tile.rows(), tile.cols(), CV_32FC(tile.channels()), Scalar.all(0))) {
                 for (int step = reductions.firstStep(); step <= reductions.lastStep(); step++) {
                     addStep(part, sampling, reductions, step, mixed);
                 }
                 mixed.convertTo(tile, tile.depth());
             }
+        }
+    }
+
+    /** One filter serves the whole tile. */
+    private static void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
+        try (Mat filtered = filtered(part.pixels(), reduction / part.block());
+                Mat sampled = new Mat()) {
+            sampling.sample(filtered, sampled);
+            sampled.convertTo(tile, tile.depth());
         }
     }
 

@@ -1,7 +1,6 @@
 package nexa.imaging.render;
 
 import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
-import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_64F;
 import static org.bytedeco.opencv.global.opencv_core.merge;
 import static org.bytedeco.opencv.global.opencv_core.split;
@@ -15,8 +14,8 @@ import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Projective;
 import nexa.core.geometry.Radial;
 import nexa.core.space.ColourMaps;
+import nexa.imaging.render.BentMap.Places;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
-import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
@@ -54,13 +53,18 @@ sealed interface Sampling extends AutoCloseable {
 
     /** Each colour from its own place. */
     static Sampling of(ColourMaps tileToPart, int width, int height) {
-        Sampling green = of(tileToPart.green(), width, height);
-        return tileToPart.areAlike()
-                ? green
-                : new ByColour(
-                        tileToPart.blue() == tileToPart.green() ? green : of(tileToPart.blue(), width, height),
-                        green,
-                        tileToPart.red() == tileToPart.green() ? green : of(tileToPart.red(), width, height));
+        if (tileToPart.areAlike()) {
+            return of(tileToPart.green(), width, height);
+        }
+        Places green = BentMap.of(tileToPart.green(), width, height).places();
+        return new ByColour(
+                bent(tileToPart.blue(), tileToPart.green(), green),
+                new Bent(green),
+                bent(tileToPart.red(), tileToPart.green(), green));
+    }
+
+    private static Bent bent(Mapping map, Mapping green, Places known) {
+        return new Bent(map == green ? known : BentMap.beside(map, green, known));
     }
 
     /** In memory a pixel's values are blue, green, red, opacity; or grey alone. */
@@ -113,46 +117,20 @@ sealed interface Sampling extends AutoCloseable {
         }
     }
 
-    /** @param xs where each pixel is to be found, from pixel centres */
-    record Bent(Mat xs, Mat ys) implements Sampling {
+    record Bent(Places places) implements Sampling {
         @Override
         public void sample(Mat part, Mat sampled, int interpolation, int border, Scalar outside) {
-            remap(part, sampled, xs, ys, interpolation, border, outside);
+            remap(part, sampled, places.xs(), places.ys(), interpolation, border, outside);
         }
 
         @Override
         public void close() {
-            xs.close();
-            ys.close();
+            places.close();
         }
     }
 
     private static Sampling bent(Mapping map, int width, int height) {
-        Mat mapX = new Mat(height, width, CV_32F);
-        Mat mapY = new Mat(height, width, CV_32F);
-        double[] xs = new double[width];
-        double[] ys = new double[width];
-        float[] row = new float[width];
-        try (FloatIndexer cellsX = mapX.createIndexer();
-                FloatIndexer cellsY = mapY.createIndexer()) {
-            for (int y = 0; y < height; y++) {
-                for (int x = 0; x < width; x++) {
-                    xs[x] = x + 0.5;
-                    ys[x] = y + 0.5;
-                }
-                map.map(xs, ys, width);
-                put(cellsX, y, xs, row);
-                put(cellsY, y, ys, row);
-            }
-        }
-        return new Bent(mapX, mapY);
-    }
-
-    private static void put(FloatIndexer cells, int y, double[] places, float[] row) {
-        for (int x = 0; x < row.length; x++) {
-            row[x] = (float) (places[x] - 0.5);
-        }
-        cells.put(y, 0, row);
+        return new Bent(BentMap.of(map, width, height).places());
     }
 
     private static Mat matrix(Affine continuous) {

@@ -1,9 +1,13 @@
 package nexa.imaging.render;
 
+import java.util.List;
+import java.util.Optional;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
+import nexa.core.pixel.LightStep;
 import nexa.core.space.ColourMaps;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -19,6 +23,9 @@ import org.bytedeco.opencv.opencv_core.Rect;
 public final class SinglePass {
     /** Pixels along a tile's side: what it sees of the source stays near the processor's caches. */
     private static final int TILE = 192;
+
+    /** More than any filter looks around itself, in pixels of a source that is reduced to half. */
+    private static final int AROUND = 16;
 
     private SinglePass() {}
 
@@ -46,6 +53,37 @@ public final class SinglePass {
             }
         }
         return new Picture(rendered);
+    }
+
+    /**
+     * The same of a photo whose light is changed first, where it is looked at.
+     *
+     * @param profile of its pixels; empty if they are taken for sRGB
+     */
+    public static Picture render(
+            Picture source,
+            Optional<Profile> profile,
+            List<LightStep> light,
+            ColourMaps outputToSource,
+            PixelSize output) {
+        try (Picture lit = LightSteps.apply(source, profile, light, looked(outputToSource, output))) {
+            return render(lit, outputToSource, output);
+        }
+    }
+
+    /** What a picture sees of its source, with what filters see around it. */
+    private static LightSteps.Part looked(ColourMaps outputToSource, PixelSize output) {
+        Seen seen = Seen.of(outputToSource, output.width(), output.height());
+        double reduction = Math.max(
+                1,
+                Math.max(seen.right() - seen.left(), seen.bottom() - seen.top())
+                        / Math.min(output.width(), output.height()));
+        int around = (int) Math.min(Integer.MAX_VALUE / 4, AROUND * (1 + reduction));
+        return new LightSteps.Part(
+                (int) Math.floor(seen.left()) - around,
+                (int) Math.floor(seen.top()) - around,
+                (int) Math.ceil(seen.right()) + around,
+                (int) Math.ceil(seen.bottom()) + around);
     }
 
     private static void renderTile(Mat source, Affine tileToOutput, ColourMaps outputToSource, Mat tile) {

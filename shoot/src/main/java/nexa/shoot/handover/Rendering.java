@@ -31,7 +31,6 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.render.Blank;
-import nexa.imaging.render.LightSteps;
 import nexa.imaging.render.SinglePass;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
@@ -55,10 +54,8 @@ public final class Rendering {
     /** What is beyond the photo is as its edge. */
     private static Picture unbounded(Delivery delivery, Source source) {
         ColourMaps toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
-        try (Picture lit = LightSteps.apply(
-                source.picture(), source.profile(), delivery.steps().light())) {
-            return SinglePass.render(lit, toSource, delivery.size());
-        }
+        return SinglePass.render(
+                source.picture(), source.profile(), delivery.steps().light(), toSource, delivery.size());
     }
 
     /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */

@@ -1,0 +1,146 @@
+package nexa.imaging.render;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_32F;
+import static org.bytedeco.opencv.global.opencv_core.add;
+import static org.bytedeco.opencv.global.opencv_imgproc.INTER_LINEAR;
+import static org.bytedeco.opencv.global.opencv_imgproc.resize;
+
+import nexa.core.geometry.Mapping;
+import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Size;
+
+/**
+ * Where each pixel of a tile is to be read, for a mapping that bends: exact at the nodes of a grid, and straight in between
+ * where that is near enough; else exact at each pixel.
+ */
+final class BentMap {
+    /** Pixels from one node to the next, at most and where more bends. */
+    private static final int COARSE = 4;
+
+    private static final int FINE = 2;
+
+    /** The same for differences. */
+    private static final int APART = 32;
+
+    /** How far straight lines between nodes may stray, in pixels of what is read. */
+    private static final double STRAYING = 0.002;
+
+    private final int width;
+    private final int height;
+    private final int step;
+    private final int across;
+    private final int down;
+    private final double[] xs;
+    private final double[] ys;
+
+    private BentMap(Mapping map, int width, int height, int step) {
+        this.width = width;
+        this.height = height;
+        this.step = step;
+        int beyond = step == 1 ? 0 : 2;
+        across = Math.ceilDiv(width, step) + beyond;
+        down = Math.ceilDiv(height, step) + beyond;
+        xs = new double[across * down];
+        ys = new double[across * down];
+        for (int i = 0; i < xs.length; i++) {
+            xs[i] = (i % across - beyond / 2 + 0.5) * step;
+            ys[i] = (i / across - beyond / 2 + 0.5) * step;
+        }
+        map.map(xs, ys, xs.length);
+    }
+
+    /** @param map continuous pixels to continuous pixels, centres at +0.5 */
+    static BentMap of(Mapping map, int width, int height) {
+        BentMap coarse = new BentMap(map, width, height, COARSE);
+        double straying = coarse.straying();
+        if (straying <= STRAYING) {
+            return coarse;
+        }
+        int step = straying * FINE * FINE / (COARSE * COARSE) <= STRAYING ? FINE : 1;
+        return new BentMap(map, width, height, step);
+    }
+
+    /** A curve strays from its chord by an eighth of its second difference; it bends most at an edge or evenly. */
+    private double straying() {
+        double most = 0;
+        for (int row : new int[] {0, down / 2, down - 1}) {
+            for (int node = row * across + 1; node < (row + 1) * across - 1; node++) {
+                most = Math.max(most, bend(node, 1));
+            }
+        }
+        for (int column : new int[] {0, across / 2, across - 1}) {
+            for (int node = across + column; node < across * (down - 1); node += across) {
+                most = Math.max(most, bend(node, across));
+            }
+        }
+        return most / 8;
+    }
+
+    private double bend(int node, int next) {
+        double x = xs[node - next] - 2 * xs[node] + xs[node + next];
+        double y = ys[node - next] - 2 * ys[node] + ys[node + next];
+        return Math.max(Math.abs(x), Math.abs(y));
+    }
+
+    /** Where each pixel is to be read, counted from pixel centres as OpenCV does, 32-bit floats. */
+    record Places(Mat xs, Mat ys) implements AutoCloseable {
+        @Override
+        public void close() {
+            xs.close();
+            ys.close();
+        }
+    }
+
+    Places places() {
+        return new Places(spread(xs, step, -0.5), spread(ys, step, -0.5));
+    }
+
+    /**
+     * The same for a mapping that differs from another one by hardly more than it stretches, as colours do through a lens: the
+     * difference is taken at a few nodes only.
+     *
+     * @param known places of the other one
+     */
+    static Places beside(Mapping map, Mapping other, Places known) {
+        int width = known.xs.cols();
+        int height = known.xs.rows();
+        BentMap ours = new BentMap(map, width, height, APART);
+        BentMap theirs = new BentMap(other, width, height, APART);
+        return new Places(ours.added(ours.xs, theirs.xs, known.xs), ours.added(ours.ys, theirs.ys, known.ys));
+    }
+
+    private Mat added(double[] one, double[] other, Mat known) {
+        double[] off = new double[one.length];
+        for (int i = 0; i < off.length; i++) {
+            off[i] = one[i] - other[i];
+        }
+        Mat added = new Mat();
+        try (Mat difference = spread(off, step, 0)) {
+            add(known, difference, added);
+        }
+        return added;
+    }
+
+    private Mat spread(double[] of, int apart, double more) {
+        float[] values = new float[of.length];
+        for (int i = 0; i < of.length; i++) {
+            values[i] = (float) (of[i] + more);
+        }
+        Mat nodes = new Mat(down, across, CV_32F);
+        try (FloatPointer cells = new FloatPointer(nodes.data())) {
+            cells.put(values, 0, values.length);
+        }
+        if (apart == 1) {
+            return nodes;
+        }
+        try (nodes;
+                Mat all = new Mat();
+                Size size = new Size(across * apart, down * apart);
+                Rect tile = new Rect(apart, apart, width, height)) {
+            resize(nodes, all, size, 0, 0, INTER_LINEAR);
+            return new Mat(all, tile);
+        }
+    }
+}
