@@ -94,8 +94,15 @@ public final class LensBook {
         return lenses;
     }
 
+    /** Makers change their names; a camera's own name is enough where only one has it. */
     public Optional<CameraProfile> camera(String maker, String model) {
-        return Optional.ofNullable(cameras.get(key(maker, model)));
+        return Optional.ofNullable(cameras.get(key(maker, model))).or(() -> {
+            List<CameraProfile> named = cameras.values().stream()
+                    .filter(camera -> camera.models().stream().anyMatch(model.strip()::equalsIgnoreCase))
+                    .distinct()
+                    .toList();
+            return named.size() == 1 ? Optional.of(named.getFirst()) : Optional.empty();
+        });
     }
 
     /** How many times longer the diagonal of 36 × 24 mm is than the sensor's; 0 if nobody knows. */
@@ -132,7 +139,16 @@ public final class LensBook {
                     ? new LensMatch.Nothing(Why.NOT_MEASURED)
                     : new LensMatch.One(fitting.getFirst(), known.crop(), Why.BUILT_IN);
         }
-        return best(camera.lens().isEmpty() ? camera.model() : camera.lens(), fitting, known.crop(), 0.2);
+        return camera.lens().isEmpty()
+                ? new LensMatch.One(plainest(fitting), known.crop(), Why.BUILT_IN)
+                : best(camera.lens(), fitting, known.crop(), 0.2);
+    }
+
+    /** The lens as it is built in, without what can be screwed on: names of the others say more. */
+    private static LensProfile plainest(List<LensProfile> lenses) {
+        return lenses.stream()
+                .min(Comparator.comparingInt(lens -> lens.model().length()))
+                .orElseThrow();
     }
 
     private LensMatch exchangeable(Camera camera, Optional<CameraProfile> known, double crop) {

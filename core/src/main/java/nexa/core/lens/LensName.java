@@ -43,12 +43,17 @@ record LensName(Set<String> words, Set<String> numbers) {
         while (at < text.length()) {
             int end = end(text, at);
             String word = text.substring(at, end);
-            if (Character.isLetterOrDigit(text.charAt(at)) && !EMPTY.contains(word)) {
+            if (Character.isLetterOrDigit(text.charAt(at)) && !EMPTY.contains(word) && !isSerial(word)) {
                 words.add(plain(word));
             }
             at = end;
         }
         return words;
+    }
+
+    /** No lens is 007 mm long; makers count their models so. */
+    private static boolean isSerial(String word) {
+        return word.length() > 1 && word.charAt(0) == '0' && word.indexOf('.') < 0;
     }
 
     /** Where the word that begins at a place ends. */
