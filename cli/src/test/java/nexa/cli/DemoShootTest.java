@@ -42,6 +42,8 @@ import org.junit.jupiter.api.io.TempDir;
 class DemoShootTest {
     private static final Path DEMO = Path.of("..", "demo");
 
+    private static final int PHOTOS = 39;
+
     @TempDir
     Path base;
 
@@ -85,7 +87,7 @@ class DemoShootTest {
         json("crop", shoot, "--format", "Print", "--photo", "kiln_02*7.jpg", "--mirror", "true", "--size", "0.6");
         JsonNode crops = json("crops", shoot);
         JsonNode files = json("handover", shoot, "--out", base.resolve("out").toString(), "--type", "png");
-        assertEquals(36, files.size());
+        assertEquals(PHOTOS, files.size());
         for (int i = 0; i < crops.size(); i++) {
             Path delivered = Path.of(files.get(i).get("output").asText());
             try (Picture expected = warped(crops.get(i));
@@ -136,7 +138,7 @@ class DemoShootTest {
     @Test
     void levelLineAlongTrueLevelPoints_givesTheTrueRoll() throws IOException {
         List<String> lines = Files.readAllLines(DEMO.resolve("truth.csv"));
-        assertEquals(37, lines.size());
+        assertEquals(PHOTOS + 1, lines.size());
         for (String line : lines.subList(1, lines.size())) {
             String[] cells = line.split(",");
             LevelLine drawn = new LevelLine(point(cells, 2), point(cells, 4));
@@ -148,6 +150,79 @@ class DemoShootTest {
         return new Point(Double.parseDouble(cells[at]), Double.parseDouble(cells[at + 1]));
     }
 
+    private static Map<String, String[]> truth() throws IOException {
+        return Files.readAllLines(DEMO.resolve("truth.csv")).stream()
+                .skip(1)
+                .map(line -> line.split(","))
+                .collect(Collectors.toMap(cells -> cells[0], cells -> cells));
+    }
+
+    /** The three whose files tell the focal length that they were rendered with. */
+    @Test
+    void plumb_ofPhotosWithAKnownCamera_isRight() throws IOException {
+        JsonNode found = json("plumb", folder.toString(), "--auto", "--photo", "kiln_023[789].jpg");
+        assertEquals(3, found.size());
+        for (JsonNode row : found) {
+            String[] cells = truth().get(row.get("photo").asText());
+            assertEquals("accept", row.get("decision").asText(), row::toString);
+            assertEquals(Double.parseDouble(cells[15]), row.get("pitch").asDouble(), 0.5, row::toString);
+            assertEquals(Double.parseDouble(cells[16]), row.get("yaw").asDouble(), 0.5, row::toString);
+            assertEquals(0, row.get("roll").asDouble(), 0.3, row::toString);
+        }
+        assertTrue(json("plumb", folder.toString(), "--photo", "kiln_0237.jpg")
+                        .get(0)
+                        .get("pitch")
+                        .asDouble()
+                == 0);
+        json("plumb", folder.toString(), "--auto", "--apply", "--far", "50", "--photo", "kiln_0237.jpg");
+        assertEquals(
+                12,
+                json("plumb", folder.toString(), "--photo", "kiln_0237.jpg")
+                        .get(0)
+                        .get("pitch")
+                        .asDouble(),
+                0.5);
+    }
+
+    /** As the scenes bent them, a straight line of the world comes out straight again. */
+    @Test
+    void barrelPhotos_areStraightened() throws IOException {
+        for (String photo : List.of("kiln_0224.jpg", "kiln_0225.jpg")) {
+            JsonNode row = json("lens", folder.toString(), "--photo", photo, "--use", "found")
+                    .get(0);
+            assertEquals("found", row.get("state").asText(), row::toString);
+            double barrel = Double.parseDouble(truth().get(photo)[14]);
+            for (int line = 0; line < 12; line++) {
+                assertStraight(photo, barrel, 100 * line + 40);
+            }
+        }
+    }
+
+    /** @param height of a level line in the picture without a lens, in pixels */
+    private void assertStraight(String photo, double barrel, double height) throws IOException {
+        StringBuilder asked = new StringBuilder();
+        for (int x = 100; x < 1750; x += 50) {
+            asked.append(x).append(',').append(height).append(';');
+        }
+        JsonNode rows = json("lens", folder.toString(), "--photo", photo, "--points", asked.toString());
+        // what is read for a straight line of the corrected picture, unbent as the scenes bent it, must lie on a line
+        double[] xs = new double[rows.size()];
+        double[] ys = new double[rows.size()];
+        for (int i = 0; i < xs.length; i++) {
+            double right = (rows.get(i).get("green").get(0).asDouble() + 0.5 - 900) / 600;
+            double down = (rows.get(i).get("green").get(1).asDouble() + 0.5 - 600) / 600;
+            double squared = right * right + down * down;
+            double factor = barrel * squared + 1 - barrel * (1 + 1.5 * 1.5);
+            xs[i] = 600 * right * factor;
+            ys[i] = 600 * down * factor;
+        }
+        int last = xs.length - 1;
+        for (int i = 0; i <= last; i++) {
+            double along = (xs[i] - xs[0]) / (xs[last] - xs[0]);
+            assertEquals(ys[0] + along * (ys[last] - ys[0]), ys[i], 0.5, photo + " at " + height);
+        }
+    }
+
     @Test
     void level_acceptsMostPhotosAndIsRightOnThem() throws IOException {
         Map<String, Double> rolls = Files.readAllLines(DEMO.resolve("truth.csv")).stream()
@@ -155,7 +230,7 @@ class DemoShootTest {
                 .map(line -> line.split(","))
                 .collect(Collectors.toMap(cells -> cells[0], cells -> Double.parseDouble(cells[1])));
         JsonNode found = json("level", folder.toString());
-        assertEquals(36, found.size());
+        assertEquals(PHOTOS, found.size());
         int accepted = 0;
         int right = 0;
         for (JsonNode row : found) {
@@ -169,7 +244,7 @@ class DemoShootTest {
                 assertFalse(row.get("reason").isNull());
             }
         }
-        assertTrue(accepted >= 0.6 * 36, accepted + " accepted");
+        assertTrue(accepted >= 0.6 * PHOTOS, accepted + " accepted");
         assertTrue(right >= 0.9 * accepted, right + " right of " + accepted);
     }
 

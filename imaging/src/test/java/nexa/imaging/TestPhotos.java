@@ -2,6 +2,7 @@ package nexa.imaging;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_16UC3;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.imwrite;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -10,13 +11,16 @@ import java.nio.file.Path;
 import nexa.core.geometry.Turn;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.pixels.Picture;
+import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
 import org.apache.commons.imaging.formats.tiff.constants.ExifTagConstants;
 import org.apache.commons.imaging.formats.tiff.constants.TiffTagConstants;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
 
 /** Photos made for tests: smooth, different in every direction, so that any wrong turn or shift shows. */
 public final class TestPhotos {
@@ -82,6 +86,34 @@ public final class TestPhotos {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         new ExifRewriter().updateExifMetadataLossless(jpeg, out, exif);
         return out.toByteArray();
+    }
+
+    /** An even grey photo of a camera and lens. */
+    public static Path jpegBy(
+            Path file,
+            int width,
+            int height,
+            String maker,
+            String model,
+            String lens,
+            double focal,
+            double aperture,
+            double distance)
+            throws IOException {
+        TiffOutputSet exif = new TiffOutputSet();
+        exif.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_MAKE, maker);
+        exif.getOrCreateRootDirectory().add(TiffTagConstants.TIFF_TAG_MODEL, model);
+        TiffOutputDirectory settings = exif.getOrCreateExifDirectory();
+        settings.add(ExifTagConstants.EXIF_TAG_LENS_MODEL, lens);
+        settings.add(ExifTagConstants.EXIF_TAG_FOCAL_LENGTH, RationalNumber.valueOf(focal));
+        settings.add(ExifTagConstants.EXIF_TAG_FNUMBER, RationalNumber.valueOf(aperture));
+        settings.add(ExifTagConstants.EXIF_TAG_SUBJECT_DISTANCE, RationalNumber.valueOf(distance));
+        try (Mat grey = new Mat(height, width, CV_8UC3, Scalar.all(128))) {
+            imwrite(file.toString(), grey);
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new ExifRewriter().updateExifMetadataLossless(Files.readAllBytes(file), out, exif);
+        return write(file, out.toByteArray());
     }
 
     public static Path write(Path file, byte[] bytes) throws IOException {

@@ -44,12 +44,21 @@ public final class AutoPlumb {
     private static final double APART = 0.1;
 
     /** Turns smaller than this nobody sees. */
-    private static final double NOTHING = Math.toRadians(0.15);
+    private static final double NOTHING = Math.toRadians(0.25);
 
     /** A yaw needs this share of the level evidence around it. */
     private static final double MOSTLY = 0.5;
 
     private static final int MOST_LINES = 24;
+
+    /** How often lines that agree worst are left out. */
+    private static final int ROUNDS = 3;
+
+    /** Times the median lean. */
+    private static final double USUALLY = 2;
+
+    /** Degrees that any line may differ by. */
+    private static final double LEAST_DIFFERENCE = 0.05;
 
     private final List<PlumbLine> uprights;
     private final List<PlumbLine> levels;
@@ -90,7 +99,7 @@ public final class AutoPlumb {
         if (proof.isEmpty()) {
             return new PlumbFinding(Standing.NONE, 0, Optional.of(PlumbRefusal.FEW_UPRIGHTS), List.of());
         }
-        PlumbSolver.Solution solution = PlumbSolver.solve(proof, known > 0 ? known : focal);
+        PlumbSolver.Solution solution = settled(proof, known > 0 ? known : focal);
         Plumb plumb = solution.standing().plumb().withFocal(known);
         double inside =
                 Math.abs(coarse.pitch()) < MOST_PITCH - RIVAL ? 1 : 0; // at the grid's edge there may be more beyond
@@ -104,6 +113,30 @@ public final class AutoPlumb {
                         .sorted(Comparator.comparingDouble(PlumbLine::length).reversed())
                         .limit(MOST_LINES)
                         .toList());
+    }
+
+    /** Solved without the lines that agree worst with the others: edges of something else that lie nearly so. */
+    private static PlumbSolver.Solution settled(List<PlumbLine> proof, double focal) {
+        PlumbSolver.Solution solution = PlumbSolver.solve(proof, focal);
+        for (int round = 0; round < ROUNDS; round++) {
+            List<Double> leans = solution.leans();
+            double usual = leans.stream()
+                    .mapToDouble(Math::abs)
+                    .sorted()
+                    .skip(leans.size() / 2)
+                    .findFirst()
+                    .orElse(0);
+            double most = Math.max(LEAST_DIFFERENCE, USUALLY * usual);
+            List<PlumbLine> agreeing = new ArrayList<>();
+            for (int i = 0; i < proof.size(); i++) {
+                if (Math.abs(leans.get(i)) <= most) {
+                    agreeing.add(proof.get(i));
+                }
+            }
+            proof.retainAll(agreeing);
+            solution = PlumbSolver.solve(proof, focal);
+        }
+        return solution;
     }
 
     private static Optional<PlumbRefusal> refusal(double confidence, double evidence, double apart, boolean nothing) {

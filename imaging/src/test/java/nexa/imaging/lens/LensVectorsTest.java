@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Against what the calibration format's own library computes. */
-class LensVectorsTest {
+public class LensVectorsTest {
     private static final double PIXEL = 0.01;
     private static final double GAIN = 1e-4;
     private static final double BACK = 0.001;

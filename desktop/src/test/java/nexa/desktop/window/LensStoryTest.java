@@ -1,0 +1,112 @@
+package nexa.desktop.window;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Set;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import nexa.core.carry.Part;
+import nexa.core.geometry.Frame;
+import nexa.core.lens.Lens;
+import nexa.core.lens.LensProfile;
+import nexa.core.lens.LensUse;
+import nexa.core.space.Pose;
+import nexa.desktop.session.MainView;
+import nexa.shoot.photo.Photo;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+
+/** A shoot of which two photos were taken with a measured lens. */
+class LensStoryTest extends WindowTest {
+    @Override
+    String[] photos() {
+        return new String[] {"kiln_0201.jpg", "kiln_0224.jpg", "kiln_0225.jpg"};
+    }
+
+    private Lens lens(String name) {
+        return session().shoot().framing(photo(name)).pose().lens();
+    }
+
+    private Photo photo(String name) {
+        return session().shoot().photos().stream()
+                .filter(photo -> photo.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void listOfLenses_correctsAllFoundInOneStep(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0224.jpg", Pose.AS_SHOT);
+        place(0.8);
+        Frame before = frame();
+        press(robot, KeyCode.SHIFT, KeyCode.E);
+        until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
+        assertEquals(
+                "Aldermoor 18-35mm f/4", ((Labeled) robot.lookup("#lens-name").query()).getText());
+        click(robot, "#lens-all");
+        until(() -> window.models().orElseThrow().lens().groupsProperty().get().isPresent());
+        assertEquals(
+                2,
+                window.models()
+                        .orElseThrow()
+                        .lens()
+                        .groupsProperty()
+                        .get()
+                        .orElseThrow()
+                        .size());
+        click(robot, "#lens-accept-all");
+        assertEquals(LensUse.FOUND, lens("kiln_0224.jpg").use());
+        assertEquals(LensUse.FOUND, lens("kiln_0225.jpg").use());
+        assertEquals(LensUse.OFF, lens("kiln_0201.jpg").use());
+        assertTrue(robot.lookup("#lens-accept-all").queryAs(Button.class).isDisabled(), "all are");
+        click(robot, "#lens-list-done");
+        assertTrue(session().space().orElseThrow().outline().holds(frame()));
+        onFx(() -> session().shoot().undo());
+        assertEquals(Lens.OFF, lens("kiln_0224.jpg"));
+        assertEquals(Lens.OFF, lens("kiln_0225.jpg"));
+        assertEquals(before, frame(), "to the last bit");
+    }
+
+    @Test
+    void anotherLens_isChosenByTyping_andRemembered(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.SHIFT, KeyCode.E);
+        until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
+        assertTrue(robot.lookup("#lens-use-found").query().isDisabled(), "no measures of this lens");
+        click(robot, "#lens-use-chosen");
+        type(robot, "#lens-search", "aldermoor 18");
+        ListView<LensProfile> list = robot.lookup("#lens-list").queryListView();
+        assertEquals(1, list.getItems().size());
+        press(robot, KeyCode.ENTER);
+        assertEquals(LensUse.CHOSEN, lens("kiln_0201.jpg").use());
+        click(robot, "#lens-use-off");
+        assertEquals(LensUse.OFF, lens("kiln_0201.jpg").use());
+        until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
+        assertFalse(robot.lookup("#lens-use-found").query().isDisabled(), "it is remembered for the camera");
+    }
+
+    @Test
+    void lensAndPlumb_areCarried_eachByItself(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0224.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.SHIFT, KeyCode.E);
+        until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
+        click(robot, "#lens-use-found");
+        press(robot, KeyCode.ESCAPE);
+        onFx(() -> window.models().orElseThrow().plumbing().edit(plumb -> plumb.withAngles(5, 0)));
+        onFx(() -> session().settings().carryPartsProperty().set(Set.of(Part.LENS)));
+        onFx(() -> session().viewProperty().set(MainView.WALL));
+        press(robot, KeyCode.SHIFT, KeyCode.B);
+        until(() -> session().carry().planProperty().get().size() == 2);
+        click(robot, "#carry-apply");
+        assertEquals(LensUse.FOUND, lens("kiln_0225.jpg").use());
+        assertFalse(lens("kiln_0225.jpg").terms().equals(lens("kiln_0224.jpg").terms()), "each its own focal length");
+        assertEquals(LensUse.OFF, lens("kiln_0201.jpg").use(), "of which there are no measures");
+        assertEquals(
+                0,
+                session().shoot().framing(photo("kiln_0225.jpg")).pose().plumb().pitch());
+    }
+}
