@@ -9,6 +9,7 @@ import javafx.application.Platform;
 import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import nexa.core.brief.Format;
@@ -22,6 +23,7 @@ import nexa.core.level.LevelLine;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.print.SizeTarget;
+import nexa.core.space.PhotoSpace;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -96,6 +98,7 @@ final class Tour {
         });
         panes();
         walkLevelling();
+        walkCorrecting();
         for (int i = 0; i < 6; i++) {
             TourGuide.onFx(() -> guide.session().going().checkAndNext());
         }
@@ -186,6 +189,33 @@ final class Tour {
             guide.session().viewProperty().set(MainView.BENCH);
             choose(guide.session(), "kiln_0206.jpg");
         });
+    }
+
+    private void walkCorrecting() throws IOException {
+        guide.show("bench-plumb", s -> {
+            choose(s, "kiln_0237.jpg");
+            ((ToggleButton) window.scene().lookup("#plumb")).fire();
+            PhotoSpace space = s.space().orElseThrow();
+            line(space, new Point(85, 1047), new Point(183, 201));
+            line(space, new Point(1548, 1047), new Point(1470, 201));
+        });
+        TourGuide.onFx(() -> {
+            window.models().orElseThrow().plumbing().clear();
+            ((Button) window.scene().lookup("#plumb-done")).fire();
+            choose(guide.session(), "kiln_0225.jpg");
+        });
+        guide.press("lens", KeyCode.E, true);
+        TourGuide.onFx(() -> ((Button) window.scene().lookup("#lens-all")).fire());
+        guide.picture("lens-list");
+        TourGuide.onFx(() -> {
+            guide.fire(KeyCode.ESCAPE, false);
+            choose(guide.session(), "kiln_0206.jpg");
+        });
+    }
+
+    /** Along something upright, in the photo's pixels. */
+    private void line(PhotoSpace space, Point from, Point to) {
+        window.models().orElseThrow().plumbing().add(space, space.toLevel(from), space.toLevel(to));
     }
 
     /** Marks are proposed, carried by, and measured; then some photos are changed together. */
