@@ -29,6 +29,8 @@ import picocli.CommandLine.ParameterException;
             SidecarsCommand.class,
             LevelCommand.class,
             LensCommand.class,
+            LensMeasureCommands.Chart.class,
+            LensMeasureCommands.Measure.class,
             PlumbCommand.class,
             CarryCommand.class,
             CheckCommand.class,
@@ -61,7 +63,7 @@ public final class Main implements Runnable {
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setParameterExceptionHandler(Main::wrongUsage);
         line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
-        return line.execute(arguments);
+        return line.execute(LensMeasureCommands.joined(arguments));
     }
 
     /** Read when a command has something to say, and not before. */

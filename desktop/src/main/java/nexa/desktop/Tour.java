@@ -204,7 +204,8 @@ final class Tour {
             ((Button) window.scene().lookup("#plumb-done")).fire();
             choose(guide.session(), "kiln_0225.jpg");
         });
-        guide.press("lens", KeyCode.E, true);
+        TourGuide.onFx(() -> ((Button) window.scene().lookup("#open-LENS")).fire());
+        guide.picture("lens");
         TourGuide.onFx(() -> ((Button) window.scene().lookup("#lens-all")).fire());
         guide.picture("lens-list");
         TourGuide.onFx(() -> {

@@ -17,7 +17,7 @@ public record BendMeasure(double focal, BendModel model, List<Double> terms) {
         model.bend(terms);
     }
 
-    Bend bend() {
+    public Bend bend() {
         return model.bend(terms);
     }
 }

@@ -81,7 +81,7 @@ final class AngleRuler extends DrawnPane {
     }
 
     private void pressed(MouseEvent event) {
-        pressedX = event.getX();
+        pressedX = event.getSceneX(); // what the angle says beside it may move the ruler itself
         pressedDegrees = angle.degrees();
         if (event.getClickCount() == 2) {
             angle.zero();
@@ -90,7 +90,7 @@ final class AngleRuler extends DrawnPane {
     }
 
     private void dragged(MouseEvent event) {
-        show(pressedDegrees - (event.getX() - pressedX) / PIXELS_PER_DEGREE);
+        show(pressedDegrees - (event.getSceneX() - pressedX) / PIXELS_PER_DEGREE);
     }
 
     private void scrolled(ScrollEvent event) {

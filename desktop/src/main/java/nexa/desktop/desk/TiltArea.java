@@ -14,6 +14,9 @@ import nexa.words.Words;
 
 /** The tilt as a number and as a ruler to be scrubbed. */
 final class TiltArea extends VBox {
+    /** Whatever stands beside it, so that it lies still under the pointer. */
+    private static final double WIDE = 224;
+
     private final Session session;
     private final AngleRuler ruler;
     private final TextField tilt = new TextField();
@@ -33,14 +36,14 @@ final class TiltArea extends VBox {
         tilt.setOnAction(event -> typedTilt());
         tilt.focusedProperty().subscribe(focused -> refresh());
         ruler.setId("tilt-ruler");
-        ruler.setPrefSize(250, 44);
+        ruler.setPrefSize(WIDE, 44);
         StackPane head = new StackPane(tilt, title);
         StackPane.setAlignment(title, Pos.CENTER_LEFT);
         title.setMouseTransparent(true);
         tilt.setMaxWidth(84);
         getChildren().addAll(head, ruler);
         setAlignment(Pos.CENTER);
-        setMinWidth(200);
+        setMinWidth(WIDE);
     }
 
     private record PhotosTilt(Session session) implements AngleRuler.Angle {

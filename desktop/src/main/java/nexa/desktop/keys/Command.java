@@ -104,7 +104,7 @@ public enum Command {
     AUTO_LEVEL(Group.LEVEL, shift(L)),
     PLUMB(Group.LEVEL, shortcut(U)),
     AUTO_PLUMB(Group.LEVEL, new KeyPress(U, true, true)),
-    LENS(Group.LEVEL, shift(E)),
+    LENS(Group.LEVEL, new KeyPress(L, true, true)),
 
     OVERLAY(Group.LOOK, G),
     OVERLAY_TURN(Group.LOOK, shift(G)),

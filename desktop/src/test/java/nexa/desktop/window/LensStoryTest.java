@@ -43,7 +43,7 @@ class LensStoryTest extends WindowTest {
         onBench(robot, "4:5", "kiln_0224.jpg", Pose.AS_SHOT);
         place(0.8);
         Frame before = frame();
-        press(robot, KeyCode.SHIFT, KeyCode.E);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         assertEquals(
                 "Aldermoor 18-35mm f/4", ((Labeled) robot.lookup("#lens-name").query()).getText());
@@ -74,7 +74,7 @@ class LensStoryTest extends WindowTest {
     @Test
     void anotherLens_isChosenByTyping_andRemembered(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
-        press(robot, KeyCode.SHIFT, KeyCode.E);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         assertTrue(robot.lookup("#lens-use-found").query().isDisabled(), "no measures of this lens");
         click(robot, "#lens-use-chosen");
@@ -92,7 +92,7 @@ class LensStoryTest extends WindowTest {
     @Test
     void lensAndPlumb_areCarried_eachByItself(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0224.jpg", Pose.AS_SHOT);
-        press(robot, KeyCode.SHIFT, KeyCode.E);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         click(robot, "#lens-use-found");
         press(robot, KeyCode.ESCAPE);

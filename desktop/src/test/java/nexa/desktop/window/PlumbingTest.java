@@ -137,7 +137,7 @@ class PlumbingTest extends WindowTest {
     @Test
     void lensByHand_bendsWallCardsAndBench_andIsUndone(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
-        press(robot, KeyCode.SHIFT, KeyCode.E);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         shot("lens-pane");
         click(robot, "#lens-use-by-hand");

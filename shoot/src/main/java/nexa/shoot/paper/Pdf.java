@@ -153,6 +153,13 @@ final class Pdf implements AutoCloseable {
     }
 
     /** Puts it in a file whole. */
+    /** A black square. */
+    void square(double left, double top, double side) throws IOException {
+        page().setNonStrokingColor(0f);
+        page().addRect(points(left), fromBottom(top + side), points(side), points(side));
+        page().fill();
+    }
+
     void save(Path file, WriteGuard guard, IfTaken ifTaken) throws IOException {
         end();
         guard.write(file, out -> document.save(out), AtomicFile.Check.NONE, ifTaken);
