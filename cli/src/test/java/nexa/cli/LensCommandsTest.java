@@ -8,6 +8,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.lens.LensVectorsTest;
@@ -201,5 +203,22 @@ class LensCommandsTest extends CommandTest {
                         .get(0)
                         .get("pitch")
                         .asDouble());
+    }
+
+    @Test
+    void chart_isPrinted_andAFolderWithoutItIsToldSo() throws IOException {
+        Path chart = base.resolve("chart.pdf");
+        assertEquals(0, run("lens", "chart", "--paper", "A4", "--out", chart.toString()), this::said);
+        assertTrue(Files.size(chart) > 1000);
+        assertFalse(run("lens", "chart", "--out", chart.toString()) == 0, "a file that is there stays");
+        assertEquals(
+                1,
+                run(
+                        "lens",
+                        "measure",
+                        shoot(),
+                        "--out",
+                        base.resolve("lens.xml").toString()));
+        assertTrue(said().contains("lens chart"), this::said);
     }
 }

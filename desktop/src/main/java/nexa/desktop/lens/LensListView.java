@@ -152,7 +152,7 @@ public final class LensListView extends BorderPane {
         Label state = new Label(Words.of("lens.list.accepted"));
         state.setVisible(accepted);
         state.setManaged(accepted);
-        Button accept = Buttons.text("review.accept", () -> lens.accept(List.of(group)));
+        Button accept = Buttons.text("lens.list.accept", () -> lens.accept(List.of(group)));
         accept.setId("accept-lens-" + rows.getChildren().size());
         accept.setVisible(group.isFound() && !accepted);
         accept.setManaged(accept.isVisible());

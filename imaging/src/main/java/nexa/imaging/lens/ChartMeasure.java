@@ -3,6 +3,7 @@ package nexa.imaging.lens;
 import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_CB_ADAPTIVE_THRESH;
 import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_CB_NORMALIZE_IMAGE;
 import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_FIX_ASPECT_RATIO;
+import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_FIX_K3;
 import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_FIX_PRINCIPAL_POINT;
 import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_USE_INTRINSIC_GUESS;
 import static org.bytedeco.opencv.global.opencv_calib3d.CALIB_ZERO_TANGENT_DIST;
@@ -158,7 +159,8 @@ public final class ChartMeasure {
             int flags = CALIB_USE_INTRINSIC_GUESS
                     | CALIB_FIX_ASPECT_RATIO
                     | CALIB_FIX_PRINCIPAL_POINT
-                    | CALIB_ZERO_TANGENT_DIST;
+                    | CALIB_ZERO_TANGENT_DIST
+                    | CALIB_FIX_K3; // where no corner lies it would swing far out
             double error = calibrateCamera(board, seen, pixels, camera, terms, turns, places, flags, FINE);
             try (DoubleIndexer matrix = camera.createIndexer();
                     DoubleIndexer k = terms.createIndexer()) {
