@@ -18,14 +18,18 @@ import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.desktop.MainWindow;
 import nexa.desktop.bench.BenchView;
+import nexa.desktop.model.Plumbing;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.shoot.Locations;
@@ -42,10 +46,12 @@ final class FrameTimes {
     private final Scene scene;
     private final BenchView bench;
     private final Session session;
+    private final Plumbing plumbing;
 
     private FrameTimes(MainWindow window) {
         this.scene = window.scene();
         this.session = window.session().orElseThrow();
+        this.plumbing = window.models().orElseThrow().plumbing();
         this.bench = (BenchView) scene.lookup(".bench");
     }
 
@@ -70,6 +76,7 @@ final class FrameTimes {
         times.measure("corner, shape kept, tilted", FrameTimes::corner, 0.6);
         times.measure("frame moved, tilted", FrameTimes::inside, 0.6);
         times.measure("photo turned, fine grid", FrameTimes::outside, 0.4);
+        times.plumb("pitch scrubbed, lens and plumb");
         Fx.on(() -> {
             window.close();
             return true;
@@ -115,12 +122,78 @@ final class FrameTimes {
         Movement on(Frame frame);
     }
 
+    /** What is done from pulse to pulse. */
+    private interface Doing {
+        void begin();
+
+        void at(double time);
+
+        void end();
+    }
+
+    /** A drag with the pointer. */
+    private final class Drag implements Doing {
+        private final Movement path;
+
+        Drag(Movement path) {
+            this.path = path;
+        }
+
+        @Override
+        public void begin() {
+            fire(MouseEvent.MOUSE_PRESSED, path.from);
+        }
+
+        @Override
+        public void at(double time) {
+            fire(MouseEvent.MOUSE_DRAGGED, path.at.apply(time));
+        }
+
+        @Override
+        public void end() {
+            fire(MouseEvent.MOUSE_RELEASED, path.from);
+        }
+    }
+
+    /** The camera's pitch, of a photo whose lens is bent too. */
+    private final class Scrub implements Doing {
+        private final Plumbing plumbing;
+
+        Scrub(Plumbing plumbing) {
+            this.plumbing = plumbing;
+        }
+
+        @Override
+        public void begin() {
+            Framing framing = session.framing();
+            Lens bent = Lens.byHand(new ByHand(-0.04, 0, 0.5));
+            session.gestures().edit("edit.lens", framing.withPose(framing.pose().withLens(bent)));
+        }
+
+        @Override
+        public void at(double time) {
+            plumbing.preview(plumb -> plumb.withAngles(6 + 4 * Math.sin(time), 1));
+        }
+
+        @Override
+        public void end() {
+            session.gestures().abandon();
+        }
+    }
+
+    private void plumb(String name) {
+        run(name, Fx.on(() -> new Run(new Scrub(plumbing))));
+    }
+
     private void measure(String name, Way way, double share) {
-        Run run = Fx.on(() -> {
+        run(name, Fx.on(() -> {
             session.frameEdits()
                     .place("edit.frame", session.frame().orElseThrow().scaled(share));
-            return new Run(way.on(session.frame().orElseThrow()));
-        });
+            return new Run(new Drag(way.on(session.frame().orElseThrow())));
+        }));
+    }
+
+    private void run(String name, Run run) {
         Fx.on(() -> {
             run.begin();
             return true;
@@ -137,7 +210,7 @@ final class FrameTimes {
     /** One drag from press to release, a move at every pulse. */
     private final class Run extends AnimationTimer {
         private final ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
-        private final Movement path;
+        private final Doing doing;
         private final long[] frames = new long[MEASURED];
         private final long[] ours = new long[MEASURED];
         private final CountDownLatch done = new CountDownLatch(1);
@@ -148,12 +221,12 @@ final class FrameTimes {
         private long bytesBefore;
         private long bytes;
 
-        Run(Movement path) {
-            this.path = path;
+        Run(Doing doing) {
+            this.doing = doing;
         }
 
         void begin() {
-            fire(MouseEvent.MOUSE_PRESSED, path.from);
+            doing.begin();
             scene.addPreLayoutPulseListener(this::layoutBegins);
             scene.addPostLayoutPulseListener(this::layoutEnds);
             start();
@@ -183,7 +256,7 @@ final class FrameTimes {
             }
             last = time;
             pulses++;
-            fire(MouseEvent.MOUSE_DRAGGED, path.at.apply(pulses / 20.0));
+            doing.at(pulses / 20.0);
             spent = System.nanoTime() - time; // what the move costs; the layout adds the drawing
         }
 
@@ -194,34 +267,8 @@ final class FrameTimes {
         private void end() {
             bytes = (allocated() - bytesBefore) / MEASURED;
             stop();
-            fire(MouseEvent.MOUSE_RELEASED, path.from);
+            doing.end();
             done.countDown();
-        }
-
-        private void fire(EventType<MouseEvent> type, Point level) {
-            Point local = bench.toScreen(level).orElseThrow();
-            Point2D at = bench.localToScene(local.x(), local.y());
-            Event.fireEvent(
-                    bench,
-                    new MouseEvent(
-                            type,
-                            at.getX(),
-                            at.getY(),
-                            at.getX(),
-                            at.getY(),
-                            MouseButton.PRIMARY,
-                            1,
-                            false,
-                            false,
-                            false,
-                            false,
-                            true,
-                            false,
-                            false,
-                            false,
-                            false,
-                            false,
-                            null));
         }
 
         void await() {
@@ -248,6 +295,32 @@ final class FrameTimes {
                     share * 100,
                     bytes / 1024.0);
         }
+    }
+
+    private void fire(EventType<MouseEvent> type, Point level) {
+        Point local = bench.toScreen(level).orElseThrow();
+        Point2D at = bench.localToScene(local.x(), local.y());
+        Event.fireEvent(
+                bench,
+                new MouseEvent(
+                        type,
+                        at.getX(),
+                        at.getY(),
+                        at.getX(),
+                        at.getY(),
+                        MouseButton.PRIMARY,
+                        1,
+                        false,
+                        false,
+                        false,
+                        false,
+                        true,
+                        false,
+                        false,
+                        false,
+                        false,
+                        false,
+                        null));
     }
 
     /** Until previews are there. */

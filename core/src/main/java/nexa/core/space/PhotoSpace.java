@@ -123,6 +123,13 @@ public final class PhotoSpace {
         return pose.correction().mapping();
     }
 
+    /** How many of the photo's pixels one of level space at the photo's own scale is made of: 1 where nothing is stretched. */
+    public double density(Point level) {
+        return pose.correction().keepsPlaces()
+                ? 1
+                : Math.abs(asShotToLevel().inverse().tangent(level).determinant());
+    }
+
     // ---- upright pixels ----
 
     /** Level space (long edges) to upright pixels. */

@@ -22,6 +22,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.print.OutputSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
+import nexa.core.print.Thinned;
 import nexa.core.shape.Shape;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Command;
@@ -291,7 +292,12 @@ public final class DeskView extends HBox {
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))
                 .orElse(""));
         print.setText(size.map(this::printWords).orElse(""));
-        sense.setText(size.map(this::senseWords).orElse(""));
+        Optional<String> lost = session.frame()
+                .flatMap(frame -> session.space().flatMap(space -> Thinned.of(space, frame)))
+                .map(SenseWords::of);
+        sense.setText(size.map(this::senseWords).orElse("")
+                + lost.map(words -> "\n" + words).orElse(""));
+        lost.ifPresent(print::setText);
         boolean several = session.together().isOn();
         if (several) {
             showTogether();

@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.plumb.Plumb;
+import nexa.core.print.Thinned;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -24,6 +25,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.SenseWords;
 import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
@@ -39,6 +41,7 @@ final class PlumbArea extends HBox {
     private final Label yawValue = new Label();
     private final Slider far = new Slider(0, 100, 100);
     private final Label farValue = new Label();
+    private final Label note = Labels.field("desk.plumb.note");
     private final Button clear;
     private final Subscription subscriptions;
     private boolean showing;
@@ -66,6 +69,7 @@ final class PlumbArea extends HBox {
                 (plumb, degrees) -> plumb.withAngles(plumb.pitch(), degrees));
         clear = Buttons.text("desk.plumb.clear", plumbing::clear);
         clear.setId("plumb-clear");
+        note.getStyleClass().add("desk-verdict");
         setAlignment(Pos.CENTER_LEFT);
         getChildren()
                 .addAll(
@@ -167,21 +171,24 @@ final class PlumbArea extends HBox {
         done.setId("plumb-done");
         done.getStyleClass().add("primary");
         Buttons.explain(done, Command.PLUMB, keys);
-        VBox area = new VBox(6, new HBox(8, auto, clear, done), note());
+        VBox area = new VBox(6, new HBox(8, auto, clear, done), note);
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
     }
 
-    private static Label note() {
-        Label note = Labels.field("desk.plumb.note");
-        note.getStyleClass().add("desk-verdict");
-        return note;
+    /** What the turn costs, once it costs something. */
+    private String noteWords() {
+        return session.frame()
+                .flatMap(frame -> session.space().flatMap(space -> Thinned.of(space, frame)))
+                .map(SenseWords::of)
+                .orElse(Words.of("desk.plumb.note"));
     }
 
     private void refresh() {
         Plumb plumb = plumbing.shown();
         pitchValue.setText(Words.of("desk.tilt.value", Looks.degrees(plumb.pitch())));
         yawValue.setText(Words.of("desk.tilt.value", Looks.degrees(plumb.yaw())));
+        note.setText(noteWords());
         farValue.setText(Words.of("desk.percent", Math.round(100 * plumb.far())));
         clear.setDisable(plumb.equals(Plumb.NONE) || !session.shoot().mayEdit());
         if (!far.isValueChanging()) {

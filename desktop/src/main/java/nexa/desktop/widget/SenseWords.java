@@ -5,6 +5,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SetSense;
 import nexa.core.print.SizeTarget;
+import nexa.core.print.Thinned;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
 import nexa.words.Words;
 
@@ -71,5 +72,13 @@ public final class SenseWords {
                 : "";
         String small = sense.tooSmall() > 0 ? Words.of("sense.small", sense.tooSmall(), sense.photos()) : "";
         return enlarged.isEmpty() || small.isEmpty() ? enlarged + small : enlarged + " · " + small;
+    }
+
+    /** Where a corrected photo is pulled apart most, and what is left of its pixels there. */
+    public static String of(Thinned thinned) {
+        return Words.of(
+                "desk.frame.thinned."
+                        + thinned.where().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                Math.round(100 * thinned.share()));
     }
 }
