@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import nexa.core.lens.Calibration;
 import nexa.core.lens.CameraProfile;
 import nexa.core.lens.LensProfile;
+import nexa.imaging.file.ToldException;
 
 /**
  * The lens data that comes with Nexa, by its index: names and sensors of all lenses are known at once, and what was
@@ -102,7 +103,7 @@ final class LensIndex {
     static byte[] bytes(String name) throws IOException {
         try (InputStream in = LensIndex.class.getResourceAsStream(FOLDER + name)) {
             if (in == null) {
-                throw new IOException("Nexa's own lens data is missing: " + name);
+                throw new ToldException("told.lens.data-missing", name);
             }
             return in.readAllBytes();
         }
