@@ -184,6 +184,16 @@ class DemoShootTest {
                 0.5);
     }
 
+    /** The bent shelves of 0225 lean by 0.7°; corrected, automatic level sees that at least as well. */
+    @Test
+    void level_looksAtTheCorrectedPicture() throws IOException {
+        json("lens", folder.toString(), "--photo", "kiln_0225.jpg", "--use", "found", "--corners", "0");
+        JsonNode row =
+                json("level", folder.toString(), "--photo", "kiln_0225.jpg").get(0);
+        assertEquals(0.7, row.get("angle").asDouble(), 0.15, row::toString);
+        assertEquals("accept", row.get("decision").asText(), row::toString);
+    }
+
     /** As the scenes bent them, a straight line of the world comes out straight again. */
     @Test
     void barrelPhotos_areStraightened() throws IOException {
