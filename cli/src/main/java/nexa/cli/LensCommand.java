@@ -241,6 +241,6 @@ final class LensCommand extends ShootCommand {
         double down = at.y() - space.asShot().height() / 2.0;
         double corner = Math.hypot(space.asShot().width(), space.asShot().height()) / 2;
         double squared = (right * right + down * down) / (corner * corner);
-        return light.stream().mapToDouble(step -> step.gain(squared)).reduce(1, (a, b) -> a * b);
+        return LightStep.gain(light, squared);
     }
 }

@@ -24,12 +24,17 @@ public final class ChartFit {
 
     private ChartFit() {}
 
+    /** Where the format's r is 1, in pixels from a photo's middle: at half its short side, from pixel centre to pixel centre. */
+    public static double unit(PixelSize photo) {
+        return (Math.min(photo.width(), photo.height()) - 1) / 2.0;
+    }
+
     /**
      * The same bend in the format's terms, by least squares up to the photo's corner. The format says how large the corrected
      * picture is: at half the short side it is as large as the photo.
      */
     public static BendMeasure ptlens(Radial lens, PixelSize photo, double focal) {
-        double unit = (Math.min(photo.width(), photo.height()) - 1) / 2.0;
+        double unit = unit(photo);
         double corner = Math.hypot(photo.width(), photo.height()) / 2;
         double atUnit = tangent(lens, unit);
         LeastSquares fit = new LeastSquares(3);
@@ -67,7 +72,7 @@ public final class ChartFit {
      * @param colour the same corners
      */
     public static BendMeasure colour(List<Point> grey, List<Point> colour, PixelSize photo, double focal) {
-        double unit = (Math.min(photo.width(), photo.height()) - 1) / 2.0;
+        double unit = unit(photo);
         LeastSquares fit = new LeastSquares(2);
         for (int i = 0; i < grey.size(); i++) {
             double r = grey.get(i).length() / unit;

@@ -1,5 +1,8 @@
 package nexa.core.lens;
 
+import java.util.Arrays;
+import nexa.core.geometry.LinearEquations;
+
 /** A few unknowns from many equations, by the normal equations. */
 final class LeastSquares {
     private final double[][] normal;
@@ -18,29 +21,8 @@ final class LeastSquares {
         }
     }
 
-    /** By Gauss's elimination; of unknowns that nothing is said of, 0. */
+    /** Of unknowns that nothing is said of, 0. */
     double[] solution() {
-        int n = normal.length;
-        double[][] rows = new double[n][];
-        for (int i = 0; i < n; i++) {
-            rows[i] = normal[i].clone();
-        }
-        for (int i = 0; i < n; i++) {
-            for (int k = i + 1; k < n && rows[i][i] != 0; k++) {
-                double factor = rows[k][i] / rows[i][i];
-                for (int j = i; j <= n; j++) {
-                    rows[k][j] -= factor * rows[i][j];
-                }
-            }
-        }
-        double[] solution = new double[n];
-        for (int i = n - 1; i >= 0; i--) {
-            double rest = rows[i][n];
-            for (int j = i + 1; j < n; j++) {
-                rest -= rows[i][j] * solution[j];
-            }
-            solution[i] = rows[i][i] == 0 ? 0 : rest / rows[i][i];
-        }
-        return solution;
+        return LinearEquations.solved(Arrays.stream(normal).map(double[]::clone).toArray(double[][]::new));
     }
 }

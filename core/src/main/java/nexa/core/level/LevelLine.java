@@ -1,6 +1,7 @@
 package nexa.core.level;
 
 import java.util.function.UnaryOperator;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -41,6 +42,21 @@ public record LevelLine(Point from, Point to) {
         PixelSize after = turn.apply(before);
         UnaryOperator<Point> map = p -> turn.apply(p.minus(middle(before))).plus(middle(after));
         return new LevelLine(map.apply(from), map.apply(to));
+    }
+
+    /**
+     * The same line where a correction brings it.
+     *
+     * @param correction of the isotropic unit
+     * @param photo the photo's size, which stays
+     */
+    public LevelLine through(Mapping correction, PixelSize photo) {
+        double unit = photo.longEdge();
+        UnaryOperator<Point> map = p -> correction
+                .apply(p.minus(middle(photo)).times(1 / unit))
+                .times(unit)
+                .plus(middle(photo));
+        return correction.isIdentity() ? this : new LevelLine(map.apply(from), map.apply(to));
     }
 
     private static Point middle(PixelSize size) {

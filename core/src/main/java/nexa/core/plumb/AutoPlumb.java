@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
+import nexa.core.geometry.Affine;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
 
 /**
@@ -66,12 +67,14 @@ public final class AutoPlumb {
 
     private AutoPlumb(List<PlumbLine> lines, double focal) {
         this.focal = focal > 0 ? focal : Plumb.USUAL_FOCAL;
-        CameraTurn straight = new CameraTurn(0, 0, 0);
-        uprights = lines.stream()
-                .filter(line -> line.upright() && Math.abs(straight.lean(line, this.focal)) <= WIDEST)
-                .toList();
-        levels = lines.stream()
-                .filter(line -> !line.upright() && Math.abs(straight.lean(line, this.focal)) <= WIDEST)
+        uprights = near(lines, true);
+        levels = near(lines, false);
+    }
+
+    /** Those that do not lean too much to be meant. */
+    private static List<PlumbLine> near(List<PlumbLine> lines, boolean upright) {
+        return lines.stream()
+                .filter(line -> line.upright() == upright && Math.abs(line.lean(Affine.IDENTITY)) <= WIDEST)
                 .toList();
     }
 
@@ -86,9 +89,10 @@ public final class AutoPlumb {
     }
 
     private PlumbFinding found(double known) {
-        CameraTurn coarse = mostVotes();
-        double height = votes(uprights, coarse);
-        double lead = height == 0 ? 0 : 1 - rival(coarse) / height;
+        List<Voted> all = votes();
+        Voted first = all.stream().max(Comparator.comparingDouble(Voted::votes)).orElseThrow();
+        CameraTurn coarse = first.turn;
+        double lead = first.votes == 0 ? 0 : 1 - rival(all, coarse) / first.votes;
         List<PlumbLine> speaking = speaking(uprights, coarse);
         double evidence = 1 - Math.exp(-length(speaking) / PLENTY);
         double apart = Math.min(1, spread(speaking) / APART);
@@ -151,12 +155,16 @@ public final class AutoPlumb {
 
     // ---- pitch and roll ----
 
-    private CameraTurn mostVotes() {
-        return grid().max(Comparator.comparingDouble(turn -> votes(uprights, turn)))
-                .orElseThrow();
+    private record Voted(CameraTurn turn, double votes) {}
+
+    /** Of the uprights, for every turn on the grid. */
+    private List<Voted> votes() {
+        return grid().parallelStream()
+                .map(turn -> new Voted(turn, votes(uprights, turn)))
+                .toList();
     }
 
-    private static Stream<CameraTurn> grid() {
+    private static List<CameraTurn> grid() {
         int pitches = (int) Math.round(MOST_PITCH / (2 * STEP));
         int rolls = (int) Math.round(MOST_ROLL / STEP);
         List<CameraTurn> turns = new ArrayList<>();
@@ -165,21 +173,24 @@ public final class AutoPlumb {
                 turns.add(new CameraTurn(roll * STEP, pitch * 2 * STEP, 0));
             }
         }
-        return turns.parallelStream();
+        return turns;
     }
 
-    private double rival(CameraTurn best) {
-        return grid().filter(turn -> Math.abs(turn.pitch() - best.pitch()) > 2 * RIVAL
-                        || Math.abs(turn.roll() - best.roll()) > RIVAL)
-                .mapToDouble(turn -> votes(uprights, turn))
+    /** The votes of the turn that comes nearest, of those that are another turn. */
+    private static double rival(List<Voted> all, CameraTurn best) {
+        return all.stream()
+                .filter(each -> Math.abs(each.turn.pitch() - best.pitch()) > 2 * RIVAL
+                        || Math.abs(each.turn.roll() - best.roll()) > RIVAL)
+                .mapToDouble(Voted::votes)
                 .max()
                 .orElse(0);
     }
 
     private double votes(List<PlumbLine> lines, CameraTurn turn) {
+        Mapping straight = turn.straight(focal);
         double votes = 0;
         for (PlumbLine line : lines) {
-            double off = turn.lean(line, focal) / BELL;
+            double off = line.lean(straight) / BELL;
             votes += off * off < 16 ? weight(line) * Math.exp(-off * off / 2) : 0;
         }
         return votes;
@@ -190,8 +201,9 @@ public final class AutoPlumb {
     }
 
     private List<PlumbLine> speaking(List<PlumbLine> lines, CameraTurn turn) {
+        Mapping straight = turn.straight(focal);
         return lines.stream()
-                .filter(line -> Math.abs(turn.lean(line, focal)) <= AGREES)
+                .filter(line -> Math.abs(line.lean(straight)) <= AGREES)
                 .toList();
     }
 

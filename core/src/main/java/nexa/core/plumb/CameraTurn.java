@@ -1,6 +1,7 @@
 package nexa.core.plumb;
 
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Projective;
 import nexa.core.geometry.Turn;
 
 /**
@@ -76,25 +77,12 @@ record CameraTurn(double roll, double pitch, double yaw) {
      * G. Slabaugh, Computing Euler angles from a rotation matrix, 1999).
      */
     Parts parts() {
-        double[] r = matrix();
-        return new Parts(Math.atan2(r[3], r[0]), Math.atan2(r[7], r[8]), Math.asin(Math.clamp(-r[6], -1, 1)));
+        return Parts.of(matrix());
     }
 
-    /** By how much a line leans from where it ought to be once the turn is undone, in radians; positive = clockwise. */
-    double lean(PlumbLine line, double focal) {
+    /** Where a camera held straight sees what this one sees at a place: K R K⁻¹, both in the isotropic unit. */
+    Projective straight(double focal) {
         double[] r = matrix();
-        Point from = seen(r, line.from(), focal);
-        Point to = seen(r, line.to(), focal);
-        Point along = to.minus(from);
-        double lean = line.upright() ? Math.atan2(-along.x(), along.y()) : Math.atan2(along.y(), along.x());
-        return lean > Math.PI / 2 ? lean - Math.PI : lean <= -Math.PI / 2 ? lean + Math.PI : lean;
-    }
-
-    /** Where a camera held straight sees what this one sees at a place; both in the isotropic unit. */
-    private static Point seen(double[] r, Point p, double focal) {
-        double x = p.x() / focal;
-        double y = p.y() / focal;
-        double z = Math.max(1e-6, r[6] * x + r[7] * y + r[8]);
-        return new Point((r[0] * x + r[1] * y + r[2]) / z, (r[3] * x + r[4] * y + r[5]) / z);
+        return new Projective(r[0], r[1], focal * r[2], r[3], r[4], focal * r[5], r[6] / focal, r[7] / focal, r[8]);
     }
 }

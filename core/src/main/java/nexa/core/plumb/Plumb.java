@@ -120,7 +120,8 @@ public record Plumb(
     }
 
     private Mapping turned(double reach) {
-        Projective turn = turn(possible(reach), reckoned());
+        Point angles = possible(reach);
+        Projective turn = new CameraTurn(0, angles.x(), angles.y()).straight(reckoned());
         Point middle = turn.apply(new Point(0, 0));
         double size = turn.stretch(new Point(0, 0));
         Affine back = Affine.translation(-middle.x(), -middle.y()).then(Affine.scale(1 / size, 1 / size));
@@ -133,15 +134,6 @@ public record Plumb(
         double slope = reach / reckoned();
         double most = Math.acos(LEAST_DEPTH / Math.sqrt(1 + slope * slope)) - Math.atan(slope);
         return angles.length() <= most ? angles : angles.times(most / angles.length());
-    }
-
-    /** K R K⁻¹ with R = yaw · pitch, x to the right, y down, z ahead. */
-    private static Projective turn(Point angles, double focal) {
-        double cp = Math.cos(angles.x());
-        double sp = Math.sin(angles.x());
-        double cy = Math.cos(angles.y());
-        double sy = Math.sin(angles.y());
-        return new Projective(cy, sy * sp, focal * sy * cp, 0, cp, -focal * sp, -sy / focal, cy * sp / focal, cy * cp);
     }
 
     /** As {@link #parse} reads it, to the last bit; empty if nothing was asked for. */

@@ -17,10 +17,6 @@ public record PlumbFinding(
         lines = List.copyOf(lines);
     }
 
-    public PlumbFinding withStanding(Standing other) {
-        return new PlumbFinding(other, confidence, refusal, lines);
-    }
-
     public boolean accepted() {
         return refusal.isEmpty();
     }

@@ -2,6 +2,8 @@ package nexa.core.plumb;
 
 import java.util.Arrays;
 import java.util.List;
+import nexa.core.geometry.LinearEquations;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Tilt;
 
 /**
@@ -73,10 +75,10 @@ public final class PlumbSolver {
         CameraTurn turn = turn(found);
         CameraTurn.Parts parts = turn.parts();
         double reckoned = focal(found);
+        Mapping straight = turn.straight(reckoned);
         Plumb plumb = Plumb.of(Standing.angle(parts.pitch()), Standing.angle(parts.yaw()), told[3] ? reckoned : known);
-        List<Double> leans = lines.stream()
-                .map(line -> Math.toDegrees(turn.lean(line, reckoned)))
-                .toList();
+        List<Double> leans =
+                lines.stream().map(line -> Math.toDegrees(line.lean(straight))).toList();
         return new Solution(new Standing(plumb, Tilt.clamped(Math.toDegrees(parts.tilt()))), leans);
     }
 
@@ -121,10 +123,10 @@ public final class PlumbSolver {
 
     private double[] residuals(double[] at) {
         double[] residuals = new double[lines.size() + at.length];
-        CameraTurn turn = turn(at);
+        Mapping straight = turn(at).straight(focal(at));
         for (int i = 0; i < lines.size(); i++) {
             PlumbLine line = lines.get(i);
-            residuals[i] = Math.sqrt(line.length()) * turn.lean(line, focal(at));
+            residuals[i] = Math.sqrt(line.length()) * line.lean(straight);
         }
         for (int i = 0; i < at.length; i++) {
             residuals[lines.size() + i] = (i == 3 ? HOLD_FOCAL : HOLD) * at[i];
@@ -151,7 +153,7 @@ public final class PlumbSolver {
             }
             normal[i][n] = -dot(slopes[i], here);
         }
-        double[] step = solved(normal);
+        double[] step = LinearEquations.solved(normal);
         double[] next = at.clone();
         Arrays.setAll(next, i -> at[i] + step[i]);
         return next;
@@ -163,27 +165,5 @@ public final class PlumbSolver {
             sum += a[i] * b[i];
         }
         return sum;
-    }
-
-    /** Gauss's elimination; the rows are symmetric and positive, so they need no exchange. */
-    private static double[] solved(double[][] rows) {
-        int n = rows.length;
-        for (int i = 0; i < n; i++) {
-            for (int k = i + 1; k < n; k++) {
-                double factor = rows[k][i] / rows[i][i];
-                for (int j = i; j <= n; j++) {
-                    rows[k][j] -= factor * rows[i][j];
-                }
-            }
-        }
-        double[] solved = new double[n];
-        for (int i = n - 1; i >= 0; i--) {
-            double rest = rows[i][n];
-            for (int j = i + 1; j < n; j++) {
-                rest -= rows[i][j] * solved[j];
-            }
-            solved[i] = rest / rows[i][i];
-        }
-        return solved;
     }
 }

@@ -27,6 +27,18 @@ public final class Correction {
         this.mapping = lensed.then(plumb.mapping(lens.reach()));
     }
 
+    /**
+     * From what {@link Lens#text} and {@link Plumb#text} said; null says nothing.
+     *
+     * @throws IllegalArgumentException if one is not such a text
+     */
+    public static Correction parse(@Nullable String lens, @Nullable String plumb) {
+        return lens == null && plumb == null
+                ? NONE
+                : new Correction(
+                        lens == null ? Lens.OFF : Lens.parse(lens), plumb == null ? Plumb.NONE : Plumb.parse(plumb));
+    }
+
     public Correction withLens(Lens other) {
         return new Correction(other, plumb);
     }

@@ -262,9 +262,15 @@ public final class PhotoSpace {
         return colours(toUnit.then(correction().inverse()), asShotToStored(exif));
     }
 
-    private ColourMaps colours(Mapping toAsShot, Affine toStored) {
+    /**
+     * Maps by way of the photo as shot, for each colour from where the lens brings it.
+     *
+     * @param toAsShot to the isotropic unit of the photo as shot
+     * @param toStored from it
+     */
+    public ColourMaps colours(Mapping toAsShot, Affine toStored) {
         Lens lens = pose.lens();
-        Mapping green = toAsShot.then((Mapping) toStored);
+        Mapping green = toAsShot.then(toStored);
         return new ColourMaps(
                 shifted(toAsShot, lens.red(), toStored, green), green, shifted(toAsShot, lens.blue(), toStored, green));
     }

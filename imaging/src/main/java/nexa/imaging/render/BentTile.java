@@ -87,10 +87,8 @@ final class BentTile {
 
     /** One filter serves the whole tile. */
     private static void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
-        try (Mat filtered = filtered(part.pixels(), reduction / part.block());
-                Mat sampled = new Mat()) {
-            sampling.sample(filtered, sampled);
-            sampled.convertTo(tile, tile.depth());
+        try (Mat filtered = filtered(part.pixels(), reduction / part.block())) {
+            sampling.sampleRounded(filtered, tile);
         }
     }
 

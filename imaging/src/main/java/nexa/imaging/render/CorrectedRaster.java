@@ -11,8 +11,7 @@ import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Point;
-import nexa.core.lens.Lens;
+import nexa.core.outline.Region;
 import nexa.core.pixel.LightStep;
 import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
@@ -42,7 +41,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
     public static CorrectedRaster of(Raster plain, PhotoSpace space, Profile screen) {
         PhotoSpace corrected = new PhotoSpace(
                 space.asShot(), Pose.AS_SHOT.withCorrection(space.pose().correction()));
-        Frame box = bounds(corrected.outline().corners());
+        Frame box = corrected.outline() instanceof Region bent ? bent.bounds() : corrected.extent();
         double edge = Math.max(plain.width(), plain.height());
         double scale = Math.min(edge, MOST * edge / Math.max(box.width(), box.height()));
         PixelSize size = new PixelSize(
@@ -52,7 +51,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
                 .then(corrected.asShotToLevel().inverse());
         try (Mat lit = lit(plain, space.pose().correction().light(), screen)) {
             return new CorrectedRaster(
-                    sampled(lit, colours(toAsShot, space, plain), size, BORDER_CONSTANT),
+                    sampled(lit, space.colours(toAsShot, toPicture(space, plain)), size, BORDER_CONSTANT),
                     wholePixels(box, size, scale));
         }
     }
@@ -66,26 +65,12 @@ public record CorrectedRaster(Raster raster, Frame box) {
 
     /** The photo as shot with its corners' light and its colours where they belong; everything else is left where it is. */
     public static Raster lit(Raster plain, PhotoSpace space, Profile screen) {
-        Mapping toAsShot = toPicture(space, plain).inverse();
-        ColourMaps colours = colours(toAsShot, space, plain);
+        Affine toPicture = toPicture(space, plain);
+        ColourMaps colours = space.colours(toPicture.inverse(), toPicture);
         try (Mat lit = lit(plain, space.pose().correction().light(), screen)) {
             PixelSize size = new PixelSize(plain.width(), plain.height());
             return colours.areAlike() ? raster(lit) : sampled(lit, colours, size, BORDER_REPLICATE);
         }
-    }
-
-    private static ColourMaps colours(Mapping toAsShot, PhotoSpace space, Raster plain) {
-        Lens lens = space.pose().lens();
-        Affine toPicture = toPicture(space, plain);
-        Mapping green = toAsShot.then(toPicture);
-        return new ColourMaps(
-                shifted(toAsShot, lens.red(), toPicture, green),
-                green,
-                shifted(toAsShot, lens.blue(), toPicture, green));
-    }
-
-    private static Mapping shifted(Mapping toAsShot, Mapping colour, Affine toPicture, Mapping green) {
-        return colour.isIdentity() ? green : toAsShot.then(colour).then(toPicture);
     }
 
     /** From the as-shot isotropic unit to a picture's pixels; the picture's sides are rounded each for itself. */
@@ -125,13 +110,5 @@ public record CorrectedRaster(Raster raster, Frame box) {
             pixels.get(argb, 0, argb.length);
         }
         return new Raster(mat.cols(), mat.rows(), argb);
-    }
-
-    private static Frame bounds(List<Point> corners) {
-        double left = corners.stream().mapToDouble(Point::x).min().orElseThrow();
-        double right = corners.stream().mapToDouble(Point::x).max().orElseThrow();
-        double top = corners.stream().mapToDouble(Point::y).min().orElseThrow();
-        double bottom = corners.stream().mapToDouble(Point::y).max().orElseThrow();
-        return new Frame((left + right) / 2, (top + bottom) / 2, right - left, bottom - top);
     }
 }

@@ -20,10 +20,8 @@ final class EvenTile {
                 sampling.sample(part.pixels(), tile);
                 return;
             }
-            try (Mat filtered = filter.get().filtered(part.pixels());
-                    Mat sampled = new Mat()) {
-                sampling.sample(filtered, sampled);
-                sampled.convertTo(tile, tile.depth());
+            try (Mat filtered = filter.get().filtered(part.pixels())) {
+                sampling.sampleRounded(filtered, tile);
             }
         }
     }

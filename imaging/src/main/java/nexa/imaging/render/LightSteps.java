@@ -90,11 +90,7 @@ public final class LightSteps {
     }
 
     private double gain(double squared) {
-        double gain = 1;
-        for (LightStep step : steps) {
-            gain *= step.gain(squared);
-        }
-        return gain;
+        return LightStep.gain(steps, squared);
     }
 
     private int lit(int value, double gain) {

@@ -38,6 +38,14 @@ sealed interface Sampling extends AutoCloseable {
         }
     }
 
+    /** Of a part in floats, rounded to a tile's own values. */
+    default void sampleRounded(Mat exact, Mat tile) {
+        try (Mat sampled = new Mat()) {
+            sample(exact, sampled);
+            sampled.convertTo(tile, tile.depth());
+        }
+    }
+
     @Override
     void close();
 

@@ -17,11 +17,9 @@ import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
-import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
-import nexa.core.plumb.Plumb;
 import nexa.core.shape.Shape;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
@@ -154,8 +152,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
 
     private Correction correction() {
         try {
-            return new Correction(
-                    Lens.parse(photo.getOrDefault("lens", "")), Plumb.parse(photo.getOrDefault("plumb", "")));
+            return Correction.parse(photo.get("lens"), photo.get("plumb"));
         } catch (IllegalArgumentException nonsense) {
             throw new InvalidException(Told.of("told.exchange.no-correction"), nonsense);
         }

@@ -7,15 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.lens.Bend;
 import nexa.core.lens.BendMeasure;
 import nexa.core.lens.Calibration;
 import nexa.core.lens.Camera;
 import nexa.core.lens.ChartFit;
 import nexa.core.lens.LensProfile;
-import nexa.core.lens.LensTerms;
 import nexa.core.lens.LightFit;
 import nexa.core.lens.LightMeasure;
 import nexa.core.lens.Taken;
@@ -166,14 +165,13 @@ public final class LensMeasuring {
     }
 
     /** How far the chart's lines are from straight once corrected, in pixels. */
-    private double straightness(List<Corners> photos, BendMeasure bend) {
+    private static double straightness(List<Corners> photos, BendMeasure bend) {
         PixelSize size = photos.getFirst().photo();
-        double unit = (Math.min(size.width(), size.height()) - 1) / 2.0;
-        LensTerms terms = new LensTerms(unit, bend.bend(), Bend.NONE, Bend.NONE, Optional.empty());
+        Mapping straightening = bend.bend().mapping(ChartFit.unit(size)).inverse();
         List<List<Point>> lines = new ArrayList<>();
         for (Corners photo : photos) {
             List<Point> straight = photo.grey().stream()
-                    .map(p -> terms.distortion().mapping(unit).inverse().apply(centred(p, size)))
+                    .map(p -> straightening.apply(centred(p, size)))
                     .toList();
             for (int row = 0; row < ChartMeasure.DOWN; row++) {
                 lines.add(straight.subList(row * ChartMeasure.ACROSS, (row + 1) * ChartMeasure.ACROSS));

@@ -2,14 +2,10 @@ package nexa.shoot.plumb;
 
 import java.io.IOException;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
-import nexa.core.level.LevelLine;
 import nexa.core.plumb.AutoPlumb;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.PlumbLine;
@@ -31,24 +27,13 @@ public final class AutoPlumber {
      */
     public static PlumbFinding find(Shoot shoot, Lenses lenses, Photo photo, Framing framing) throws IOException {
         PhotoFacts facts = photo.facts().orElseThrow();
+        PixelSize asShot = facts.asShot();
         Turn turn = framing.pose().turn();
         Mapping lensed = framing.pose().correction().lensMapping();
         List<PlumbLine> lines = LineDetector.segments(shoot.previewMaker(), shoot.fileOf(photo), facts).stream()
-                .flatMap(line -> line(line, facts.asShot(), lensed, turn).stream())
+                .map(line -> line.through(lensed, asShot).turned(turn, asShot))
+                .map(line -> PlumbLine.of(line, turn.apply(asShot)))
                 .toList();
         return AutoPlumb.find(lines, lenses.focal(facts));
-    }
-
-    /** A line of a photo as shot, in its pixels, on the photo corrected and turned. */
-    private static Optional<PlumbLine> line(LevelLine line, PixelSize asShot, Mapping lensed, Turn turn) {
-        List<Point> ends = Stream.of(line.from(), line.to())
-                .map(p -> new Point(p.x() - asShot.width() / 2.0, p.y() - asShot.height() / 2.0))
-                .map(p -> turn.apply(lensed.apply(p.times(1.0 / asShot.longEdge()))))
-                .toList();
-        Point along = ends.getLast().minus(ends.getFirst());
-        return along.length() == 0
-                ? Optional.empty()
-                : Optional.of(
-                        new PlumbLine(ends.getFirst(), ends.getLast(), Math.abs(along.y()) > Math.abs(along.x())));
     }
 }

@@ -24,11 +24,9 @@ import nexa.core.files.FileSettings;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
-import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
-import nexa.core.plumb.Plumb;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
@@ -194,7 +192,12 @@ final class EditJson {
         Turn turn = new Turn(
                 node.required("turns").asInt(), node.required("mirrored").asBoolean());
         return new Framing(
-                new Pose(correction(node), turn, new Tilt(node.required("tilt").asDouble())),
+                new Pose(
+                        Correction.parse(
+                                text(node, "lens").orElse(null),
+                                text(node, "plumb").orElse(null)), // none in earlier versions
+                        turn,
+                        new Tilt(node.required("tilt").asDouble())),
                 crops,
                 alternates,
                 node.required("aside").asBoolean(),
@@ -203,17 +206,6 @@ final class EditJson {
                         text(node, "rule").map(Composition::parse)),
                 Optional.ofNullable(node.get("level")).map(level -> new Tilt(level.asDouble())),
                 text(node, "overlay").map(OverlayChoice::parse));
-    }
-
-    /** Steps of earlier versions have none. */
-    private static Correction correction(JsonNode node) {
-        Optional<String> lens = text(node, "lens");
-        Optional<String> plumb = text(node, "plumb");
-        return lens.isEmpty() && plumb.isEmpty()
-                ? Correction.NONE
-                : new Correction(
-                        lens.map(Lens::parse).orElse(Lens.OFF),
-                        plumb.map(Plumb::parse).orElse(Plumb.NONE));
     }
 
     private static Crop crop(JsonNode node) {

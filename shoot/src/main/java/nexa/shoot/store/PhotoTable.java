@@ -22,11 +22,9 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.lens.Camera;
-import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
-import nexa.core.plumb.Plumb;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
@@ -121,18 +119,9 @@ final class PhotoTable {
 
     private static Pose pose(ResultSet row) throws SQLException {
         return new Pose(
-                correction(row),
+                Correction.parse(row.getString("lens"), row.getString("plumb")),
                 new Turn(Cells.whole(row, "quarter_turns"), Cells.flag(row, "mirrored")),
                 new Tilt(Cells.number(row, "tilt")));
-    }
-
-    private static Correction correction(ResultSet row) throws SQLException {
-        String lens = row.getString("lens");
-        String plumb = row.getString("plumb");
-        return lens == null && plumb == null
-                ? Correction.NONE
-                : new Correction(
-                        lens == null ? Lens.OFF : Lens.parse(lens), plumb == null ? Plumb.NONE : Plumb.parse(plumb));
     }
 
     private static Optional<Tilt> level(ResultSet row) throws SQLException {
@@ -258,9 +247,9 @@ final class PhotoTable {
         statement.setObject(10, null);
         statement.setObject(11, null);
         statement.setString(12, facts.profile());
-        statement.setString(14, facts.camera().text());
         statement.setString(
                 13, facts.remarks().stream().sorted().map(Remark::name).collect(Collectors.joining(" ")));
+        statement.setString(14, facts.camera().text());
     }
 
     /** Stores what is asked of photos now. */
