@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
@@ -18,8 +17,6 @@ import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.Locations;
-import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -94,14 +91,10 @@ final class CarryCommand extends ShootCommand {
                 parts.isEmpty() ? Set.of() : EnumSet.copyOf(parts),
                 orientation,
                 by);
-        Locations locations = Locations.ofThisUser();
-        try (Preferences preferences = Preferences.open(locations)) {
-            carry(shoot, rows, source, targets, carry, format, new Lenses(locations, preferences));
-        }
-        return sayUnreadable(targets);
+        return withLenses(lenses -> carry(shoot, rows, source, targets, carry, format, lenses));
     }
 
-    private void carry(
+    private boolean carry(
             Shoot shoot, Rows rows, Photo source, List<Photo> targets, Carry carry, Format format, Lenses lenses)
             throws IOException {
         Pose from = shoot.framing(source).pose();
@@ -119,6 +112,7 @@ final class CarryCommand extends ShootCommand {
         if (!dryRun) {
             shoot.apply(new Edit("edit.carry", changes, null));
         }
+        return sayUnreadable(targets);
     }
 
     private static void add(Rows rows, Shoot shoot, Photo photo, Format format, Carried carried) {
@@ -139,9 +133,5 @@ final class CarryCommand extends ShootCommand {
                                 .sorted()
                                 .map(CarryCommand::words)
                                 .toList());
-    }
-
-    private static String words(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

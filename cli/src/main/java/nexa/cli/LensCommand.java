@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -22,8 +21,6 @@ import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.Locations;
-import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -80,10 +77,7 @@ final class LensCommand extends ShootCommand {
         if (edits()) {
             requireEditing(shoot);
         }
-        Locations locations = Locations.ofThisUser();
-        try (Preferences preferences = Preferences.open(locations)) {
-            return run(shoot, rows, new Lenses(locations, preferences));
-        }
+        return withLenses(lenses -> run(shoot, rows, lenses));
     }
 
     private boolean run(Shoot shoot, Rows rows, Lenses lenses) throws IOException {
@@ -159,35 +153,26 @@ final class LensCommand extends ShootCommand {
                         lens.isMeasured()
                                 ? lens.name()
                                 : one.map(match -> match.lens().name()).orElse(null))
-                .with("state", unknown ? "unknown" : state(lens))
+                .with("state", unknown ? "unknown" : words(lens.use()))
                 .with("why", why(offer))
                 .with("distortion", 100 * lens.amounts().distortion())
                 .with("fringes", 100 * lens.amounts().fringes())
                 .with("corners", 100 * lens.amounts().corners());
     }
 
-    private static String state(Lens lens) {
-        return lens.use().name().toLowerCase(Locale.ROOT).replace('_', ' ');
-    }
-
     private static String why(LensOffer offer) {
         String match =
                 switch (offer.match()) {
-                    case LensMatch.One one -> Words.of("lens.why." + key(one.why()));
-                    case LensMatch.Nothing nothing -> Words.of("lens.why." + key(nothing.why()));
+                    case LensMatch.One one -> Words.of("lens.why", one.why());
+                    case LensMatch.Nothing nothing -> Words.of("lens.why", nothing.why());
                     case LensMatch.Several several ->
                         Words.of(
                                 "lens.several",
                                 several.lenses().stream().map(LensProfile::name).collect(Collectors.joining(", ")));
                 };
         return Stream.concat(
-                        Stream.of(match),
-                        offer.assumed().stream().sorted().map(each -> Words.of("lens.assumed." + key(each))))
+                        Stream.of(match), offer.assumed().stream().sorted().map(each -> Words.of("lens.assumed", each)))
                 .collect(Collectors.joining("; "));
-    }
-
-    private static String key(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     // ---- points ----

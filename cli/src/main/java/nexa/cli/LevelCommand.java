@@ -3,12 +3,10 @@ package nexa.cli;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import nexa.core.brief.Framing;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
-import nexa.core.level.Refusal;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
@@ -77,10 +75,6 @@ final class LevelCommand extends ShootCommand {
                 .with("decision", finding.accepted() ? "accept" : "refuse")
                 .with("reason", finding.refusal().map(LevelCommand::words).orElse(null))
                 .with("lines", finding.lines().stream().map(LevelCommand::ends).toList());
-    }
-
-    private static String words(Refusal refusal) {
-        return refusal.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** x1, y1, x2, y2 in upright pixels. */

@@ -3,7 +3,6 @@ package nexa.cli;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
@@ -16,8 +15,6 @@ import nexa.core.plumb.PlumbLine;
 import nexa.core.plumb.Standing;
 import nexa.core.space.PhotoSpace;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Locations;
-import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -70,10 +67,7 @@ final class PlumbCommand extends ShootCommand {
         if (edits()) {
             requireEditing(shoot);
         }
-        Locations locations = Locations.ofThisUser();
-        try (Preferences preferences = Preferences.open(locations)) {
-            return run(shoot, rows, new Lenses(locations, preferences));
-        }
+        return withLenses(lenses -> run(shoot, rows, lenses));
     }
 
     private boolean run(Shoot shoot, Rows rows, Lenses lenses) throws IOException {
@@ -156,8 +150,7 @@ final class PlumbCommand extends ShootCommand {
                 .with(
                         "reason",
                         finding.flatMap(PlumbFinding::refusal)
-                                .map(refusal ->
-                                        refusal.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                                .map(PlumbCommand::words)
                                 .orElse(null))
                 .with(
                         "lines",

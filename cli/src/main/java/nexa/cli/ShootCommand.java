@@ -8,6 +8,7 @@ import java.nio.file.PathMatcher;
 import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.regex.PatternSyntaxException;
@@ -17,11 +18,13 @@ import nexa.core.naming.ShownName;
 import nexa.core.told.Told;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.Locations;
+import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
 import nexa.shoot.exchange.Sidecars;
 import nexa.shoot.guard.NameTakenException;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.lens.Lenses;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import picocli.CommandLine.Model.CommandSpec;
@@ -97,6 +100,25 @@ abstract class ShootCommand implements Callable<Integer> {
         } catch (NameTakenException taken) {
             throw new ToldException(Told.of("told.cli.taken", taken.told()), taken);
         }
+    }
+
+    /** Does something with the measured lenses of this user. */
+    static <T> T withLenses(WithLenses<T> doing) throws IOException {
+        Locations locations = Locations.ofThisUser();
+        try (Preferences preferences = Preferences.open(locations)) {
+            return doing.with(new Lenses(locations, preferences));
+        }
+    }
+
+    /** Needs measured lenses. */
+    @FunctionalInterface
+    interface WithLenses<T> {
+        T with(Lenses lenses) throws IOException;
+    }
+
+    /** A choice in small letters. */
+    static String words(Enum<?> value) {
+        return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** Writes a file. */

@@ -17,26 +17,18 @@ import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
-import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.Surround;
 import nexa.desktop.pane.FirstStartView;
 import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.photo.PictureMemory;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
-import nexa.desktop.setting.Settings;
-import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.Profile;
-import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
-import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
-import nexa.shoot.lens.Lenses;
-import nexa.shoot.preview.PreviewCache;
 import nexa.words.Words;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -73,7 +65,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /** To be made on the interface's thread. */
     public MainWindow(Stage stage, Locations locations, double width, double height) {
         this.stage = stage;
-        this.program = program(locations, work, fx);
+        this.program = Program.of(locations, work, fx);
         this.doors = new Doors(locations, fx);
         work.execute(Warming::run);
         PictureSettings pictures = program.settings().pictures();
@@ -89,25 +81,6 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.focusedProperty().subscribe(focused -> program.keys().releaseAll());
         stage.setOnCloseRequest(this::asked);
         stage.setOnHidden(event -> close());
-    }
-
-    private static Program program(Locations locations, Executor work, Executor fx) {
-        Preferences preferences = Preferences.open(locations);
-        Settings settings = new Settings(preferences);
-        Words.speak(() -> settings.languageProperty().get());
-        PreviewCache previews = new PreviewCache(
-                locations.cache().resolve("previews"),
-                settings.pictures().cacheBytes(),
-                new PreviewMaker(PhotoCodecs.STANDARD));
-        return new Program(
-                preferences,
-                settings,
-                new Keys(preferences),
-                new Lenses(locations, preferences),
-                previews,
-                new PictureMemory(),
-                work,
-                fx);
     }
 
     private Scene scene(double width, double height) {

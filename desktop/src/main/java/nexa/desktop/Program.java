@@ -4,10 +4,14 @@ import java.util.concurrent.Executor;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PictureMemory;
 import nexa.desktop.setting.Settings;
+import nexa.imaging.codec.PhotoCodecs;
+import nexa.imaging.preview.PreviewMaker;
+import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.lens.Lenses;
 import nexa.shoot.preview.PreviewCache;
+import nexa.words.Words;
 
 /**
  * What outlives every shoot. Whatever of a shoot listens to it must stop when the shoot is closed.
@@ -27,6 +31,26 @@ record Program(
         PictureMemory pictures,
         Executor work,
         Executor fx) {
+    /** Opens what one user set and keeps. */
+    static Program of(Locations locations, Executor work, Executor fx) {
+        Preferences preferences = Preferences.open(locations);
+        Settings settings = new Settings(preferences);
+        Words.speak(() -> settings.languageProperty().get());
+        PreviewCache previews = new PreviewCache(
+                locations.cache().resolve("previews"),
+                settings.pictures().cacheBytes(),
+                new PreviewMaker(PhotoCodecs.STANDARD));
+        return new Program(
+                preferences,
+                settings,
+                new Keys(preferences),
+                new Lenses(locations, preferences),
+                previews,
+                new PictureMemory(),
+                work,
+                fx);
+    }
+
     /** Formats kept for any shoot. */
     Shelf shelf() {
         return new Shelf(preferences);

@@ -1,6 +1,5 @@
 package nexa.desktop;
 
-import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -22,12 +21,9 @@ import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.lens.LensListView;
 import nexa.desktop.lineup.LineupView;
-import nexa.desktop.model.LevelReview;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.HeaderView;
-import nexa.desktop.pane.LevelReviewView;
 import nexa.desktop.pane.NoticeBar;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.photo.PhotoLoader;
@@ -60,10 +56,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final ShootKeys shootKeys;
     private final KeySheetLayer keySheet;
     private final Subscription subscriptions;
-    private Optional<Review> review = Optional.empty();
-
-    /** A list in place of a view, to be gone through. */
-    private record Review(Node list, Runnable dispose) {}
+    private final ReviewLists lists;
 
     ShootScreen(
             ShootModels models, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
@@ -82,6 +75,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         lineup = new LineupView(session, keys, loader, fx);
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), new FromHandover());
+        lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
         shootKeys = new ShootKeys(session, keys, this);
         keySheet = new KeySheetLayer(this, keys);
         notices = new NoticeBar(session.shoot());
@@ -147,7 +141,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     void dispose() {
         subscriptions.unsubscribe();
         layer.close();
-        closeReview();
+        lists.close();
         header.dispose();
         rail.dispose();
         wall.dispose();
@@ -168,7 +162,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     // ---- what is in the middle ----
 
     private void show(MainView view) {
-        closeReview();
+        lists.close();
         layout.setCenter(view(view));
         showFurniture(bench.bareProperty().get());
         if (view != MainView.BENCH) {
@@ -188,7 +182,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     private void showFurniture(boolean bare) {
-        boolean desked = !bare && session.viewProperty().get() != MainView.HANDOVER && review.isEmpty();
+        boolean desked = !bare && session.viewProperty().get() != MainView.HANDOVER && !lists.isOpen();
         for (Node node : new Node[] {top, rail}) {
             node.setVisible(!bare);
             node.setManaged(!bare);
@@ -273,30 +267,11 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         }
         if (session.viewProperty().get() == MainView.WALL
                 && session.selection().chosen().size() > 1) {
-            openReview();
+            lists.openLevels();
         } else {
             session.viewProperty().set(MainView.BENCH);
             models.levelling().automatic();
         }
-    }
-
-    private void openReview() {
-        LevelReview model = new LevelReview(session, session.selection().chosen(), work, fx);
-        LevelReviewView shown = new LevelReviewView(session, model, loader, fx, this::closeReview);
-        show(new Review(shown, shown::dispose));
-    }
-
-    private void openLenses() {
-        layer.close();
-        closeReview();
-        LensListView shown = new LensListView(models, loader, fx, this::closeReview);
-        show(new Review(shown, shown::dispose));
-    }
-
-    private void show(Review list) {
-        review = Optional.of(list);
-        layout.setCenter(list.list);
-        showFurniture(false);
     }
 
     /** Stands the photo on the Bench up by its own lines. */
@@ -307,22 +282,25 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         }
     }
 
-    /** False if there was none. */
-    private boolean closeReview() {
-        Optional<Review> open = review;
-        review = Optional.empty();
-        open.ifPresent(shown -> {
-            shown.dispose.run();
-            layout.setCenter(view(session.viewProperty().get()));
-            showFurniture(bench.bareProperty().get());
-            requestFocus();
-        });
-        return open.isPresent();
+    private void openLenses() {
+        layer.close();
+        lists.openLenses();
+    }
+
+    private void showList(Node list) {
+        layout.setCenter(list);
+        showFurniture(false);
+    }
+
+    private void listClosed() {
+        layout.setCenter(view(session.viewProperty().get()));
+        showFurniture(bench.bareProperty().get());
+        requestFocus();
     }
 
     /** Closes what lies on top, or gives up what goes on; false if there is nothing. */
     boolean closeTopmost() {
-        if (layer.close() || closeReview()) {
+        if (layer.close() || lists.close()) {
             return true;
         }
         if (bench.bareProperty().get()) {

@@ -12,7 +12,6 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.gesture.Grip;
 import nexa.core.gesture.TiltDrag;
-import nexa.core.level.LevelLine;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -46,6 +45,7 @@ final class BenchPointer {
     private final BooleanProperty tilting;
     private final Runnable redraw;
     private final Session session;
+    private final LineKnobs knobs;
     private final Levelling levelling;
     private final Plumbing plumbing;
     private final Marking marking;
@@ -78,6 +78,7 @@ final class BenchPointer {
         this.tilting = tilting;
         this.redraw = redraw;
         this.session = models.session();
+        this.knobs = new LineKnobs(session, models.levelling(), models.plumbing());
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
         this.marking = models.marking();
@@ -121,7 +122,7 @@ final class BenchPointer {
             return;
         }
         if (event.getButton() != MouseButton.PRIMARY
-                || removedLine()
+                || camera.view().filter(view -> knobs.removes(view, pressed)).isPresent()
                 || steppedToNeighbour()
                 || session.space().isEmpty()
                 || !session.shoot().mayEdit()) {
@@ -265,25 +266,6 @@ final class BenchPointer {
     }
 
     // ---- what else can be clicked ----
-
-    /** A click on a level line's knob takes the line away. */
-    private boolean removedLine() {
-        Optional<LevelLine> line = session.space()
-                .flatMap(space -> camera.view().flatMap(view -> levelling.linesProperty().get().stream()
-                        .filter(l -> BenchDrawing.knob(l, space, view).distance(pressed) <= BenchDrawing.KNOB + 3)
-                        .findFirst()));
-        line.ifPresent(levelling::remove);
-        return line.isPresent() || removedPlumbLine();
-    }
-
-    private boolean removedPlumbLine() {
-        Optional<Plumbing.Line> line = session.space()
-                .flatMap(space -> camera.view().flatMap(view -> plumbing.linesProperty().get().stream()
-                        .filter(l -> view.toScreen(space.fromAsShot(l.to())).distance(pressed) <= BenchDrawing.KNOB + 3)
-                        .findFirst()));
-        line.ifPresent(plumbing::remove);
-        return line.isPresent();
-    }
 
     private boolean steppedToNeighbour() {
         for (int side : new int[] {-1, 1}) {

@@ -18,11 +18,9 @@ import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Turn;
 import nexa.core.print.OutputSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
-import nexa.core.print.Thinned;
 import nexa.core.shape.Shape;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Command;
@@ -41,7 +39,6 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
 
@@ -121,7 +118,13 @@ public final class DeskView extends HBox {
         this.plumb = new PlumbArea(models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB));
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox usual = new HBox(turnArea(mode), overlayArea(), frameArea(mode), figures(), space, actionArea());
+        HBox usual = new HBox(
+                new TurnArea(session, keys, mode, lens, actions::autoLevel),
+                overlayArea(),
+                frameArea(mode),
+                figures(),
+                space,
+                actionArea());
         usual.getStyleClass().add("desk-usual");
         usual.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(usual, Priority.ALWAYS);
@@ -151,19 +154,21 @@ public final class DeskView extends HBox {
 
     /** Opens a pane beside its button, or closes it. */
     public void open(DeskPane pane) {
-        actions.toggle(
-                pane,
-                switch (pane) {
-                    case SHAPE -> shape;
-                    case NUMBERS -> pixels;
-                    case OVERLAY -> overlays;
-                    case LOOK -> look;
-                    case ALTERNATES -> alternates;
-                    case CARRY -> carry;
-                    case MARKS -> marks;
-                    case PLUMB -> plumb;
-                    case LENS -> lens;
-                });
+        actions.toggle(pane, plumb.isVisible() ? plumb : button(pane));
+    }
+
+    private Node button(DeskPane pane) {
+        return switch (pane) {
+            case SHAPE -> shape;
+            case NUMBERS -> pixels;
+            case OVERLAY -> overlays;
+            case LOOK -> look;
+            case ALTERNATES -> alternates;
+            case CARRY -> carry;
+            case MARKS -> marks;
+            case PLUMB -> plumb;
+            case LENS -> lens;
+        };
     }
 
     public void dispose() {
@@ -171,40 +176,6 @@ public final class DeskView extends HBox {
         tilting.dispose();
         plumb.dispose();
         picker.dispose();
-    }
-
-    private Node turnArea(ObjectProperty<BenchMode> mode) {
-        ToggleButton level = modeToggle(MaterialDesignS.SPIRIT_LEVEL, Command.LEVEL_LINE, mode, BenchMode.LEVELLING);
-        level.setId("level");
-        Button auto = Buttons.command(MaterialDesignA.AUTO_FIX, Command.AUTO_LEVEL, keys, actions::autoLevel);
-        Button left = Buttons.command(MaterialDesignR.ROTATE_LEFT, Command.QUARTER_BACK, keys, () -> session.poseEdits()
-                .turn(Turn.COUNTERCLOCKWISE));
-        Button right = Buttons.command(MaterialDesignR.ROTATE_RIGHT, Command.QUARTER, keys, () -> session.poseEdits()
-                .turn(Turn.CLOCKWISE));
-        Button mirror =
-                Buttons.command(MaterialDesignR.REFLECT_HORIZONTAL, Command.MIRROR, keys, () -> session.poseEdits()
-                        .turn(Turn.MIRROR));
-        Button flip = Buttons.command(MaterialDesignR.REFLECT_VERTICAL, Command.FLIP, keys, () -> session.poseEdits()
-                .turn(Turn.FLIP));
-        auto.setId("auto-level");
-        left.setId("quarter-left");
-        right.setId("quarter-right");
-        mirror.setId("mirror");
-        flip.setId("flip");
-        ToggleButton upright = modeToggle(MaterialDesignP.PERSPECTIVE_MORE, Command.PLUMB, mode, BenchMode.PLUMB);
-        upright.setId("plumb");
-        lens.setId("open-LENS");
-        VBox area = new VBox(6, new HBox(4, level, upright, left, mirror), new HBox(4, auto, lens, right, flip));
-        area.setAlignment(Pos.CENTER);
-        area.setMinWidth(Region.USE_PREF_SIZE);
-        return area;
-    }
-
-    private ToggleButton modeToggle(Ikon icon, Command command, ObjectProperty<BenchMode> mode, BenchMode stands) {
-        ToggleButton button = Buttons.toggle(icon, command, keys);
-        button.setOnAction(event -> mode.set(button.isSelected() ? stands : BenchMode.FRAMING));
-        mode.subscribe(now -> button.setSelected(now == stands));
-        return button;
     }
 
     private Node overlayArea() {
@@ -225,13 +196,14 @@ public final class DeskView extends HBox {
     }
 
     private Node frameArea(ObjectProperty<BenchMode> mode) {
-        ToggleButton draw = modeToggle(MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, mode, BenchMode.DRAWING);
+        ToggleButton draw =
+                TurnArea.mode(MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, keys, mode, BenchMode.DRAWING);
         draw.setId("draw");
         Button swap =
                 Buttons.command(MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, keys, session.frameEdits()::swap);
         swap.setId("swap");
         lock.setId("lock");
-        ToggleButton mark = modeToggle(MaterialDesignT.TARGET, Command.MARK, mode, BenchMode.MARKING);
+        ToggleButton mark = TurnArea.mode(MaterialDesignT.TARGET, Command.MARK, keys, mode, BenchMode.MARKING);
         mark.setId("mark");
         marks.setId("open-MARKS");
         VBox area = new VBox(6, new HBox(4, draw, lock, mark), new HBox(4, swap, look, marks));
@@ -292,9 +264,7 @@ public final class DeskView extends HBox {
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))
                 .orElse(""));
         print.setText(size.map(this::printWords).orElse(""));
-        Optional<String> lost = session.frame()
-                .flatMap(frame -> session.space().flatMap(space -> Thinned.of(space, frame)))
-                .map(SenseWords::of);
+        Optional<String> lost = SenseWords.lost(session);
         sense.setText(size.map(this::senseWords).orElse("")
                 + lost.map(words -> "\n" + words).orElse(""));
         lost.ifPresent(print::setText);

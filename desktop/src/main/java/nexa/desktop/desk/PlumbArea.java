@@ -15,7 +15,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.plumb.Plumb;
-import nexa.core.print.Thinned;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -176,19 +175,11 @@ final class PlumbArea extends HBox {
         return area;
     }
 
-    /** What the turn costs, once it costs something. */
-    private String noteWords() {
-        return session.frame()
-                .flatMap(frame -> session.space().flatMap(space -> Thinned.of(space, frame)))
-                .map(SenseWords::of)
-                .orElse(Words.of("desk.plumb.note"));
-    }
-
     private void refresh() {
         Plumb plumb = plumbing.shown();
         pitchValue.setText(Words.of("desk.tilt.value", Looks.degrees(plumb.pitch())));
         yawValue.setText(Words.of("desk.tilt.value", Looks.degrees(plumb.yaw())));
-        note.setText(noteWords());
+        note.setText(SenseWords.lost(session).orElse(Words.of("desk.plumb.note")));
         farValue.setText(Words.of("desk.percent", Math.round(100 * plumb.far())));
         clear.setDisable(plumb.equals(Plumb.NONE) || !session.shoot().mayEdit());
         if (!far.isValueChanging()) {

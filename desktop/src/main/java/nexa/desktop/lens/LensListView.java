@@ -5,15 +5,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.stream.Stream;
-import javafx.geometry.Pos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressIndicator;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
@@ -28,6 +24,7 @@ import nexa.desktop.model.LensModel.Group;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.pane.ReviewFrame;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -39,7 +36,7 @@ import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** The lenses that a shoot was taken with, each with what correcting it does to one of its photos, to accept or to leave. */
-public final class LensListView extends BorderPane {
+public final class LensListView extends ReviewFrame {
     private static final double PICTURE = 210;
     private static final int CELLS = 4;
 
@@ -47,7 +44,6 @@ public final class LensListView extends BorderPane {
     private final LensModel lens;
     private final PhotoLoader loader;
     private final Executor fx;
-    private final VBox rows = new VBox(10);
     private final Label summary = new Label();
     private final ProgressIndicator busy = new ProgressIndicator();
     private final Button all;
@@ -56,32 +52,19 @@ public final class LensListView extends BorderPane {
 
     /** @param done called when the user is through */
     public LensListView(ShootModels models, PhotoLoader loader, Executor fx, Runnable done) {
+        super("lens.list.title", "lens-list-done", done);
         session = models.session();
         lens = models.lens();
         this.loader = loader;
         this.fx = fx;
-        getStyleClass().add("level-review");
         setId("lens-list-view");
-        Label title = new Label(Words.of("lens.list.title"));
-        title.getStyleClass().add("sheet-title");
         summary.getStyleClass().add("note");
         busy.setPrefSize(22, 22);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
         all = Buttons.text("lens.list.all", this::acceptAll);
         all.setId("lens-accept-all");
         all.getStyleClass().add("primary");
-        Button finish = Buttons.text("review.done", done);
-        finish.setId("lens-list-done");
-        HBox head = new HBox(16, title, summary, busy, space, all, finish);
-        head.setAlignment(Pos.CENTER_LEFT);
-        head.getStyleClass().add("review-head");
-        rows.getStyleClass().add("review-rows");
-        ScrollPane scroll = new ScrollPane(rows);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("review-scroll");
-        setTop(head);
-        setCenter(scroll);
+        addFacts(summary, busy);
+        addActions(all);
         subscription = Subscription.combine(
                 lens.groupsProperty().subscribe(groups -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()));
@@ -111,7 +94,7 @@ public final class LensListView extends BorderPane {
         all.setText(Words.of("lens.list.all", photos));
         all.setDisable(
                 found.stream().allMatch(this::isAccepted) || !session.shoot().mayEdit());
-        rows.getChildren().setAll(known.stream().map(this::row).toList());
+        rows().getChildren().setAll(known.stream().map(this::row).toList());
     }
 
     private boolean isAccepted(Group group) {
@@ -130,21 +113,13 @@ public final class LensListView extends BorderPane {
         Label why = new Label(LensWords.why(offer));
         why.getStyleClass().add("note");
         why.setWrapText(true);
-        VBox text = new VBox(4, name, count, why);
-        text.setAlignment(Pos.CENTER_LEFT);
-        text.setPrefWidth(380);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        HBox row = new HBox(18);
+        VBox text = texts(380, name, count, why);
         if (group.isFound()) {
             Pose plain = session.framing(example).pose().withLens(Lens.OFF);
             Lens found = Lens.OFF.measured(LensUse.FOUND, "", offer.terms().orElseThrow());
-            row.getChildren().addAll(picture(example, plain), picture(example, plain.withLens(found)));
+            return row(actions(group), picture(example, plain), picture(example, plain.withLens(found)), text);
         }
-        row.getChildren().addAll(text, space, actions(group));
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().add("review-row");
-        return row;
+        return row(actions(group), text);
     }
 
     private HBox actions(Group group) {
@@ -153,26 +128,18 @@ public final class LensListView extends BorderPane {
         state.setVisible(accepted);
         state.setManaged(accepted);
         Button accept = Buttons.text("lens.list.accept", () -> lens.accept(List.of(group)));
-        accept.setId("accept-lens-" + rows.getChildren().size());
+        accept.setId("accept-lens-" + rows().getChildren().size());
         accept.setVisible(group.isFound() && !accepted);
         accept.setManaged(accept.isVisible());
         accept.setDisable(!session.shoot().mayEdit());
-        HBox actions = new HBox(8, state, accept);
-        actions.setAlignment(Pos.CENTER_RIGHT);
-        actions.setMinWidth(Region.USE_PREF_SIZE);
-        return actions;
+        return actions(state, accept);
     }
 
     /** The photo as a lens setting leaves it, under a grid by which bent lines are seen. */
     private Region picture(Photo photo, Pose pose) {
         PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), pose);
-        double aspect = space.upright().aspect();
         Evidence evidence = new Evidence(photo, space);
-        double width = Math.round(PICTURE * Math.min(1, aspect));
-        double height = Math.round(PICTURE * Math.min(1, 1 / aspect));
-        evidence.setMinSize(width, height);
-        evidence.setMaxSize(width, height);
-        evidence.setPrefSize(width, height);
+        evidence.fit(PICTURE, space.upright().aspect());
         return evidence;
     }
 
@@ -203,6 +170,7 @@ public final class LensListView extends BorderPane {
         }
     }
 
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         pictures.forEach(FramePicture::clear);

@@ -15,6 +15,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
 import nexa.core.lens.Lens;
+import nexa.core.lens.LensBook;
 import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensUse;
@@ -145,17 +146,8 @@ public final class LensModel implements CarriedCorrections {
         return session.photo()
                 .flatMap(Photo::facts)
                 .filter(facts -> lenses.isRead())
-                .map(facts -> searched(text, facts))
+                .map(facts -> read(() -> lenses.book().search(text, facts.camera()), List.<LensProfile>of()))
                 .orElse(List.of());
-    }
-
-    private List<LensProfile> searched(String text, PhotoFacts facts) {
-        try {
-            return lenses.book().search(text, facts.camera());
-        } catch (IOException unread) {
-            LOG.warn("Lens data can't be read", unread);
-            return List.of();
-        }
     }
 
     // ---- setting ----
@@ -194,11 +186,20 @@ public final class LensModel implements CarriedCorrections {
     }
 
     private Optional<LensOffer> named(PhotoFacts facts, String name) {
+        return read(() -> lenses.named(facts, name), Optional.empty());
+    }
+
+    /** Asks the lens data. */
+    private interface Reading<T> {
+        T read() throws IOException;
+    }
+
+    private static <T> T read(Reading<T> reading, T otherwise) {
         try {
-            return lenses.named(facts, name);
+            return reading.read();
         } catch (IOException unread) {
             LOG.warn("Lens data can't be read", unread);
-            return Optional.empty();
+            return otherwise;
         }
     }
 
@@ -259,26 +260,14 @@ public final class LensModel implements CarriedCorrections {
             readOnce();
             return Optional.empty();
         }
-        try {
-            return Optional.of(lenses.carried(from, to.facts().orElseThrow(), target));
-        } catch (IOException unread) {
-            LOG.warn("Lens data can't be read", unread);
-            return Optional.of(target.correction());
-        }
+        return Optional.of(read(() -> lenses.carried(from, to.facts().orElseThrow(), target), target.correction()));
     }
 
     private void readOnce() {
         if (!asked) {
             asked = true;
-            CompletableFuture.runAsync(this::read, work).thenRunAsync(session.carry()::refreshPlan, fx);
-        }
-    }
-
-    private void read() {
-        try {
-            lenses.book();
-        } catch (IOException unread) {
-            LOG.warn("Lens data can't be read", unread);
+            CompletableFuture.supplyAsync(() -> read(lenses::book, LensBook.EMPTY), work)
+                    .thenRunAsync(session.carry()::refreshPlan, fx);
         }
     }
 }

@@ -4,18 +4,13 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.Executor;
 import javafx.collections.ListChangeListener;
-import javafx.geometry.Pos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -37,46 +32,31 @@ import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
-public final class LevelReviewView extends BorderPane {
+public final class LevelReviewView extends ReviewFrame {
     private static final double PICTURE = 132;
 
     private final Session session;
     private final LevelReview review;
     private final PhotoLoader loader;
     private final Executor fx;
-    private final VBox rows = new VBox(10);
     private final Label summary = new Label();
     private final ProgressBar progress = new ProgressBar(0);
     private final Map<Photo, FramePicture> pictures = new HashMap<>();
 
     /** @param done called when the user is through */
     public LevelReviewView(Session session, LevelReview review, PhotoLoader loader, Executor fx, Runnable done) {
+        super("review.title", "review-done", done);
         this.session = session;
         this.review = review;
         this.loader = loader;
         this.fx = fx;
-        getStyleClass().add("level-review");
         setId("level-review");
-        Label title = new Label(Words.of("review.title"));
-        title.getStyleClass().add("sheet-title");
         summary.getStyleClass().add("note");
         Label promise = new Label(Words.of("review.promise"));
         promise.getStyleClass().add("note");
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        Button finish = Buttons.text("review.done", done);
-        finish.setId("review-done");
-        finish.getStyleClass().add("primary");
-        HBox head = new HBox(16, title, summary, progress, space, promise, finish);
-        head.setAlignment(Pos.CENTER_LEFT);
-        head.getStyleClass().add("review-head");
-        rows.getStyleClass().add("review-rows");
-        ScrollPane scroll = new ScrollPane(rows);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("review-scroll");
-        setTop(head);
-        setCenter(scroll);
-        review.items().forEach(item -> rows.getChildren().add(row(item)));
+        addFacts(summary, progress);
+        addActions(promise);
+        review.items().forEach(item -> rows().getChildren().add(row(item)));
         review.items().addListener((ListChangeListener<Item>) this::changed);
         refresh();
     }
@@ -84,7 +64,7 @@ public final class LevelReviewView extends BorderPane {
     private void changed(ListChangeListener.Change<? extends Item> change) {
         while (change.next()) {
             for (int i = change.getFrom(); i < change.getTo(); i++) {
-                rows.getChildren().set(i, row(review.items().get(i)));
+                rows().getChildren().set(i, row(review.items().get(i)));
             }
         }
         refresh();
@@ -112,14 +92,7 @@ public final class LevelReviewView extends BorderPane {
         name.getStyleClass().add("format-name");
         Label words = new Label(words(item));
         words.setWrapText(true);
-        VBox text = new VBox(4, name, words);
-        text.setAlignment(Pos.CENTER_LEFT);
-        text.setPrefWidth(360);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
-        HBox row = new HBox(18, slot(picture(item, false)), slot(picture(item, true)), text, space, actions(item));
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().add("review-row");
+        HBox row = row(actions(item), slot(picture(item, false)), slot(picture(item, true)), texts(360, name, words));
         row.setOpacity(item.state() == State.LEFT ? 0.5 : 1);
         return row;
     }
@@ -166,10 +139,7 @@ public final class LevelReviewView extends BorderPane {
         accept.setVisible(proposed);
         leave.setVisible(proposed);
         accept.setDisable(!session.shoot().mayEdit());
-        HBox actions = new HBox(8, leave, accept);
-        actions.setAlignment(Pos.CENTER_RIGHT);
-        actions.setMinWidth(Region.USE_PREF_SIZE);
-        return actions;
+        return actions(leave, accept);
     }
 
     /** The photo with the lines found, or levelled as proposed. */
@@ -185,11 +155,7 @@ public final class LevelReviewView extends BorderPane {
                 .space(item.photo())
                 .map(space -> space.upright().aspect())
                 .orElse(1.0);
-        double width = Math.round(PICTURE * Math.min(1, aspect));
-        double height = Math.round(PICTURE * Math.min(1, 1 / aspect));
-        pane.setMinSize(width, height);
-        pane.setMaxSize(width, height);
-        pane.setPrefSize(width, height);
+        pane.fit(PICTURE, aspect);
         return pane;
     }
 
@@ -241,12 +207,13 @@ public final class LevelReviewView extends BorderPane {
     private void redraw(Photo photo) {
         for (int i = 0; i < review.items().size(); i++) {
             if (review.items().get(i).photo().equals(photo)) {
-                HBox row = (HBox) rows.getChildren().get(i);
+                HBox row = (HBox) rows().getChildren().get(i);
                 row.lookupAll(".review-picture").forEach(node -> ((DrawnPane) node).redraw());
             }
         }
     }
 
+    @Override
     public void dispose() {
         review.cancel();
         pictures.values().forEach(FramePicture::clear);

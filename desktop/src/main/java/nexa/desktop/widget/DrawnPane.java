@@ -14,6 +14,15 @@ public abstract class DrawnPane extends Region {
         setMinSize(0, 0);
     }
 
+    /** As large as fits in a square, in a shape. */
+    public final void fit(double side, double aspect) {
+        double width = Math.round(side * Math.min(1, aspect));
+        double height = Math.round(side * Math.min(1, 1 / aspect));
+        setMinSize(width, height);
+        setPrefSize(width, height);
+        setMaxSize(width, height);
+    }
+
     /** Draws again at the next pulse. */
     public final void redraw() {
         stale = true;

@@ -30,20 +30,16 @@ public final class LensWords {
     public static String why(LensOffer offer) {
         List<String> parts = new ArrayList<>();
         parts.add(why(offer.match()));
-        offer.assumed().stream().sorted().forEach(each -> parts.add(Words.of("lens.assumed." + key(each))));
+        offer.assumed().stream().sorted().forEach(each -> parts.add(Words.of("lens.assumed", each)));
         return String.join(" · ", parts);
     }
 
     public static String why(LensMatch match) {
         return switch (match) {
-            case LensMatch.One one -> Words.of("lens.why." + key(one.why()));
+            case LensMatch.One one -> Words.of("lens.why", one.why());
             case LensMatch.Several several -> Words.of("lens.several.ask");
-            case LensMatch.Nothing nothing -> Words.of("lens.why." + key(nothing.why()));
+            case LensMatch.Nothing nothing -> Words.of("lens.why", nothing.why());
         };
-    }
-
-    private static String key(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** The camera and its settings, as far as they are known. */

@@ -1,6 +1,5 @@
 package nexa.desktop.widget;
 
-import java.util.Locale;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.Standing;
 import nexa.desktop.model.Plumbing.Verdict;
@@ -21,10 +20,7 @@ public final class PlumbWords {
     private static String of(PlumbFinding finding) {
         Standing standing = finding.standing();
         return finding.refusal()
-                .map(refusal -> Words.of(
-                        "plumb.refused",
-                        Words.of("plumb.refusal."
-                                + refusal.name().toLowerCase(Locale.ROOT).replace('_', '-'))))
+                .map(refusal -> Words.of("plumb.refused", Words.of("plumb.refusal", refusal)))
                 .orElseGet(() -> Words.of(
                         "plumb.found",
                         Looks.degrees(standing.plumb().pitch()),

@@ -25,12 +25,7 @@ public final class ResultPicture extends DrawnPane {
             Session session, Photo photo, Framing framing, Format format, PhotoLoader loader, Executor fx, double box) {
         space = new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose());
         frame = Derivation.frame(space.asShot(), framing, format, session.brief());
-        double aspect = Math.clamp(frame.aspect(), 0.2, 5);
-        double width = Math.round(box * Math.min(1, aspect));
-        double height = Math.round(box * Math.min(1, 1 / aspect));
-        setMinSize(width, height);
-        setPrefSize(width, height);
-        setMaxSize(width, height);
+        fit(box, Math.clamp(frame.aspect(), 0.2, 5));
         picture = new FramePicture(session.shoot(), loader, fx, this::redraw);
         picture.show(photo, PhotoLoader.SMALL);
     }

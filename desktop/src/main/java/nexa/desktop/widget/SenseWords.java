@@ -1,11 +1,13 @@
 package nexa.desktop.widget;
 
 import java.util.Locale;
+import java.util.Optional;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.Sense;
 import nexa.core.print.SetSense;
 import nexa.core.print.SizeTarget;
 import nexa.core.print.Thinned;
+import nexa.desktop.session.Session;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
 import nexa.words.Words;
 
@@ -74,11 +76,11 @@ public final class SenseWords {
         return enlarged.isEmpty() || small.isEmpty() ? enlarged + small : enlarged + " · " + small;
     }
 
-    /** Where a corrected photo is pulled apart most, and what is left of its pixels there. */
-    public static String of(Thinned thinned) {
-        return Words.of(
-                "desk.frame.thinned."
-                        + thinned.where().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                Math.round(100 * thinned.share()));
+    /** Where the corrected photo is pulled apart most in its frame, and what is left of its pixels there; empty if hardly anything is lost. */
+    public static Optional<String> lost(Session session) {
+        return session.frame()
+                .flatMap(frame -> session.space().flatMap(space -> Thinned.of(space, frame)))
+                .map(thinned -> Words.of(
+                        "desk.thinned", Words.of("thinned", thinned.where()), Math.round(100 * thinned.share())));
     }
 }

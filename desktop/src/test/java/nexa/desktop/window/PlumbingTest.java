@@ -4,14 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.awt.image.BufferedImage;
-import java.io.File;
 import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
-import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
-import javax.imageio.ImageIO;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -39,27 +35,6 @@ class PlumbingTest extends WindowTest {
         return window.models().orElseThrow().plumbing();
     }
 
-    /** A picture to look at, if NEXA_SHOTS names a folder. */
-    private void shot(String name) throws Exception {
-        String shots = System.getenv("NEXA_SHOTS");
-        if (shots == null) {
-            return;
-        }
-        until(() -> window.session().isPresent());
-        Thread.sleep(500);
-        WritableImage image =
-                WaitForAsyncUtils.asyncFx(() -> window.scene().snapshot(null)).get();
-        int width = (int) image.getWidth();
-        int height = (int) image.getHeight();
-        BufferedImage copy = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-        for (int y = 0; y < height; y++) {
-            for (int x = 0; x < width; x++) {
-                copy.setRGB(x, y, image.getPixelReader().getArgb(x, y));
-            }
-        }
-        ImageIO.write(copy, "png", new File(shots, name + ".png"));
-    }
-
     private void draw(FxRobot robot, BenchView bench, Point from, Point to) {
         drag(robot, onScreen(bench, from), onScreen(bench, to));
     }
@@ -73,7 +48,6 @@ class PlumbingTest extends WindowTest {
         draw(robot, bench, new Point(-0.2, 0.15), new Point(-0.17, -0.15));
         assertTrue(plumbing().shown().equals(Plumb.NONE), "one line does not tell");
         draw(robot, bench, new Point(0.2, 0.15), new Point(0.17, -0.15));
-        shot("plumb-lines");
         assertEquals(2, plumbing().linesProperty().get().size());
         assertTrue(plumbing().shown().pitch() > 3, () -> plumbing().shown().toString());
         PhotoSpace space = session().space().orElseThrow();
@@ -108,7 +82,6 @@ class PlumbingTest extends WindowTest {
         assertFalse(outline.equals(session().space().orElseThrow().outline()));
         scrub(robot, "#yaw-ruler", 28);
         assertEquals(-1, plumbing().shown().yaw(), 0.2);
-        shot("plumb-rulers");
         onFx(() -> session().shoot().undo());
         assertEquals(0, plumbing().shown().yaw());
         click(robot, "#plumb-clear");
@@ -126,7 +99,6 @@ class PlumbingTest extends WindowTest {
                 .get()
                 .filter(v -> !(v instanceof Plumbing.Verdict.Searching))
                 .isPresent());
-        shot("plumb-auto");
         assertTrue(plumbing().verdictProperty().get().orElseThrow() instanceof Plumbing.Verdict.Found);
         assertEquals(Plumb.NONE, plumbing().shown());
         press(robot, KeyCode.ESCAPE);
@@ -139,17 +111,14 @@ class PlumbingTest extends WindowTest {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
         press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
-        shot("lens-pane");
         click(robot, "#lens-use-by-hand");
         onFx(() -> ((javafx.scene.control.Slider) robot.lookup("#lens-bend").query()).setValue(-0.15));
         assertEquals(-0.15, session().framing().pose().lens().hand().bend(), 1e-9);
         onFx(() -> ((javafx.scene.control.Slider) robot.lookup("#lens-stops").query()).setValue(-2));
         assertEquals(1, session().framing().pose().correction().light().size());
-        shot("lens-by-hand");
         click(robot, "#lens-use-off");
         assertTrue(session().framing().pose().correction().isNone());
         click(robot, "#lens-all");
         until(() -> window.models().orElseThrow().lens().groupsProperty().get().isPresent());
-        shot("lens-list");
     }
 }

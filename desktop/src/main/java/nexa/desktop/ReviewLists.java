@@ -1,0 +1,70 @@
+package nexa.desktop;
+
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import nexa.desktop.lens.LensListView;
+import nexa.desktop.model.LevelReview;
+import nexa.desktop.model.ShootModels;
+import nexa.desktop.pane.LevelReviewView;
+import nexa.desktop.pane.ReviewFrame;
+import nexa.desktop.photo.PhotoLoader;
+
+/** The lists that are gone through in place of a view; one at a time. */
+final class ReviewLists {
+    private final ShootModels models;
+    private final PhotoLoader loader;
+    private final Executor work;
+    private final Executor fx;
+    private final Consumer<Node> show;
+    private final Runnable closed;
+    private Optional<ReviewFrame> open = Optional.empty();
+
+    /**
+     * @param show puts a list in the view's place
+     * @param closed puts the view back
+     */
+    ReviewLists(
+            ShootModels models, PhotoLoader loader, Executor work, Executor fx, Consumer<Node> show, Runnable closed) {
+        this.models = models;
+        this.loader = loader;
+        this.work = work;
+        this.fx = fx;
+        this.show = show;
+        this.closed = closed;
+    }
+
+    boolean isOpen() {
+        return open.isPresent();
+    }
+
+    /** How the chosen photos would be levelled. */
+    void openLevels() {
+        LevelReview model =
+                new LevelReview(models.session(), models.session().selection().chosen(), work, fx);
+        open(new LevelReviewView(models.session(), model, loader, fx, this::close));
+    }
+
+    /** What lenses the shoot was taken with. */
+    void openLenses() {
+        open(new LensListView(models, loader, fx, this::close));
+    }
+
+    private void open(ReviewFrame list) {
+        close();
+        open = Optional.of(list);
+        show.accept(list);
+    }
+
+    /** False if there was none. */
+    boolean close() {
+        Optional<ReviewFrame> gone = open;
+        open = Optional.empty();
+        gone.ifPresent(list -> {
+            list.dispose();
+            closed.run();
+        });
+        return gone.isPresent();
+    }
+}

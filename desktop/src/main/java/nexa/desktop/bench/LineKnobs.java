@@ -1,0 +1,41 @@
+package nexa.desktop.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import nexa.core.geometry.Point;
+import nexa.desktop.model.Levelling;
+import nexa.desktop.model.Plumbing;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.session.Session;
+
+/** The knobs of drawn lines: a click on one takes its line away. */
+record LineKnobs(Session session, Levelling levelling, Plumbing plumbing) {
+    /** How near to a knob's edge is on it, in canvas units. */
+    private static final double REACH = 3;
+
+    /** Whether a line was taken away. */
+    boolean removes(LevelView view, Point at) {
+        return session.space()
+                .filter(space -> removes(
+                                levelling.linesProperty().get(),
+                                line -> BenchDrawing.knob(line, space, view),
+                                at,
+                                levelling::remove)
+                        || removes(
+                                plumbing.linesProperty().get(),
+                                line -> view.toScreen(space.fromAsShot(line.to())),
+                                at,
+                                plumbing::remove))
+                .isPresent();
+    }
+
+    private static <L> boolean removes(List<L> lines, Function<L, Point> knob, Point at, Consumer<L> remove) {
+        Optional<L> hit = lines.stream()
+                .filter(line -> knob.apply(line).distance(at) <= BenchDrawing.KNOB + REACH)
+                .findFirst();
+        hit.ifPresent(remove);
+        return hit.isPresent();
+    }
+}
