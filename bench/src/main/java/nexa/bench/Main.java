@@ -9,7 +9,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
- * {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]}.
+ * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]}.
  */
 public final class Main {
     private Main() {}
@@ -40,6 +40,7 @@ public final class Main {
             case "pictures" -> PictureTimes.run(count);
             case "memory" -> MemoryUse.run(count);
             case "handover" -> HandoverTimes.run();
+            case "corrected" -> CorrectedTimes.run();
             case "sharpness" -> Sharpness.run();
             case "fuzz" -> Fuzz.run(count);
             case "start" -> StartTimes.run();

@@ -6,6 +6,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.INTER_LINEAR;
 import static org.bytedeco.opencv.global.opencv_imgproc.resize;
 
 import nexa.core.geometry.Mapping;
+import nexa.core.geometry.Point;
 import org.bytedeco.javacpp.FloatPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -23,6 +24,9 @@ final class BentMap {
 
     /** The same for differences. */
     private static final int APART = 32;
+
+    /** Places along a picture's side at which bending is looked at. */
+    private static final int LOOKS = 64;
 
     /** How far straight lines between nodes may stray, in pixels of what is read. */
     private static final double STRAYING = 0.002;
@@ -53,35 +57,47 @@ final class BentMap {
 
     /** @param map continuous pixels to continuous pixels, centres at +0.5 */
     static BentMap of(Mapping map, int width, int height) {
-        BentMap coarse = new BentMap(map, width, height, COARSE);
-        double straying = coarse.straying();
-        if (straying <= STRAYING) {
-            return coarse;
-        }
-        int step = straying * FINE * FINE / (COARSE * COARSE) <= STRAYING ? FINE : 1;
+        return of(map, width, height, step(map, width, height));
+    }
+
+    /**
+     * The same for a tile.
+     *
+     * @param step of the whole picture, so that where tiles begin makes no difference
+     */
+    static BentMap of(Mapping map, int width, int height, int step) {
         return new BentMap(map, width, height, step);
     }
 
-    /** A curve strays from its chord by an eighth of its second difference; it bends most at an edge or evenly. */
-    private double straying() {
-        double most = 0;
-        for (int row : new int[] {0, down / 2, down - 1}) {
-            for (int node = row * across + 1; node < (row + 1) * across - 1; node++) {
-                most = Math.max(most, bend(node, 1));
-            }
+    /** Pixels from one node to the next that are near enough for a picture. */
+    static int step(Mapping map, int width, int height) {
+        double straying = straying(map, width, height);
+        if (straying <= STRAYING) {
+            return COARSE;
         }
-        for (int column : new int[] {0, across / 2, across - 1}) {
-            for (int node = across + column; node < across * (down - 1); node += across) {
-                most = Math.max(most, bend(node, across));
+        return straying * FINE * FINE / (COARSE * COARSE) <= STRAYING ? FINE : 1;
+    }
+
+    /** A curve strays from its chord by an eighth of its second difference; it bends most at an edge or evenly. */
+    private static double straying(Mapping map, int width, int height) {
+        double most = 0;
+        for (int i = 0; i <= LOOKS; i++) {
+            double x = (double) i / LOOKS * width;
+            double y = (double) i / LOOKS * height;
+            for (int side = 0; side <= 2; side++) {
+                most = Math.max(most, bend(map, new Point(x, side / 2.0 * height), new Point(COARSE, 0)));
+                most = Math.max(most, bend(map, new Point(side / 2.0 * width, y), new Point(0, COARSE)));
             }
         }
         return most / 8;
     }
 
-    private double bend(int node, int next) {
-        double x = xs[node - next] - 2 * xs[node] + xs[node + next];
-        double y = ys[node - next] - 2 * ys[node] + ys[node + next];
-        return Math.max(Math.abs(x), Math.abs(y));
+    private static double bend(Mapping map, Point at, Point apart) {
+        Point before = map.apply(at.minus(apart));
+        Point after = map.apply(at.plus(apart));
+        Point middle = map.apply(at);
+        return Math.max(
+                Math.abs(before.x() - 2 * middle.x() + after.x()), Math.abs(before.y() - 2 * middle.y() + after.y()));
     }
 
     /** Where each pixel is to be read, counted from pixel centres as OpenCV does, 32-bit floats. */

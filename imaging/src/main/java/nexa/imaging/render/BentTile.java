@@ -27,22 +27,41 @@ final class BentTile {
      * Reductions that differ by less than this share a filter: its neighbour's differs as little, and half a step in the
      * middle of a filter's slope is less than a level of 256.
      */
-    private static final double ALIKE = 1.015;
+    private static final double ALIKE = 1.02;
 
-    private BentTile() {}
+    /** Output pixels along the side of a tile that is not taken in four for its filter's sake. */
+    private static final int SMALL = 2 * ReductionMap.CELL;
 
-    static void render(Mat source, ColourMaps tileToSource, Mat tile) {
+    private final Looked source;
+    private final int step;
+
+    /** @param step {@link BentMap#step} of the picture that the tiles are of */
+    BentTile(Looked source, int step) {
+        this.source = source;
+        this.step = step;
+    }
+
+    void render(ColourMaps tileToSource, Mat tile) {
         ReductionMap reductions = ReductionMap.of(tileToSource.green(), tile.cols(), tile.rows());
-        boolean unlike = reductions.most() > MOST_UNLIKE * reductions.least();
-        boolean divisible = Math.max(tile.cols(), tile.rows()) > ReductionMap.CELL;
-        if (unlike && divisible && SourcePart.block(reductions.most()) > 1) {
-            quarters(source, tileToSource, tile);
+        if (isBetterInQuarters(reductions, Math.max(tile.cols(), tile.rows()))) {
+            quarters(tileToSource, tile);
         } else {
-            whole(source, tileToSource, reductions, tile);
+            whole(tileToSource, reductions, tile);
         }
     }
 
-    private static void quarters(Mat source, ColourMaps tileToSource, Mat tile) {
+    /** A quarter's own filter costs less than two filters that are mixed, until what lies around it outweighs it. */
+    private static boolean isBetterInQuarters(ReductionMap reductions, int side) {
+        return SourcePart.block(reductions.most()) > 1
+                ? side > ReductionMap.CELL && reductions.most() > MOST_UNLIKE * reductions.least()
+                : side > SMALL && !isAlike(reductions) && LowPass.isNeededAt(reductions.most());
+    }
+
+    private static boolean isAlike(ReductionMap reductions) {
+        return reductions.most() <= ALIKE * reductions.least();
+    }
+
+    private void quarters(ColourMaps tileToSource, Mat tile) {
         int width = half(tile.cols());
         int height = half(tile.rows());
         for (int top = 0; top < tile.rows(); top += height) {
@@ -50,7 +69,7 @@ final class BentTile {
                 try (Rect area = new Rect(
                                 left, top, Math.min(width, tile.cols() - left), Math.min(height, tile.rows() - top));
                         Mat quarter = new Mat(tile, area)) {
-                    render(source, tileToSource.after(Affine.translation(left, top)), quarter);
+                    render(tileToSource.after(Affine.translation(left, top)), quarter);
                 }
             }
         }
@@ -61,18 +80,18 @@ final class BentTile {
         return Math.ceilDiv(Math.ceilDiv(length, 2), ReductionMap.CELL) * ReductionMap.CELL;
     }
 
-    private static void whole(Mat source, ColourMaps tileToSource, ReductionMap reductions, Mat tile) {
+    private void whole(ColourMaps tileToSource, ReductionMap reductions, Mat tile) {
         int block = SourcePart.block(reductions.most());
-        Optional<LowPass> widest = LowPass.forReduction(ReductionMap.ofStep(reductions.lastStep()) / block);
+        Optional<LowPass> widest = LowPass.forPlace(ReductionMap.ofStep(reductions.lastStep()) / block);
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
         int reach = widest.map(LowPass::reach).orElse(0);
         try (SourcePart part = SourcePart.of(source, seen, block, reach);
-                Sampling sampling = Sampling.of(part.seenFrom(tileToSource), tile.cols(), tile.rows())) {
+                Sampling sampling = Sampling.of(part.seenFrom(tileToSource), tile.cols(), tile.rows(), step)) {
             if (widest.isEmpty()) {
                 sampling.sample(part.pixels(), tile);
                 return;
             }
-            if (reductions.most() <= ALIKE * reductions.least()) {
+            if (isAlike(reductions)) {
                 alike(part, sampling, Math.sqrt(reductions.most() * reductions.least()), tile);
                 return;
             }
@@ -104,7 +123,7 @@ final class BentTile {
     }
 
     private static Mat filtered(Mat part, double reduction) {
-        Optional<LowPass> filter = LowPass.forReduction(reduction);
+        Optional<LowPass> filter = LowPass.forPlace(reduction);
         if (filter.isPresent()) {
             return filter.get().filtered(part);
         }

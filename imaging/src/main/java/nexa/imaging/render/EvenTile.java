@@ -8,7 +8,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 final class EvenTile {
     private EvenTile() {}
 
-    static void render(Mat source, Affine tileToSource, Mat tile) {
+    static void render(Looked source, Affine tileToSource, Mat tile) {
         double reduction = LowPass.reduction(tileToSource);
         int block = SourcePart.block(reduction);
         Optional<LowPass> filter = LowPass.forReduction(reduction / block);

@@ -8,22 +8,28 @@ import nexa.imaging.colour.Profile;
 import nexa.imaging.colour.ToneCurve;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.javacpp.indexer.Indexer;
-import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 
-/** Steps before sampling: on a photo's own pixels, in linear light. */
-public final class LightSteps {
+/** Steps before sampling, for one photo: on its own pixels, in linear light. Shared by threads. */
+final class LightSteps {
     /** Entries from light back to values; by its square root, as darkness needs finer steps. */
     private static final int BACK = 1 << 16;
 
     private final double[] toLight;
     private final int[] toValue = new int[BACK + 1];
     private final List<LightStep> steps;
+    private final Places places;
+    private final Optional<GainTable> table;
 
-    private LightSteps(ToneCurve curve, int most, List<LightStep> steps) {
+    /**
+     * @param photo the whole photo as it was decoded
+     * @param profile of its pixels; empty if they are taken for sRGB
+     */
+    LightSteps(Picture photo, Optional<Profile> profile, List<LightStep> steps) {
         this.steps = steps;
+        int most = photo.bits() == 16 ? 0xFFFF : 0xFF;
+        ToneCurve curve = ToneCurve.of(profile);
         toLight = new double[most + 1];
         for (int value = 0; value <= most; value++) {
             toLight[value] = curve.toLight((double) value / most);
@@ -36,57 +42,36 @@ public final class LightSteps {
             }
             toValue[i] = value;
         }
+        places = new Places(photo.mat());
+        table = most == 0xFF ? Optional.of(new GainTable(this)) : Optional.empty();
     }
 
     /**
      * A new picture, or a second handle on the same pixels if there are no steps. What gets lighter than white is white;
-     * transparency stays as it is.
-     *
-     * @param photo the whole photo as it was decoded
-     * @param profile of its pixels; empty if they are taken for sRGB
+     * transparency stays as it is. Parameters as of the constructor.
      */
-    public static Picture apply(Picture photo, Optional<Profile> profile, List<LightStep> steps) {
-        return apply(photo, profile, steps, Part.ALL);
-    }
-
-    /**
-     * What is looked at of a photo, in its pixels; the far edges are outside.
-     *
-     * @param right and more is meant up to the photo's own edge; so for all sides
-     */
-    record Part(int left, int top, int right, int bottom) {
-        static final Part ALL = new Part(0, 0, Integer.MAX_VALUE, Integer.MAX_VALUE);
-
-        Part of(Mat photo) {
-            return new Part(
-                    Math.clamp(left, 0, photo.cols()),
-                    Math.clamp(top, 0, photo.rows()),
-                    Math.clamp(right, 0, photo.cols()),
-                    Math.clamp(bottom, 0, photo.rows()));
-        }
-    }
-
-    /**
-     * The same, but elsewhere than in a part the pixels are left as they are.
-     *
-     * @param looked where the picture will be looked at
-     */
-    static Picture apply(Picture photo, Optional<Profile> profile, List<LightStep> steps, Part looked) {
+    static Picture apply(Picture photo, Optional<Profile> profile, List<LightStep> steps) {
         if (steps.isEmpty()) {
             return photo.shared();
         }
-        boolean deep = photo.bits() == 16;
-        Part part = looked.of(photo.mat());
-        LightSteps doing = new LightSteps(ToneCurve.of(profile), deep ? 0xFFFF : 0xFF, steps);
         Mat lit = photo.mat().clone();
-        try (Indexer values = lit.createIndexer()) {
-            switch (values) {
-                case UByteIndexer unused -> doing.bytes(lit, part);
-                case UShortIndexer shorts -> doing.shorts(shorts, lit, part);
-                default -> throw new IllegalArgumentException("pictures have 8 or 16 bits");
+        new LightSteps(photo, profile, steps).lighten(lit, 0, 0);
+        return new Picture(lit);
+    }
+
+    /**
+     * @param part of the photo's pixels; it is written
+     * @param left where it begins in the photo
+     * @param top the same
+     */
+    void lighten(Mat part, int left, int top) {
+        if (table.isPresent()) {
+            bytes(table.get(), part, left, top);
+        } else {
+            try (UShortIndexer values = part.createIndexer()) {
+                shorts(values, part, left, top);
             }
         }
-        return new Picture(lit);
     }
 
     private double gain(double squared) {
@@ -98,13 +83,12 @@ public final class LightSteps {
         return toValue[(int) Math.round(Math.sqrt(light) * BACK)];
     }
 
-    private void shorts(UShortIndexer values, Mat picture, Part part) {
-        Places places = new Places(picture);
-        int[] row = new int[picture.cols() * places.channels];
-        for (int y = part.top; y < part.bottom; y++) {
+    private void shorts(UShortIndexer values, Mat part, int left, int top) {
+        int[] row = new int[part.cols() * places.channels];
+        for (int y = 0; y < part.rows(); y++) {
             values.get(y, 0, row);
-            for (int x = part.left; x < part.right; x++) {
-                double gain = gain(places.squared(x, y));
+            for (int x = 0; x < part.cols(); x++) {
+                double gain = gain(places.squared(left + x, top + y));
                 int from = x * places.channels;
                 for (int i = from; i < from + places.colours; i++) {
                     row[i] = lit(row[i], gain);
@@ -114,16 +98,13 @@ public final class LightSteps {
         }
     }
 
-    private void bytes(Mat picture, Part part) {
-        Places places = new Places(picture);
-        GainTable table = new GainTable(this);
-        int width = picture.cols();
-        long step = picture.step();
-        byte[] row = new byte[width * places.channels];
-        try (BytePointer pixels = picture.data()) {
-            for (int y = part.top; y < part.bottom; y++) {
+    private void bytes(GainTable gains, Mat part, int left, int top) {
+        long step = part.step();
+        byte[] row = new byte[part.cols() * places.channels];
+        try (BytePointer pixels = part.data()) {
+            for (int y = 0; y < part.rows(); y++) {
                 pixels.position(y * step).get(row);
-                table.lighten(row, places, y, part);
+                gains.lighten(row, places, left, top + y);
                 pixels.position(y * step).put(row);
             }
         }
@@ -169,7 +150,7 @@ public final class LightSteps {
         private static final int VALUES = 256;
 
         private final short[] gains = new short[PLACES + 1];
-        private final byte[] lit = new byte[GAINS * VALUES];
+        private final byte[][] of = new byte[GAINS][VALUES];
 
         GainTable(LightSteps steps) {
             double[] known = new double[PLACES + 1];
@@ -184,7 +165,7 @@ public final class LightSteps {
             for (int gain = 0; gain < GAINS; gain++) {
                 double factor = Math.exp(least + gain * step);
                 for (int value = 0; value < VALUES; value++) {
-                    lit[gain * VALUES + value] = (byte) steps.lit(value, factor);
+                    of[gain][value] = (byte) steps.lit(value, factor);
                 }
             }
         }
@@ -192,25 +173,35 @@ public final class LightSteps {
         /** Pixels that share a gain: in so few it changes by less than a tenth of a value. */
         private static final int TOGETHER = 4;
 
-        void lighten(byte[] row, Places places, int y, Part part) {
+        /** The values of so many pixels of three colours: a loop that is as long each time is not a loop when compiled. */
+        private static final int VALUES_TOGETHER = 3 * TOGETHER;
+
+        void lighten(byte[] row, Places places, int left, int y) {
             double down = places.down[y] + 0.5 / PLACES;
             int channels = places.channels;
-            for (int x = part.left; x < part.right; x += TOGETHER) {
-                int end = Math.min(part.right, x + TOGETHER);
-                int gain = gains[(int) ((places.across[(x + end - 1) / 2] + down) * PLACES)] * VALUES;
-                if (channels == places.colours) {
-                    lighten(row, x * channels, end * channels, gain);
-                } else {
-                    for (int pixel = x; pixel < end; pixel++) {
-                        lighten(row, pixel * channels, pixel * channels + places.colours, gain);
-                    }
+            int width = row.length / channels;
+            for (int x = 0; x < width; x += TOGETHER) {
+                int end = Math.min(width, x + TOGETHER);
+                byte[] lit = of[gains[(int) ((places.across[left + (x + end - 1) / 2] + down) * PLACES)]];
+                if (channels == 3 && end - x == TOGETHER) {
+                    lightenTogether(row, x * 3, lit);
+                    continue;
+                }
+                for (int pixel = x; pixel < end; pixel++) {
+                    lighten(row, pixel * channels, pixel * channels + places.colours, lit);
                 }
             }
         }
 
-        private void lighten(byte[] row, int from, int to, int gain) {
+        private static void lightenTogether(byte[] row, int from, byte[] lit) {
+            for (int i = 0; i < VALUES_TOGETHER; i++) {
+                row[from + i] = lit[row[from + i] & 0xFF];
+            }
+        }
+
+        private static void lighten(byte[] row, int from, int to, byte[] lit) {
             for (int i = from; i < to; i++) {
-                row[i] = lit[gain + (row[i] & 0xFF)];
+                row[i] = lit[row[i] & 0xFF];
             }
         }
     }

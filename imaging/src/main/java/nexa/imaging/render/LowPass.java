@@ -17,8 +17,11 @@ import org.bytedeco.opencv.opencv_core.Point;
 final class LowPass {
     private static final int LOBES = 4;
 
-    /** A reduction by a few percent needs no filter. */
+    /** A picture that is reduced by a few percent everywhere needs no filter. */
     private static final double NEARLY_NONE = 1.05;
+
+    /** Where reductions change from place to place, one without a filter would show against its neighbour that has one. */
+    private static final double NONE = 1.005;
 
     private final float[] kernel;
 
@@ -40,6 +43,15 @@ final class LowPass {
     /** Empty if there is nothing to take out. */
     static Optional<LowPass> forReduction(double reduction) {
         return reduction > NEARLY_NONE ? Optional.of(new LowPass(reduction)) : Optional.empty();
+    }
+
+    /** The same for a place of a picture that is reduced by more elsewhere. */
+    static Optional<LowPass> forPlace(double reduction) {
+        return isNeededAt(reduction) ? Optional.of(new LowPass(reduction)) : Optional.empty();
+    }
+
+    static boolean isNeededAt(double reduction) {
+        return reduction > NONE;
     }
 
     /** Source pixels to an output pixel, along the side of it that sees most. */

@@ -61,10 +61,19 @@ sealed interface Sampling extends AutoCloseable {
 
     /** Each colour from its own place. */
     static Sampling of(ColourMaps tileToPart, int width, int height) {
-        if (tileToPart.areAlike()) {
+        return of(tileToPart, width, height, BentMap.step(tileToPart.green(), width, height));
+    }
+
+    /** @param step {@link BentMap#step} of the picture that the tile is part of */
+    static Sampling of(ColourMaps tileToPart, int width, int height, int step) {
+        boolean alike = tileToPart.areAlike();
+        if (alike && (tileToPart.green() instanceof Affine || tileToPart.green() instanceof Projective)) {
             return of(tileToPart.green(), width, height);
         }
-        Places green = BentMap.of(tileToPart.green(), width, height).places();
+        Places green = BentMap.of(tileToPart.green(), width, height, step).places();
+        if (alike) {
+            return new Bent(green);
+        }
         return new ByColour(
                 bent(tileToPart.blue(), tileToPart.green(), green),
                 new Bent(green),

@@ -2,6 +2,7 @@ package nexa.imaging.render;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
@@ -24,9 +25,6 @@ public final class SinglePass {
     /** Pixels along a tile's side: what it sees of the source stays near the processor's caches. */
     private static final int TILE = 192;
 
-    /** More than any filter looks around itself, in pixels of a source that is reduced to half. */
-    private static final int AROUND = 16;
-
     private SinglePass() {}
 
     /**
@@ -41,18 +39,7 @@ public final class SinglePass {
 
     /** The same with each colour from its own place. A grey picture is all green; so is how opaque a pixel is. */
     public static Picture render(Picture source, ColourMaps outputToSource, PixelSize output) {
-        Mat rendered = new Mat(output.height(), output.width(), source.mat().type());
-        for (int top = 0; top < output.height(); top += TILE) {
-            for (int left = 0; left < output.width(); left += TILE) {
-                int width = Math.min(TILE, output.width() - left);
-                int height = Math.min(TILE, output.height() - top);
-                try (Rect area = new Rect(left, top, width, height);
-                        Mat tile = new Mat(rendered, area)) {
-                    renderTile(source.mat(), Affine.translation(left, top), outputToSource, tile);
-                }
-            }
-        }
-        return new Picture(rendered);
+        return render(new Looked(source.mat(), Optional.empty()), outputToSource, output);
     }
 
     /**
@@ -66,31 +53,29 @@ public final class SinglePass {
             List<LightStep> light,
             ColourMaps outputToSource,
             PixelSize output) {
-        try (Picture lit = LightSteps.apply(source, profile, light, looked(outputToSource, output))) {
-            return render(lit, outputToSource, output);
-        }
+        return render(Looked.of(source, profile, light), outputToSource, output);
     }
 
-    /** What a picture sees of its source, with what filters see around it. */
-    private static LightSteps.Part looked(ColourMaps outputToSource, PixelSize output) {
-        Seen seen = Seen.of(outputToSource, output.width(), output.height());
-        double reduction = Math.max(
-                1,
-                Math.max(seen.right() - seen.left(), seen.bottom() - seen.top())
-                        / Math.min(output.width(), output.height()));
-        int around = (int) Math.min(Integer.MAX_VALUE / 4, AROUND * (1 + reduction));
-        return new LightSteps.Part(
-                (int) Math.floor(seen.left()) - around,
-                (int) Math.floor(seen.top()) - around,
-                (int) Math.ceil(seen.right()) + around,
-                (int) Math.ceil(seen.bottom()) + around);
+    private static Picture render(Looked source, ColourMaps outputToSource, PixelSize output) {
+        if (outputToSource.areAlike() && outputToSource.green() instanceof Affine even) {
+            return inTiles(source, output, (toOutput, tile) -> EvenTile.render(source, toOutput.then(even), tile));
+        }
+        BentTile tiles = new BentTile(source, BentMap.step(outputToSource.green(), output.width(), output.height()));
+        return inTiles(source, output, (toOutput, tile) -> tiles.render(outputToSource.after(toOutput), tile));
     }
 
-    private static void renderTile(Mat source, Affine tileToOutput, ColourMaps outputToSource, Mat tile) {
-        if (outputToSource.areAlike() && outputToSource.green() instanceof Affine straight) {
-            EvenTile.render(source, tileToOutput.then(straight), tile);
-        } else {
-            BentTile.render(source, outputToSource.after(tileToOutput), tile);
+    private static Picture inTiles(Looked source, PixelSize output, BiConsumer<Affine, Mat> renderTile) {
+        Mat rendered = new Mat(output.height(), output.width(), source.pixels().type());
+        for (int top = 0; top < output.height(); top += TILE) {
+            for (int left = 0; left < output.width(); left += TILE) {
+                int width = Math.min(TILE, output.width() - left);
+                int height = Math.min(TILE, output.height() - top);
+                try (Rect area = new Rect(left, top, width, height);
+                        Mat tile = new Mat(rendered, area)) {
+                    renderTile.accept(Affine.translation(left, top), tile);
+                }
+            }
         }
+        return new Picture(rendered);
     }
 }

@@ -18,7 +18,7 @@ import org.bytedeco.opencv.opencv_core.Size;
  * parts. Where very much is left out, pixels are averaged in square blocks first, so that a part's size is bounded
  * whatever the reduction; the blocks lie on the same grid in all tiles.
  *
- * @param pixels a view of the source, or averaged blocks of it
+ * @param pixels of the source, or averaged blocks of it
  * @param block source pixels along a block's side
  * @param toPart from the source's continuous pixels to the part's
  */
@@ -44,14 +44,16 @@ record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable
      * @param seen what the tile covers, in the source's continuous pixels
      * @param filterReach pixels of the part around it that the filter needs
      */
-    static SourcePart of(Mat source, Seen seen, int block, int filterReach) {
+    static SourcePart of(Looked source, Seen seen, int block, int filterReach) {
         int margin = (MARGIN + filterReach) * block;
-        int x = aligned(Math.clamp((long) Math.floor(seen.left()) - margin, 0, source.cols() - 1), block);
-        int y = aligned(Math.clamp((long) Math.floor(seen.top()) - margin, 0, source.rows() - 1), block);
-        int xEnd = Math.clamp((long) Math.ceil(seen.right()) + margin, x + 1, source.cols());
-        int yEnd = Math.clamp((long) Math.ceil(seen.bottom()) + margin, y + 1, source.rows());
+        int across = source.pixels().cols();
+        int down = source.pixels().rows();
+        int x = aligned(Math.clamp((long) Math.floor(seen.left()) - margin, 0, across - 1), block);
+        int y = aligned(Math.clamp((long) Math.floor(seen.top()) - margin, 0, down - 1), block);
+        int xEnd = Math.clamp((long) Math.ceil(seen.right()) + margin, x + 1, across);
+        int yEnd = Math.clamp((long) Math.ceil(seen.bottom()) + margin, y + 1, down);
         try (Rect area = new Rect(x, y, xEnd - x, yEnd - y)) {
-            Mat part = new Mat(source, area);
+            Mat part = source.part(area);
             return block == 1
                     ? new SourcePart(part, 1, Affine.translation(-x, -y))
                     : new SourcePart(
