@@ -18,10 +18,20 @@ final class Constraints {
         this.planes = planes;
     }
 
+    /** These and one more, which takes the place of those that say less. */
     Constraints and(HalfPlane plane) {
-        HalfPlane[] more = Arrays.copyOf(planes, planes.length + 1);
-        more[planes.length] = plane;
-        return new Constraints(more);
+        HalfPlane[] more = new HalfPlane[planes.length + 1];
+        int count = 0;
+        for (HalfPlane known : planes) {
+            if (known.isWithin(plane)) {
+                return this;
+            }
+            if (!plane.isWithin(known)) {
+                more[count++] = known;
+            }
+        }
+        more[count++] = plane;
+        return new Constraints(count == more.length ? more : Arrays.copyOf(more, count));
     }
 
     /** What there is at a size. */

@@ -13,9 +13,11 @@ record HalfPlane(double nx, double ny, double offset, double reach) {
 
     /** Where frames lie wholly to the right of a line, as seen along it with y down. */
     static HalfPlane rightOf(Point from, Point to, double halfWidth, double halfHeight) {
-        double length = from.distance(to);
-        double nx = (from.y() - to.y()) / length;
-        double ny = (to.x() - from.x()) / length;
+        double right = to.x() - from.x();
+        double down = to.y() - from.y();
+        double length = Math.sqrt(right * right + down * down);
+        double nx = -down / length;
+        double ny = right / length;
         return new HalfPlane(
                 nx, ny, nx * from.x() + ny * from.y(), Math.abs(nx) * halfWidth + Math.abs(ny) * halfHeight);
     }
@@ -32,6 +34,11 @@ record HalfPlane(double nx, double ny, double offset, double reach) {
     /** The other side of the line. */
     HalfPlane opposite() {
         return new HalfPlane(-nx, -ny, -offset, -reach);
+    }
+
+    /** Whether at every size it is part of a parallel one. */
+    boolean isWithin(HalfPlane other) {
+        return nx == other.nx && ny == other.ny && reach == other.reach && offset >= other.offset;
     }
 
     double cross(HalfPlane other) {

@@ -3,6 +3,7 @@ package nexa.core.fit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.PriorityQueue;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
@@ -32,6 +33,14 @@ final class PlaceSearch {
     private final double halfWidth;
     private final double halfHeight;
     private final HalfPlane[] hull;
+
+    /** The region's corners, the first of them again at the end. */
+    private final double[] xs;
+
+    private final double[] ys;
+    private final PriorityQueue<Candidate> waiting =
+            new PriorityQueue<>(Comparator.comparingDouble((Candidate candidate) -> -candidate.place.size)
+                    .thenComparingDouble(Candidate::apart));
     private double least = Double.NaN;
 
     /** @param size as a factor of the wish's */
@@ -40,13 +49,16 @@ final class PlaceSearch {
     /** Of a size that is known to fit; what is smaller by more than rounding need not be looked at. */
     private static final double SPARED = 1 - 1e-9;
 
-    private record Candidate(Place place, double distance, Constraints constraints) {}
+    /** @param apart the square of its distance from the wish */
+    private record Candidate(Place place, double apart, Constraints constraints) {}
 
     PlaceSearch(Region region, Frame wish) {
         this.region = region;
         this.wish = wish;
         halfWidth = wish.width() / 2;
         halfHeight = wish.height() / 2;
+        xs = IntStream.rangeClosed(0, region.size()).mapToDouble(region::x).toArray();
+        ys = IntStream.rangeClosed(0, region.size()).mapToDouble(region::y).toArray();
         List<Point> corners = region.hull();
         hull = new HalfPlane[corners.size()];
         for (int i = 0; i < hull.length; i++) {
@@ -54,23 +66,42 @@ final class PlaceSearch {
         }
     }
 
-    /** The best place for a frame of at most a size. */
-    Place from(double size) {
-        PriorityQueue<Candidate> waiting =
-                new PriorityQueue<>(Comparator.comparingDouble((Candidate candidate) -> -candidate.place.size)
-                        .thenComparingDouble(Candidate::distance));
-        add(waiting, Constraints.NONE, size, Constraints.NONE.nearest(wish.centre(), size));
+    /** The largest size of at most the wish's, and of its places the nearest but for rounding. */
+    Place largest() {
+        add(Constraints.NONE, 1, Constraints.NONE.nearest(wish.centre(), 1));
+        return best();
+    }
+
+    /**
+     * The nearest of all places for a size that the largest leaves hardly more room than for itself: those that are as large
+     * but for rounding wait already.
+     *
+     * @param size smaller than what {@link #largest} found
+     */
+    Place nearest(double size) {
+        List<Candidate> large =
+                waiting.stream().filter(each -> each.place.size >= size).toList();
+        waiting.clear();
+        for (Candidate each : large) {
+            add(each.constraints, size, each.constraints.nearest(wish.centre(), size));
+        }
+        return best();
+    }
+
+    /** Looks on until the best of what waits is free; it goes on waiting. */
+    private Place best() {
         while (!waiting.isEmpty()) {
-            Candidate best = waiting.remove();
+            Candidate best = waiting.peek();
             List<HalfPlane> exits = exits(best.place);
             if (exits.isEmpty()) {
                 return best.place;
             }
+            waiting.remove();
             Constraints rest = best.constraints;
             for (HalfPlane exit : exits) {
                 Constraints further = rest.and(exit);
                 double most = best.place.size;
-                add(waiting, further, most, further.nearest(wish.centre(), most, best.place.centre));
+                add(further, most, further.nearest(wish.centre(), most, best.place.centre));
                 rest = rest.and(exit.opposite());
             }
         }
@@ -82,8 +113,7 @@ final class PlaceSearch {
      *
      * @param atMost what there is at the largest size
      */
-    private void add(
-            PriorityQueue<Candidate> waiting, Constraints constraints, double most, Constraints.Answer atMost) {
+    private void add(Constraints constraints, double most, Constraints.Answer atMost) {
         double size = most;
         Constraints.Answer answer = atMost;
         for (double progress = PROGRESS; answer instanceof Constraints.Nowhere(double open); progress *= 2) {
@@ -94,7 +124,9 @@ final class PlaceSearch {
             answer = constraints.nearest(wish.centre(), size);
         }
         Point centre = ((Constraints.Nearest) answer).centre();
-        waiting.add(new Candidate(new Place(centre, size), centre.distance(wish.centre()), constraints));
+        double right = centre.x() - wish.centreX();
+        double down = centre.y() - wish.centreY();
+        waiting.add(new Candidate(new Place(centre, size), right * right + down * down, constraints));
     }
 
     /** A size for which there is a place: as large as fits where the wish is, or in the middle of the region. */
@@ -144,11 +176,13 @@ final class PlaceSearch {
         double reachY = halfHeight * size - TOUCHING;
         double most = 0;
         int deepest = -1;
-        for (int side = 0; side < region.size(); side++) {
-            double ax = region.x(side) - x;
-            double ay = region.y(side) - y;
-            double bx = region.x(side + 1) - x;
-            double by = region.y(side + 1) - y;
+        double bx = xs[0] - x;
+        double by = ys[0] - y;
+        for (int side = 0; side < xs.length - 1; side++) {
+            double ax = bx;
+            double ay = by;
+            bx = xs[side + 1] - x;
+            by = ys[side + 1] - y;
             double depth = Math.min(
                     Math.min(reachX + Math.max(ax, bx), reachX - Math.min(ax, bx)),
                     Math.min(reachY + Math.max(ay, by), reachY - Math.min(ay, by)));

@@ -19,13 +19,12 @@ final class RegionFit {
 
     static Frame within(Region region, Frame wish) {
         PlaceSearch search = new PlaceSearch(region, wish);
-        PlaceSearch.Place largest = search.from(1);
+        PlaceSearch.Place largest = search.largest();
         if (largest.size() == 1) {
             return largest.centre().equals(wish.centre()) ? wish : at(wish, largest);
         }
         // several places may have the largest size but for rounding; of those the nearest is wanted
-        double size = largest.size() * (1 - EASE);
-        return at(wish, search.from(size));
+        return at(wish, search.nearest(largest.size() * (1 - EASE)));
     }
 
     private static Frame at(Frame wish, PlaceSearch.Place place) {

@@ -64,6 +64,13 @@ public record Affine(double xx, double xy, double dx, double yx, double yy, doub
         return this;
     }
 
+    /** How many times longer the length becomes that grows most: the largest singular value. */
+    public double largestStretch() {
+        double squares = xx * xx + xy * xy + yx * yx + yy * yy;
+        double area = determinant();
+        return Math.sqrt((squares + Math.sqrt(Math.max(0, squares * squares - 4 * area * area))) / 2);
+    }
+
     /** What areas grow by; negative if the map mirrors. */
     public double determinant() {
         return xx * yy - xy * yx;

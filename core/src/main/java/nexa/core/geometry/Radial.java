@@ -33,7 +33,7 @@ public record Radial(Point centre, double unit, RadialCurve curve, boolean undon
     public Point apply(Point p) {
         double x = p.x() - centre.x();
         double y = p.y() - centre.y();
-        double factor = factor(Math.hypot(x, y));
+        double factor = factor(Math.sqrt(x * x + y * y));
         return new Point(centre.x() + x * factor, centre.y() + y * factor);
     }
 

@@ -7,13 +7,15 @@ import nexa.core.geometry.Point;
 
 /** The smallest convex polygon around points (A. M. Andrew, "Another Efficient Algorithm for Convex Hulls", 1979). */
 final class ConvexHull {
+    private static final Comparator<Point> FROM_LEFT =
+            (a, b) -> a.x() == b.x() ? Double.compare(a.y(), b.y()) : Double.compare(a.x(), b.x());
+
     private ConvexHull() {}
 
     /** Its corners, clockwise as seen with y down; none of them on a line with its neighbours. */
     static List<Point> of(List<Point> points) {
-        List<Point> sorted = points.stream()
-                .sorted(Comparator.comparingDouble(Point::x).thenComparingDouble(Point::y))
-                .toList();
+        List<Point> sorted = new ArrayList<>(points);
+        sorted.sort(FROM_LEFT);
         List<Point> hull = half(sorted);
         hull.removeLast();
         hull.addAll(half(sorted.reversed()));

@@ -13,6 +13,9 @@ public sealed interface Outline permits TurnedRectangle, Region {
     /** The corners of the outline in order around it; the first is not repeated at the end. */
     List<Point> corners();
 
+    /** The corners of the smallest convex polygon around it, so that the inside is on the right hand, y down. */
+    List<Point> hull();
+
     /** Whether the point is inside or at most {@code slack} (in long edges) outside. */
     boolean contains(Point level, double slack);
 

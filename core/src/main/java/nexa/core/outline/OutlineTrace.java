@@ -26,6 +26,11 @@ public final class OutlineTrace {
      * @param tolerance how far the pieces may stray from the curve, in the mapped space's unit
      */
     public static Region region(List<Point> polygon, Mapping mapping, double tolerance) {
+        return new Region(corners(polygon, mapping, tolerance));
+    }
+
+    /** The region's corners; parameters as there. */
+    public static List<Point> corners(List<Point> polygon, Mapping mapping, double tolerance) {
         OutlineTrace trace = new OutlineTrace(mapping, tolerance);
         boolean straight = mapping instanceof Affine || mapping instanceof Projective;
         for (int i = 0; i < polygon.size(); i++) {
@@ -33,7 +38,7 @@ public final class OutlineTrace {
             Point to = polygon.get((i + 1) % polygon.size());
             trace.side(from, mapping.apply(from), to, mapping.apply(to), straight ? 0 : MOST_HALVINGS);
         }
-        return new Region(trace.corners);
+        return List.copyOf(trace.corners);
     }
 
     /** Adds the side's beginning and what is needed between; its end is the next side's beginning. */
@@ -59,9 +64,8 @@ public final class OutlineTrace {
     private boolean near(Point p, Point from, Point to) {
         Point along = to.minus(from);
         Point out = p.minus(from);
-        double length = along.length();
-        return length == 0
-                ? out.length() <= tolerance
-                : Math.abs(along.x() * out.y() - along.y() * out.x()) <= tolerance * length;
+        double square = along.x() * along.x() + along.y() * along.y();
+        double cross = along.x() * out.y() - along.y() * out.x();
+        return square == 0 ? out.length() <= tolerance : cross * cross <= tolerance * tolerance * square;
     }
 }

@@ -45,7 +45,7 @@ public final class Region implements Outline {
         return ys[corner == ys.length ? 0 : corner];
     }
 
-    /** The corners of the smallest convex polygon around the region, so that the inside is on the right hand, y down. */
+    @Override
     public List<Point> hull() {
         return hull;
     }

@@ -45,6 +45,11 @@ public record TurnedRectangle(double halfWidth, double halfHeight, Tilt tilt) im
         return (frameWidth * Math.abs(tilt.sin()) + frameHeight * tilt.cos()) / 2;
     }
 
+    @Override
+    public List<Point> hull() {
+        return corners();
+    }
+
     /** Top left, top right, bottom right, bottom left corner of the photo. */
     @Override
     public List<Point> corners() {

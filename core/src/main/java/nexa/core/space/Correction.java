@@ -18,13 +18,25 @@ public final class Correction {
     private final Lens lens;
     private final Plumb plumb;
     private final Mapping lensed;
+    private final Mapping plumbed;
     private final Mapping mapping;
+    private final LensOutline outline;
 
     public Correction(Lens lens, Plumb plumb) {
+        this(lens, plumb, lens.distortion().inverse());
+    }
+
+    private Correction(Lens lens, Plumb plumb, Mapping lensed) {
+        this(lens, plumb, lensed, new LensOutline(lensed));
+    }
+
+    private Correction(Lens lens, Plumb plumb, Mapping lensed, LensOutline outline) {
         this.lens = lens;
         this.plumb = plumb;
-        this.lensed = lens.distortion().inverse();
-        this.mapping = lensed.then(plumb.mapping(lens.reach()));
+        this.lensed = lensed;
+        this.outline = outline;
+        this.plumbed = plumb.mapping(lens.reach());
+        this.mapping = lensed.then(plumbed);
     }
 
     /**
@@ -44,7 +56,7 @@ public final class Correction {
     }
 
     public Correction withPlumb(Plumb other) {
-        return new Correction(lens, other);
+        return new Correction(lens, other, lensed, outline);
     }
 
     public Lens lens() {
@@ -63,6 +75,16 @@ public final class Correction {
     /** The lens's part of it. */
     public Mapping lensMapping() {
         return lensed;
+    }
+
+    /** The plumb's part of it, which leaves straight lines straight. */
+    Mapping plumbMapping() {
+        return plumbed;
+    }
+
+    /** What its lens's part makes of the photo's edge. */
+    LensOutline lensOutline() {
+        return outline;
     }
 
     /** Whether nothing moves; light may change all the same. */

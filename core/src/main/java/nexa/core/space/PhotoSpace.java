@@ -9,11 +9,10 @@ import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
-import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
 import nexa.core.outline.Outline;
-import nexa.core.outline.OutlineTrace;
+import nexa.core.outline.Region;
 import nexa.core.outline.TurnedRectangle;
 import org.jspecify.annotations.Nullable;
 
@@ -79,7 +78,7 @@ public final class PhotoSpace {
         double right = 0;
         double top = 0;
         double bottom = 0;
-        for (Point tilted : outline().corners()) {
+        for (Point tilted : outline().hull()) {
             Point corner = pose.tilt().negated().rotate(tilted);
             left = Math.min(left, corner.x());
             right = Math.max(right, corner.x());
@@ -106,8 +105,19 @@ public final class PhotoSpace {
         if (pose.correction().keepsPlaces()) {
             return rectangle();
         }
-        List<Point> corners = TurnedRectangle.of(asShot, Tilt.NONE).corners();
-        return OutlineTrace.region(corners, asShotToLevel(), Tolerance.FLATNESS / asShot.longEdge());
+        Mapping plumb = pose.correction().plumbMapping();
+        Mapping straight = plumb.then(turnedAndTilted());
+        List<Point> edge = pose.correction().lensOutline().corners(asShot, mostStretch(plumb));
+        return new Region(edge.stream().map(straight::apply).toList());
+    }
+
+    /** By how much a plumb stretches, at most: at one of the photo's corners, where it also reaches farthest. */
+    private double mostStretch(Mapping plumb) {
+        return TurnedRectangle.of(asShot, Tilt.NONE).corners().stream()
+                .map(pose.correction().lensMapping()::apply)
+                .mapToDouble(corner -> plumb.tangent(corner).largestStretch())
+                .max()
+                .orElseThrow();
     }
 
     private TurnedRectangle rectangle() {
@@ -155,7 +165,11 @@ public final class PhotoSpace {
 
     /** From as shot to level, both in the isotropic unit. */
     public Mapping asShotToLevel() {
-        return correction().then(Affine.of(pose.turn())).then(Affine.rotation(pose.tilt()));
+        return correction().then(turnedAndTilted());
+    }
+
+    private Affine turnedAndTilted() {
+        return Affine.of(pose.turn()).then(Affine.rotation(pose.tilt()));
     }
 
     /**

@@ -23,9 +23,9 @@ record LayerBox(double x, double y, double width, double height) {
 
     static LayerBox of(PhotoSpace space, LevelView view, double width, double height) {
         Tilt most = Math.abs(space.pose().tilt().degrees()) > USUAL.degrees() ? new Tilt(Tilt.LIMIT) : USUAL;
-        List<Point> corners = Stream.of(most, most.negated())
-                .map(tilt -> new PhotoSpace(space.asShot(), space.pose().withTilt(tilt)))
-                .flatMap(turned -> turned.outline().corners().stream())
+        List<Point> corners = space.outline().hull().stream()
+                .map(space.pose().tilt().negated()::rotate)
+                .flatMap(level -> Stream.of(most.rotate(level), most.negated().rotate(level)))
                 .map(view::toScreen)
                 .toList();
         double left = down(corners.stream().mapToDouble(Point::x).min().orElseThrow(), width);

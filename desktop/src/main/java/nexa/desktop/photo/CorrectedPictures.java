@@ -1,5 +1,8 @@
 package nexa.desktop.photo;
 
+import static java.util.concurrent.TimeUnit.NANOSECONDS;
+
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -20,12 +23,18 @@ import nexa.imaging.render.CorrectedRaster;
 public final class CorrectedPictures {
     private static final long MOST_BYTES = 96L << 20;
 
+    /** While a correction is scrubbed, small pictures of it follow so often; the processors are needed for the large one. */
+    private static final long APART = Duration.ofMillis(200).toNanos();
+
     /** @param whole else as shot, only its colours corrected */
     private record Key(Raster plain, Correction correction, boolean whole) {}
 
+    /** @param begins when, by the system's clock of nanoseconds */
+    private record Made(CompletableFuture<ScreenPhoto> picture, long begins) {}
+
     private final Executor workers;
     private final Supplier<Profile> screen;
-    private final Map<Key, CompletableFuture<ScreenPhoto>> pictures = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<Key, Made> pictures = new LinkedHashMap<>(16, 0.75f, true);
 
     CorrectedPictures(Executor workers, Supplier<Profile> screen) {
         this.workers = workers;
@@ -47,27 +56,39 @@ public final class CorrectedPictures {
     }
 
     private CompletableFuture<ScreenPhoto> made(Key key, Supplier<ScreenPhoto> making) {
-        CompletableFuture<ScreenPhoto> known = pictures.get(key);
+        Made known = pictures.get(key);
         if (known != null) {
-            return known;
+            return known.picture;
         }
         shed();
+        long wait = wait(key);
         CompletableFuture<ScreenPhoto> made;
         try {
-            made = CompletableFuture.supplyAsync(making, workers);
+            made = CompletableFuture.supplyAsync(
+                    making, wait <= 0 ? workers : CompletableFuture.delayedExecutor(wait, NANOSECONDS, workers));
         } catch (RejectedExecutionException closed) {
             made = CompletableFuture.failedFuture(closed);
         }
-        pictures.put(key, made);
+        pictures.put(key, new Made(made, System.nanoTime() + Math.max(0, wait)));
         return made;
     }
 
+    /** How long until the same photo may be corrected again, nanoseconds. */
+    private long wait(Key key) {
+        return pictures.entrySet().stream()
+                .filter(each -> each.getKey().plain.equals(key.plain) && each.getKey().whole == key.whole)
+                .mapToLong(each -> each.getValue().begins + APART - System.nanoTime())
+                .max()
+                .orElse(0);
+    }
+
     private void shed() {
-        long weight =
-                pictures.values().stream().mapToLong(CorrectedPictures::weight).sum();
+        long weight = pictures.values().stream()
+                .mapToLong(each -> weight(each.picture))
+                .sum();
         var oldest = pictures.values().iterator();
         while (weight > MOST_BYTES && oldest.hasNext()) {
-            weight -= weight(oldest.next());
+            weight -= weight(oldest.next().picture);
             oldest.remove();
         }
     }
