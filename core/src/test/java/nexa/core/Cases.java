@@ -121,7 +121,8 @@ public final class Cases {
     public Lens lens() {
         Bend bend = new Bend(1, 0, between(-0.1, 0.2), 0, between(-0.02, 0.02));
         Bend red = new Bend(between(0.999, 1.001), 0, between(-0.001, 0.001), 0, 0);
-        LensTerms terms = new LensTerms(0.6, bend, red, Bend.NONE, Optional.empty());
+        Point centre = random.nextBoolean() ? Point.ORIGIN : new Point(between(-0.05, 0.05), between(-0.05, 0.05));
+        LensTerms terms = new LensTerms(0.6, centre, bend, red, Bend.NONE, Optional.empty());
         return random.nextInt(4) == 0
                 ? Lens.byHand(new ByHand(between(-0.1, 0.2), between(-1, 1), between(0.3, 0.8)))
                 : Lens.OFF.measured(LensUse.FOUND, "Kiln 24 mm", terms);

@@ -52,6 +52,11 @@ public record Bend(double c0, double c1, double c2, double c3, double c4) {
      * @param unit the length of r = 1
      */
     public Radial mapping(double unit) {
-        return Radial.of(new Point(0, 0), unit, c0, c1, c2, c3, c4);
+        return mapping(Point.ORIGIN, unit);
+    }
+
+    /** The same about another centre. */
+    public Radial mapping(Point centre, double unit) {
+        return Radial.of(centre, unit, c0, c1, c2, c3, c4);
     }
 }

@@ -3,6 +3,7 @@ package nexa.core.lens;
 import java.util.List;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.StraightLine;
 
 /** From what a chart shows of a lens to the terms of the calibration format. */
 public final class ChartFit {
@@ -13,9 +14,10 @@ public final class ChartFit {
      * A lens as a camera model has it: what is seen under the tangent t lies f · t (1 + k1·t² + k2·t⁴ + k3·t⁶) from the middle.
      *
      * @param focal f, in pixels
+     * @param centre what it turns about, in pixels from the photo's middle
      * @param error the root of the mean square of how far corners lie from where the model has them, pixels
      */
-    public record Radial(double focal, double k1, double k2, double k3, double error) {
+    public record Radial(double focal, Point centre, double k1, double k2, double k3, double error) {
         double pixels(double tangent) {
             double squared = tangent * tangent;
             return focal * tangent * (1 + squared * (k1 + squared * (k2 + squared * k3)));
@@ -86,23 +88,13 @@ public final class ChartFit {
         return new BendMeasure(focal, BendModel.COLOUR_POLY3, List.of(terms[0], 0.0, terms[1]));
     }
 
-    /** How far at most points of lines are from the straight line through each, in the points' unit. */
+    /** How far at most points of lines are from the straight line nearest to them all, in the points' unit. */
     public static double straightness(List<List<Point>> lines) {
-        double most = 0;
-        for (List<Point> line : lines) {
-            Point from = line.getFirst();
-            Point along = line.getLast().minus(from);
-            double mean = 0;
-            double[] off = new double[line.size()];
-            for (int i = 0; i < off.length; i++) {
-                Point p = line.get(i).minus(from);
-                off[i] = (along.x() * p.y() - along.y() * p.x()) / along.length();
-                mean += off[i] / off.length;
-            }
-            for (double each : off) {
-                most = Math.max(most, Math.abs(each - mean));
-            }
-        }
-        return most;
+        return lines.stream().mapToDouble(ChartFit::bending).max().orElse(0);
+    }
+
+    private static double bending(List<Point> line) {
+        StraightLine nearest = StraightLine.through(line);
+        return line.stream().mapToDouble(p -> Math.abs(nearest.off(p))).max().orElse(0);
     }
 }

@@ -48,8 +48,8 @@ public record Lens(LensUse use, String name, LensTerms terms, LensAmounts amount
     public Mapping distortion() {
         return switch (use) {
             case OFF -> Affine.IDENTITY;
-            case FOUND, CHOSEN -> bent(terms.distortion().times(amounts.distortion()), terms.unit());
-            case BY_HAND -> bent(hand.distortion(), ByHand.UNIT);
+            case FOUND, CHOSEN -> measured(terms.distortion().times(amounts.distortion()));
+            case BY_HAND -> bent(hand.distortion(), Point.ORIGIN, ByHand.UNIT);
         };
     }
 
@@ -65,16 +65,20 @@ public record Lens(LensUse use, String name, LensTerms terms, LensAmounts amount
 
     /** From where something green is in the photo as shot to where the same in red is. */
     public Mapping red() {
-        return isMeasured() ? bent(terms.red().times(amounts.fringes()), terms.unit()) : Affine.IDENTITY;
+        return isMeasured() ? measured(terms.red().times(amounts.fringes())) : Affine.IDENTITY;
     }
 
     /** The same of blue. */
     public Mapping blue() {
-        return isMeasured() ? bent(terms.blue().times(amounts.fringes()), terms.unit()) : Affine.IDENTITY;
+        return isMeasured() ? measured(terms.blue().times(amounts.fringes())) : Affine.IDENTITY;
     }
 
-    private static Mapping bent(Bend bend, double unit) {
-        return bend.isNone() ? Affine.IDENTITY : bend.mapping(unit);
+    private Mapping measured(Bend bend) {
+        return bent(bend, terms.centre(), terms.unit());
+    }
+
+    private static Mapping bent(Bend bend, Point centre, double unit) {
+        return bend.isNone() ? Affine.IDENTITY : bend.mapping(centre, unit);
     }
 
     public List<LightStep> light() {

@@ -48,6 +48,7 @@ public record LensProfile(
         Sensor sensor = new Sensor(this, asShot, cameraCrop);
         return new LensTerms(
                 sensor.unit(),
+                calibration.centre().times(sensor.unit()),
                 FocalCurve.bend(calibration.distortion(), taken.focal()).orElse(Bend.NONE),
                 FocalCurve.bend(calibration.red(), taken.focal()).orElse(Bend.NONE),
                 FocalCurve.bend(calibration.blue(), taken.focal()).orElse(Bend.NONE),

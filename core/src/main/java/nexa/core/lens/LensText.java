@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import nexa.core.geometry.Point;
 import nexa.core.pixel.CornerLight;
 
 /**
@@ -23,6 +24,10 @@ final class LensText {
         StringBuilder text = new StringBuilder(lens.use().name().toLowerCase(Locale.ROOT));
         if (!lens.terms().equals(LensTerms.NONE)) {
             put(text, "unit", List.of(lens.terms().unit()));
+            Point centre = lens.terms().centre();
+            if (!centre.equals(Point.ORIGIN)) {
+                put(text, "centre", List.of(centre.x(), centre.y()));
+            }
             put(text, "bend", lens.terms().distortion().terms());
             put(text, "red", lens.terms().red().terms());
             put(text, "blue", lens.terms().blue().terms());
@@ -82,6 +87,9 @@ final class LensText {
     private static LensTerms terms(Map<String, List<Double>> all) {
         return new LensTerms(
                 numbers(all, "unit", 1).map(List::getFirst).orElse(1.0),
+                numbers(all, "centre", 2)
+                        .map(at -> new Point(at.get(0), at.get(1)))
+                        .orElse(Point.ORIGIN),
                 numbers(all, "bend", 5).map(Bend::of).orElse(Bend.NONE),
                 numbers(all, "red", 5).map(Bend::of).orElse(Bend.NONE),
                 numbers(all, "blue", 5).map(Bend::of).orElse(Bend.NONE),

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import nexa.core.Cases;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Turn;
 import nexa.core.lens.LensMatch.Why;
 import nexa.core.pixel.CornerLift;
 import org.junit.jupiter.api.Test;
@@ -130,6 +131,24 @@ class LensTest {
             LensTerms terms = ZOOM.terms(calibration, photo, 1, new Taken(focal, 4, 3));
             assertEquals(1 / Math.clamp(focal, 24, 105), terms.distortion().c2(), 1e-12);
         }
+    }
+
+    /** What lies right of the middle of a sensor lies below it when the camera was held with its right side down. */
+    @Test
+    void terms_ofAnAxisOffTheMiddle_lieWhereTheSensorDid() {
+        Calibration calibration = new Calibration(
+                List.of(new BendMeasure(24, BendModel.POLY3, List.of(0.01))),
+                List.of(),
+                List.of(),
+                List.of(),
+                new Point(0.1, 0));
+        LensTerms terms = ZOOM.terms(calibration, new PixelSize(2000, 3000), 1, new Taken(24, 4, 3));
+        assertEquals(0.1 * terms.unit(), terms.centre().x(), 1e-12);
+        Point turned = terms.turned(Turn.CLOCKWISE).centre();
+        assertEquals(0, turned.x(), 1e-12);
+        assertEquals(0.1 * terms.unit(), turned.y(), 1e-12);
+        Lens lens = Lens.OFF.measured(LensUse.FOUND, "Kiln", terms.turned(Turn.CLOCKWISE));
+        assertEquals(0, lens.distortion().apply(turned).distance(turned), 1e-12);
     }
 
     @Test

@@ -37,15 +37,18 @@ import org.bytedeco.opencv.opencv_core.TermCriteria;
 
 /**
  * Measures a lens by photos of the chart: a chessboard of {@value #ACROSS} × {@value #DOWN} inner corners (Z. Zhang, A flexible new
- * technique for camera calibration, 2000, as OpenCV has it). The lens's axis is taken to go through the picture's middle, as
- * the calibration format does.
+ * technique for camera calibration, 2000, as OpenCV has it). Few photos do not tell where the lens's axis is; it is then taken
+ * to go through the picture's middle.
  */
 public final class ChartMeasure {
     public static final int ACROSS = 9;
     public static final int DOWN = 6;
 
     /** How far around a corner its edges are followed: less than half a square, so that no other corner is among them. */
-    private static final double OF_A_SQUARE = 0.4;
+    private static final double OF_A_SQUARE = 0.3;
+
+    /** From so many photos on the axis is looked for. */
+    private static final int MANY = 6;
 
     private static final int LEAST_NEAR = 3;
     private static final int MOST_NEAR = 24;
@@ -158,13 +161,15 @@ public final class ChartMeasure {
             }
             int flags = CALIB_USE_INTRINSIC_GUESS
                     | CALIB_FIX_ASPECT_RATIO
-                    | CALIB_FIX_PRINCIPAL_POINT
+                    | (photos.size() < MANY ? CALIB_FIX_PRINCIPAL_POINT : 0)
                     | CALIB_ZERO_TANGENT_DIST
                     | CALIB_FIX_K3; // where no corner lies it would swing far out
             double error = calibrateCamera(board, seen, pixels, camera, terms, turns, places, flags, FINE);
             try (DoubleIndexer matrix = camera.createIndexer();
                     DoubleIndexer k = terms.createIndexer()) {
-                return new ChartFit.Radial(matrix.get(0, 0), k.get(0), k.get(1), k.get(4), error);
+                Point centre = new Point(
+                        matrix.get(0, 2) - (size.width() - 1) / 2.0, matrix.get(1, 2) - (size.height() - 1) / 2.0);
+                return new ChartFit.Radial(matrix.get(0, 0), centre, k.get(0), k.get(1), k.get(4), error);
             }
         }
     }

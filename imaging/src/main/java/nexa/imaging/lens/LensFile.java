@@ -11,6 +11,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import nexa.core.geometry.Point;
 import nexa.core.lens.BendMeasure;
 import nexa.core.lens.BendModel;
 import nexa.core.lens.Calibration;
@@ -161,6 +162,7 @@ public record LensFile(
             List<BendMeasure> red = new ArrayList<>();
             List<BendMeasure> blue = new ArrayList<>();
             List<LightMeasure> light = new ArrayList<>();
+            Point centre = Point.ORIGIN;
             for (Measure measure : entry.measures()) {
                 try {
                     switch (measure.name()) {
@@ -171,13 +173,14 @@ public record LensFile(
                             red.add(ofRed);
                         }
                         case "vignetting" -> light.add(light(measure));
+                        case "center" -> centre = new Point(measure.number("x", 0), measure.number("y", 0));
                         default -> {} // of what Nexa makes no use
                     }
                 } catch (IllegalArgumentException nonsense) { // a number that is none among them
                     leaveOut(line, measure.name());
                 }
             }
-            return new Calibration(distortion, red, blue, light);
+            return new Calibration(distortion, red, blue, light, centre);
         }
 
         private static BendMeasure distortion(Measure measure) {

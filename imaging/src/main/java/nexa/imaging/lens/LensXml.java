@@ -7,6 +7,7 @@ import java.util.Locale;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
+import nexa.core.geometry.Point;
 import nexa.core.lens.BendMeasure;
 import nexa.core.lens.Calibration;
 import nexa.core.lens.LensProfile;
@@ -58,6 +59,15 @@ public final class LensXml {
         }
         text("cropfactor", number(lens.crop()));
         text("aspect-ratio", number(lens.aspect()));
+        if (!calibration.centre().equals(Point.ORIGIN)) {
+            measure(
+                    2,
+                    "center",
+                    "x",
+                    number(calibration.centre().x()),
+                    "y",
+                    number(calibration.centre().y()));
+        }
         calibration(calibration);
         end(1);
         end(0);
@@ -67,17 +77,18 @@ public final class LensXml {
     private void calibration(Calibration calibration) throws XMLStreamException {
         begin(2, "calibration");
         for (BendMeasure measure : calibration.distortion()) {
-            measure("distortion", "model", "ptlens", "focal", number(measure.focal()));
+            measure(3, "distortion", "model", "ptlens", "focal", number(measure.focal()));
             terms(List.of("a", "b", "c"), measure);
         }
         for (int i = 0; i < calibration.red().size(); i++) {
             BendMeasure red = calibration.red().get(i);
-            measure("tca", "model", "poly3", "focal", number(red.focal()));
+            measure(3, "tca", "model", "poly3", "focal", number(red.focal()));
             terms(List.of("vr", "cr", "br"), red);
             terms(List.of("vb", "cb", "bb"), calibration.blue().get(i));
         }
         for (LightMeasure light : calibration.light()) {
             measure(
+                    3,
                     "vignetting",
                     "model",
                     "pa",
@@ -97,8 +108,8 @@ public final class LensXml {
         end(2);
     }
 
-    private void measure(String name, String... values) throws XMLStreamException {
-        indent(3);
+    private void measure(int depth, String name, String... values) throws XMLStreamException {
+        indent(depth);
         xml.writeEmptyElement(name);
         for (int i = 0; i < values.length; i += 2) {
             xml.writeAttribute(values[i], values[i + 1]);

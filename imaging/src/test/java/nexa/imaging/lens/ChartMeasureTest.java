@@ -60,9 +60,9 @@ class ChartMeasureTest {
     }
 
     /** From a photo's continuous pixels to the board's, of a camera held somehow. */
-    private static Mapping seen(double pitch, double yaw) {
+    private static Mapping seen(double pitch, double yaw, Point axis) {
         Mapping held = Plumb.of(pitch, yaw, 0.9).mapping(0.7);
-        return Affine.translation(-PHOTO.width() / 2.0, -PHOTO.height() / 2.0)
+        return Affine.translation(-PHOTO.width() / 2.0 - axis.x(), -PHOTO.height() / 2.0 - axis.y())
                 .then(LENS.mapping(UNIT).inverse())
                 .then(Affine.scale(NEAR / PHOTO.longEdge(), NEAR / PHOTO.longEdge()))
                 .then(held)
@@ -70,10 +70,10 @@ class ChartMeasureTest {
                 .then(Affine.translation(600, 450));
     }
 
-    private static Picture photo(Picture board, double pitch, double yaw) {
-        Mapping green = seen(pitch, yaw);
+    private static Picture photo(Picture board, double pitch, double yaw, Point axis) {
+        Mapping green = seen(pitch, yaw, axis);
         Mapping red = Affine.translation(-PHOTO.width() / 2.0, -PHOTO.height() / 2.0)
-                .then(RED.mapping(UNIT).inverse())
+                .then(RED.mapping(axis, UNIT).inverse())
                 .then(Affine.translation(PHOTO.width() / 2.0, PHOTO.height() / 2.0))
                 .then(green);
         return SinglePass.render(board, new ColourMaps(red, green, green), PHOTO);
@@ -81,16 +81,7 @@ class ChartMeasureTest {
 
     @Test
     void chartThroughAKnownLens_tellsThatLens() {
-        List<Corners> found = new ArrayList<>();
-        double[][] held = {{0, 0}, {18, 0}, {-18, 4}, {3, 20}, {-4, -20}, {12, 14}};
-        try (Picture board = board()) {
-            for (double[] how : held) {
-                try (Picture photo = photo(board, how[0], how[1])) {
-                    ChartMeasure.corners(photo).ifPresent(found::add);
-                }
-            }
-        }
-        assertEquals(held.length, found.size());
+        List<Corners> found = found(Point.ORIGIN);
         ChartFit.Radial radial = ChartMeasure.fit(found);
         assertTrue(radial.error() < 0.2, radial::toString);
         BendMeasure measured = ChartFit.ptlens(radial, PHOTO, 28);
@@ -108,6 +99,44 @@ class ChartMeasureTest {
         double grey = 1 / 3.0; // a grey made of three colours lies a third of the way to red, or less
         assertEquals(RED.c0() - 1, red.terms().getFirst() - 1, 0.0006);
         assertTrue(red.terms().getFirst() - 1 > grey * (RED.c0() - 1), red::toString);
+    }
+
+    /** Its axis is found where it is, and its lines come out straight. */
+    @Test
+    void chartThroughALensOffTheMiddle_tellsItsAxis() {
+        Point axis = new Point(14, -9);
+        List<Corners> found = found(axis);
+        ChartFit.Radial radial = ChartMeasure.fit(found);
+        assertTrue(radial.error() < 0.2, radial::toString);
+        assertEquals(0, radial.centre().distance(axis), 2.5, radial::toString);
+        Mapping straight = ChartFit.ptlens(radial, PHOTO, 28)
+                .bend()
+                .mapping(radial.centre(), ChartFit.unit(PHOTO))
+                .inverse();
+        for (Corners photo : found) {
+            List<Point> corners = centred(List.of(photo), Corners::grey);
+            List<List<Point>> rows = new ArrayList<>();
+            for (int row = 0; row < ChartMeasure.DOWN; row++) {
+                rows.add(corners.subList(row * ChartMeasure.ACROSS, (row + 1) * ChartMeasure.ACROSS).stream()
+                        .map(straight::apply)
+                        .toList());
+            }
+            assertTrue(ChartFit.straightness(rows) < 0.5, () -> "straight within " + ChartFit.straightness(rows));
+        }
+    }
+
+    private static List<Corners> found(Point axis) {
+        List<Corners> found = new ArrayList<>();
+        double[][] held = {{0, 0}, {18, 0}, {-18, 4}, {3, 20}, {-4, -20}, {12, 14}};
+        try (Picture board = board()) {
+            for (double[] how : held) {
+                try (Picture photo = photo(board, how[0], how[1], axis)) {
+                    ChartMeasure.corners(photo).ifPresent(found::add);
+                }
+            }
+        }
+        assertEquals(held.length, found.size());
+        return found;
     }
 
     private interface Of {
@@ -164,7 +193,8 @@ class ChartMeasureTest {
                 List.of(new BendMeasure(24, BendModel.PTLENS, List.of(0.0125, -0.03, 0.00125))),
                 List.of(new BendMeasure(24, BendModel.COLOUR_POLY3, List.of(1.0002, 0.0, -1e-5))),
                 List.of(new BendMeasure(24, BendModel.COLOUR_POLY3, List.of(0.9998, 0.0, 2e-5))),
-                List.of(new LightMeasure(24, 4, 10, -0.5, 0.125, -0.0625)));
+                List.of(new LightMeasure(24, 4, 10, -0.5, 0.125, -0.0625)),
+                new Point(0.0625, -0.03125));
         LensFile read = LensFile.read(new ByteArrayInputStream(LensXml.of(lens, calibration, "Kiln 5")));
         assertEquals(List.of(), read.leftOut());
         assertEquals(calibration, read.lenses().getFirst().calibration());

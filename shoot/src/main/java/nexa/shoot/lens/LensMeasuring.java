@@ -3,8 +3,10 @@ package nexa.shoot.lens;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import nexa.core.geometry.Mapping;
@@ -118,20 +120,35 @@ public final class LensMeasuring {
                 .map(photos -> photos.getFirst().facts.asShot())
                 .orElse(new PixelSize(3, 2));
         LensProfile lens = profile(crop, size);
+        Map<Double, ChartFit.Radial> fits = new TreeMap<>();
+        byFocal.forEach((told, photos) -> fits.put(told, ChartMeasure.fit(corners(photos))));
+        Point centre = middle(fits.values());
         byFocal.forEach((told, photos) -> {
-            List<Corners> corners = photos.stream().map(Charted::corners).toList();
-            ChartFit.Radial radial = ChartMeasure.fit(corners);
+            List<Corners> corners = corners(photos);
+            ChartFit.Radial radial = Objects.requireNonNull(fits.get(told));
             double focal = told > 0 ? told : Math.round(360 * radial.focal() / size.longEdge() / crop) / 10.0;
             BendMeasure bend = ChartFit.ptlens(radial, corners.getFirst().photo(), focal);
             distortion.add(bend);
             if (corners.stream().noneMatch(each -> each.red().isEmpty())) {
-                red.add(ChartFit.colour(all(corners, Corners::grey), all(corners, Corners::red), size, focal));
-                blue.add(ChartFit.colour(all(corners, Corners::grey), all(corners, Corners::blue), size, focal));
+                List<Point> grey = all(corners, Corners::grey, centre);
+                red.add(ChartFit.colour(grey, all(corners, Corners::red, centre), size, focal));
+                blue.add(ChartFit.colour(grey, all(corners, Corners::blue, centre), size, focal));
             }
-            measured.add(new Measured(focal, photos.size(), radial.error(), straightness(corners, bend)));
+            measured.add(new Measured(focal, photos.size(), radial.error(), straightness(corners, bend, centre)));
         });
-        return Optional.of(
-                new Result(lens, new Calibration(distortion, red, blue, light), camera.model(), measured, without));
+        Calibration calibration = new Calibration(distortion, red, blue, light, centre.times(1 / ChartFit.unit(size)));
+        return Optional.of(new Result(lens, calibration, camera.model(), measured, without));
+    }
+
+    private static List<Corners> corners(List<Charted> photos) {
+        return photos.stream().map(Charted::corners).toList();
+    }
+
+    /** A lens has one axis, at whatever focal length it was found; in pixels from the photos' middle. */
+    private static Point middle(Collection<ChartFit.Radial> fits) {
+        return new Point(
+                fits.stream().mapToDouble(fit -> fit.centre().x()).average().orElse(0),
+                fits.stream().mapToDouble(fit -> fit.centre().y()).average().orElse(0));
     }
 
     private LensProfile profile(double crop, PixelSize size) {
@@ -151,27 +168,28 @@ public final class LensMeasuring {
         List<Point> in(Corners corners);
     }
 
-    /** From the photos' middles. */
-    private static List<Point> all(List<Corners> photos, Of colour) {
+    /** From the lens's centre. */
+    private static List<Point> all(List<Corners> photos, Of colour, Point centre) {
         List<Point> all = new ArrayList<>();
         for (Corners photo : photos) {
-            colour.in(photo).forEach(p -> all.add(centred(p, photo.photo())));
+            colour.in(photo).forEach(p -> all.add(centred(p, photo.photo(), centre)));
         }
         return all;
     }
 
-    private static Point centred(Point p, PixelSize photo) {
-        return new Point(p.x() - (photo.width() - 1) / 2.0, p.y() - (photo.height() - 1) / 2.0);
+    private static Point centred(Point p, PixelSize photo, Point centre) {
+        return new Point(
+                p.x() - (photo.width() - 1) / 2.0 - centre.x(), p.y() - (photo.height() - 1) / 2.0 - centre.y());
     }
 
     /** How far the chart's lines are from straight once corrected, in pixels. */
-    private static double straightness(List<Corners> photos, BendMeasure bend) {
+    private static double straightness(List<Corners> photos, BendMeasure bend, Point centre) {
         PixelSize size = photos.getFirst().photo();
         Mapping straightening = bend.bend().mapping(ChartFit.unit(size)).inverse();
         List<List<Point>> lines = new ArrayList<>();
         for (Corners photo : photos) {
             List<Point> straight = photo.grey().stream()
-                    .map(p -> straightening.apply(centred(p, size)))
+                    .map(p -> straightening.apply(centred(p, size, centre)))
                     .toList();
             for (int row = 0; row < ChartMeasure.DOWN; row++) {
                 lines.add(straight.subList(row * ChartMeasure.ACROSS, (row + 1) * ChartMeasure.ACROSS));

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Turn;
 import nexa.core.lens.Camera;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensBook;
@@ -136,7 +137,8 @@ public final class Lenses {
         if (focal == 0) {
             return new LensOffer(new LensMatch.Nothing(Why.NO_FOCAL), Optional.empty(), assumed);
         }
-        LensTerms terms = book().terms(lens, facts.asShot(), crop, new Taken(focal, aperture, distance));
+        LensTerms terms = book().terms(lens, facts.asShot(), crop, new Taken(focal, aperture, distance))
+                .turned(Turn.ofExif(facts.exifOrientation()));
         boolean lit = !assumed.contains(Assumed.NO_APERTURE);
         return new LensOffer(
                 new LensMatch.One(lens, crop, why), Optional.of(lit ? terms : terms.withoutLight()), assumed);
