@@ -39,11 +39,11 @@ public final class Panes {
     private final Executor work;
     private final Executor fx;
     private final PaperModel paper;
-    private final Runnable lensList;
+    private final LensPane.Ways lensWays;
 
-    /** @param lensList opens the list of all lenses */
-    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx, Runnable lensList) {
-        this.lensList = lensList;
+    /** @param lensWays where the lens's pane leads to */
+    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx, LensPane.Ways lensWays) {
+        this.lensWays = lensWays;
         this.models = models;
         this.session = models.session();
         this.loader = loader;
@@ -61,7 +61,7 @@ public final class Panes {
             case CARRY -> new CarryPane(session);
             case MARKS -> new MarksPane(models);
             case PLUMB -> new PlumbPane(models);
-            case LENS -> new LensPane(models, lensList);
+            case LENS -> new LensPane(models, lensWays);
             case ALTERNATES -> new AlternatesPane(session, loader, fx);
         };
     }

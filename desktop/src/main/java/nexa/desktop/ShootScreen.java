@@ -19,6 +19,7 @@ import nexa.desktop.brief.RailView;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
+import nexa.desktop.desk.LensPane;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.lineup.LineupView;
@@ -67,7 +68,12 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         this.work = work;
         this.fx = fx;
         this.actions = actions;
-        panes = new Panes(models, loader, work, fx, this::openLenses);
+        panes = new Panes(
+                models,
+                loader,
+                work,
+                fx,
+                new LensPane.Ways(this::openLenses, () -> toggleMode(BenchMode.STRAIGHTENING)));
         header = new HeaderView(models, keys, actions, this);
         rail = new RailView(models, loader, fx, new FromRail());
         wall = new WallView(models, keys, loader, fx);

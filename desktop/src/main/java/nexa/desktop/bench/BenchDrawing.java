@@ -8,23 +8,17 @@ import javafx.scene.paint.Color;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.level.Finding;
-import nexa.core.level.LevelLine;
-import nexa.core.level.LevelLines;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.Nested;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
-import nexa.core.plumb.PlumbFinding;
 import nexa.core.print.OutputSize;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.model.Levelling;
-import nexa.desktop.model.Plumbing;
 import nexa.desktop.paint.Crisp;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
@@ -34,7 +28,6 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.widget.PlumbWords;
 import nexa.desktop.widget.StrokeMemo;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
@@ -42,9 +35,6 @@ import nexa.words.Words;
 
 /** One drawing of the Bench. */
 final class BenchDrawing {
-    /** Radius of the knob that removes a level line. */
-    static final double KNOB = 8;
-
     private static final Color WAITING = Color.gray(0.78);
     private static final double NEIGHBOUR_OPACITY = 0.42;
     private static final double HANDLE = 5.5;
@@ -150,18 +140,11 @@ final class BenchDrawing {
         for (int corner = 0; corner < 4; corner++) {
             double x = box.x() + corner % 2 * box.width();
             double y = box.y() + corner / 2 * box.height();
-            knob(x, y, HANDLE);
+            knob(canvas, x, y, HANDLE);
         }
     }
 
-    /** A knob that removes what it is on. */
-    private void removing(Point at) {
-        knob(at.x(), at.y(), KNOB);
-        canvas.strokeLine(at.x() - 3, at.y() - 3, at.x() + 3, at.y() + 3);
-        canvas.strokeLine(at.x() - 3, at.y() + 3, at.x() + 3, at.y() - 3);
-    }
-
-    private void knob(double x, double y, double radius) {
+    static void knob(GraphicsContext canvas, double x, double y, double radius) {
         canvas.setLineWidth(2);
         canvas.setFill(Color.WHITE);
         canvas.fillOval(x - radius, y - radius, 2 * radius, 2 * radius);
@@ -238,92 +221,12 @@ final class BenchDrawing {
                 : String.format(Locale.ROOT, "%.3f:1", frame.aspect());
     }
 
-    // ---- level ----
-
-    void levelLine(LevelView view, BenchGesture.DrawLevel drawn) {
-        Point from = view.toScreen(drawn.from());
-        Point to = view.toScreen(drawn.to());
-        PhotoPainter.accentLine(canvas, from, to, 2);
-        drawn.line()
-                .ifPresent(line ->
-                        text.tag(Words.of("bench.level.lean", Looks.degrees(line.lean())), to.x() + 14, to.y() - 34));
-    }
-
-    /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
-    void levelling(LevelView view, Levelling levelling) {
-        PhotoSpace space = session.space().orElseThrow();
-        List<LevelLine> lines = levelling.linesProperty().get();
-        for (LevelLine line : lines) {
-            PhotoPainter.accentLine(
-                    canvas, view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
-            Point knob = knob(line, space, view);
-            removing(knob);
-        }
-        if (lines.size() > 1) {
-            text.banner(Words.of(
-                    "bench.level.average",
-                    lines.size(),
-                    Looks.degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
-        }
-        levelling.verdictProperty().get().ifPresent(verdict -> verdict(view, space, verdict));
-    }
-
-    /** A line that is being drawn. */
-    void plumbLine(LevelView view, BenchGesture.DrawPlumb drawn) {
-        PhotoPainter.accentLine(canvas, view.toScreen(drawn.from()), view.toScreen(drawn.to()), 2);
-    }
-
-    /** The drawn lines with their knobs, or those that were found, and what came of them. */
-    void plumbing(LevelView view, Plumbing plumbing) {
-        PhotoSpace space = session.space().orElseThrow();
-        List<Plumbing.Line> lines = plumbing.linesProperty().get();
-        for (Plumbing.Line line : lines) {
-            Point knob = line(view, space, line, 2);
-            removing(knob);
-        }
-        if (!lines.isEmpty()) {
-            text.banner(plumbing.residual()
-                    .map(off -> Words.of("bench.plumb.lines", lines.size(), Looks.degrees(off)))
-                    .orElseGet(() -> Words.of("bench.plumb.one-more")));
-        }
-        plumbing.verdictProperty().get().ifPresent(verdict -> {
-            if (verdict instanceof Plumbing.Verdict.Found(PlumbFinding finding) && finding.accepted()) {
-                finding.lines().forEach(line -> line(view, space, plumbing.shownLine(line), 1.5));
-            }
-            text.banner(PlumbWords.of(verdict));
-        });
-    }
-
-    /** @return where it ends */
-    private Point line(LevelView view, PhotoSpace space, Plumbing.Line line, double wide) {
-        Point to = view.toScreen(space.fromAsShot(line.to()));
-        PhotoPainter.accentLine(canvas, view.toScreen(space.fromAsShot(line.from())), to, wide);
-        return to;
-    }
-
-    /** Where a drawn line's knob is: at its end. */
-    static Point knob(LevelLine line, PhotoSpace space, LevelView view) {
-        return view.toScreen(space.toLevel(line.to()));
-    }
-
-    private void verdict(LevelView view, PhotoSpace space, Levelling.Verdict verdict) {
-        switch (verdict) {
-            case Levelling.Verdict.Searching() -> text.banner(Words.of("bench.auto.searching"));
-            case Levelling.Verdict.Unreadable() -> text.banner(Words.of("bench.auto.unreadable"));
-            case Levelling.Verdict.Found(Finding finding) -> {
-                for (LevelLine line : finding.lines()) {
-                    PhotoPainter.accentLine(
-                            canvas,
-                            view.toScreen(space.toLevel(line.from())),
-                            view.toScreen(space.toLevel(line.to())),
-                            1.5);
-                }
-                text.banner(Looks.words(finding));
-            }
-        }
-    }
-
     // ---- words ----
+
+    /** Lines that were drawn on the photo or found in it. */
+    BenchLines lines() {
+        return new BenchLines(canvas, session, text);
+    }
 
     /** Below the photo: what it is, and how it is framed. */
     void captions(Photo photo, BenchMode mode, Optional<Double> zoom) {

@@ -142,6 +142,29 @@ sealed interface BenchGesture {
         }
     }
 
+    /** Drawn freely along something straight that the lens bends; the bend follows on release. */
+    record DrawEdge(PhotoSpace space, List<Point> points) implements BenchGesture {
+        public DrawEdge {
+            points = List.copyOf(points);
+        }
+
+        DrawEdge extended(Point pointer) {
+            List<Point> longer = new ArrayList<>(points);
+            longer.add(pointer);
+            return new DrawEdge(space, longer);
+        }
+
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(session.framing());
+        }
+
+        @Override
+        public String label() {
+            return "edit.lens";
+        }
+    }
+
     /** From one mark to the other; nearly without a way it is one more mark. */
     record DrawMarks(PhotoSpace space, Point from) implements BenchGesture {
         @Override

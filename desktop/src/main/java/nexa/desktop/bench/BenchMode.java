@@ -10,6 +10,8 @@ public enum BenchMode {
     LEVELLING,
     /** Draws lines along what is upright or level; stays until one is done with it or goes on. */
     PLUMB,
+    /** Draws along something straight that the lens bends. */
+    STRAIGHTENING,
     /** Sets subject marks; stays while one goes on to other photos. */
     MARKING
 }

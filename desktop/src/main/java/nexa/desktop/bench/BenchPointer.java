@@ -1,5 +1,6 @@
 package nexa.desktop.bench;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -15,6 +16,7 @@ import nexa.core.gesture.TiltDrag;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.LensModel;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Marking;
 import nexa.desktop.model.Plumbing;
@@ -49,6 +51,7 @@ final class BenchPointer {
     private final Levelling levelling;
     private final Plumbing plumbing;
     private final Marking marking;
+    private final LensModel lens;
     private final Keys keys;
     private Optional<BenchGesture> gesture = Optional.empty();
     private Optional<LevelView> pressedView = Optional.empty();
@@ -82,6 +85,7 @@ final class BenchPointer {
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
         this.marking = models.marking();
+        this.lens = models.lens();
         this.keys = keys;
         bench.setOnMousePressed(this::pressed);
         bench.setOnMouseDragged(this::dragged);
@@ -145,6 +149,8 @@ final class BenchPointer {
             case LEVELLING ->
                 Optional.of(new BenchGesture.DrawLevel(session.space().orElseThrow(), pointer, pointer));
             case PLUMB -> Optional.of(new BenchGesture.DrawPlumb(session.space().orElseThrow(), pointer, pointer));
+            case STRAIGHTENING ->
+                Optional.of(new BenchGesture.DrawEdge(session.space().orElseThrow(), List.of(pointer)));
             case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
             case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
             case FRAMING ->
@@ -201,6 +207,7 @@ final class BenchPointer {
         gesture = gesture.map(g -> switch (g) {
             case BenchGesture.DrawLevel line -> line.extended(pointer);
             case BenchGesture.DrawPlumb line -> line.extended(pointer);
+            case BenchGesture.DrawEdge line -> line.extended(pointer);
             default -> g;
         });
         gesture.ifPresent(g -> {
@@ -250,6 +257,8 @@ final class BenchPointer {
             if (at.distance(pressed) >= CLICK) {
                 plumbing.add(drawn.space(), drawn.from(), drawn.to());
             }
+        } else if (done instanceof BenchGesture.DrawEdge drawn) {
+            lens.straighten(drawn.space(), drawn.points());
         } else {
             session.gestures().commit(done.label());
         }
@@ -327,14 +336,8 @@ final class BenchPointer {
     void draw(BenchDrawing drawing, LevelView view) {
         shown.ifPresent(now -> drawing.guides(view, now));
         outline.ifPresent(shape -> drawing.outline(view, shape, at));
-        gesture.ifPresent(g -> {
-            if (g instanceof BenchGesture.DrawLevel line) {
-                drawing.levelLine(view, line);
-            } else if (g instanceof BenchGesture.DrawPlumb line) {
-                drawing.plumbLine(view, line);
-            } else if (shown.isPresent() && mode.get() != BenchMode.MARKING) {
-                drawing.readout(at);
-            }
-        });
+        gesture.filter(g -> !drawing.lines().drawn(view, g))
+                .filter(g -> shown.isPresent() && mode.get() != BenchMode.MARKING)
+                .ifPresent(g -> drawing.readout(at));
     }
 }

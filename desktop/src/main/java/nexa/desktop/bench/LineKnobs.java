@@ -20,7 +20,7 @@ record LineKnobs(Session session, Levelling levelling, Plumbing plumbing) {
         return session.space()
                 .filter(space -> removes(
                                 levelling.linesProperty().get(),
-                                line -> BenchDrawing.knob(line, space, view),
+                                line -> BenchLines.knob(line, space, view),
                                 at,
                                 levelling::remove)
                         || removes(
@@ -33,7 +33,7 @@ record LineKnobs(Session session, Levelling levelling, Plumbing plumbing) {
 
     private static <L> boolean removes(List<L> lines, Function<L, Point> knob, Point at, Consumer<L> remove) {
         Optional<L> hit = lines.stream()
-                .filter(line -> knob.apply(line).distance(at) <= BenchDrawing.KNOB + REACH)
+                .filter(line -> knob.apply(line).distance(at) <= BenchLines.KNOB + REACH)
                 .findFirst();
         hit.ifPresent(remove);
         return hit.isPresent();

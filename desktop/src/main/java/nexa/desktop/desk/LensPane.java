@@ -62,8 +62,15 @@ public final class LensPane implements PaneLayer.Content {
     private final Subscription subscription;
     private boolean choosing;
 
-    /** @param all opens the list of the whole shoot's lenses */
-    public LensPane(ShootModels models, Runnable all) {
+    /**
+     * Where else the pane leads to.
+     *
+     * @param list opens the list of the whole shoot's lenses
+     * @param straighten lets a line be drawn along something straight
+     */
+    public record Ways(Runnable list, Runnable straighten) {}
+
+    public LensPane(ShootModels models, Ways ways) {
         session = models.session();
         lens = models.lens();
         off = toggle("lens.use.off", () -> lens.off());
@@ -96,8 +103,11 @@ public final class LensPane implements PaneLayer.Content {
                 value -> now ->
                         now.withHand(new ByHand(now.hand().bend(), now.hand().stops(), value)));
         amounts = new VBox(8, distortion, fringes, corners);
-        hand = new VBox(8, bend, stops, midpoint);
-        Button whole = Buttons.text("lens.all", all);
+        Button straighten = Buttons.text("lens.straighten", ways.straighten());
+        straighten.setId("lens-straighten");
+        Buttons.explain(straighten, Words.of("lens.straighten.tip"));
+        hand = new VBox(8, bend, stops, midpoint, straighten);
+        Button whole = Buttons.text("lens.all", ways.list());
         whole.setId("lens-all");
         search();
         why.getStyleClass().add("note");

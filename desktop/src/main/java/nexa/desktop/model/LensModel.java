@@ -14,12 +14,16 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
+import nexa.core.geometry.Point;
+import nexa.core.lens.ByHand;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensBook;
 import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensUse;
+import nexa.core.lens.Straightening;
 import nexa.core.space.Correction;
+import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.desktop.session.CarriedCorrections;
 import nexa.desktop.session.Session;
@@ -49,6 +53,18 @@ public final class LensModel implements CarriedCorrections {
         }
     }
 
+    /**
+     * A line that was drawn along something straight.
+     *
+     * @param line as shot
+     * @param found what it says of the lens; empty if nothing
+     */
+    public record Straightened(List<Point> line, Optional<Straightening> found) {
+        public Straightened {
+            line = List.copyOf(line);
+        }
+    }
+
     private static final Logger LOG = LoggerFactory.getLogger(LensModel.class);
 
     private final Session session;
@@ -57,6 +73,9 @@ public final class LensModel implements CarriedCorrections {
     private final Executor fx;
     private final ReadOnlyObjectWrapper<Optional<LensOffer>> offer = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<List<Group>>> groups = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Straightened>> straightened =
+            new ReadOnlyObjectWrapper<>(Optional.empty());
+    private Optional<Framing> ours = Optional.empty();
     private boolean asked;
 
     /**
@@ -68,6 +87,11 @@ public final class LensModel implements CarriedCorrections {
         this.lenses = lenses;
         this.work = work;
         this.fx = fx;
+        session.framingProperty().subscribe(framing -> {
+            if (ours.filter(framing::equals).isEmpty()) {
+                forget();
+            }
+        });
     }
 
     /** What there is for the current photo; empty until {@link #look} has found out. */
@@ -78,6 +102,11 @@ public final class LensModel implements CarriedCorrections {
     /** The shoot's photos by their lenses; empty until {@link #lookThrough} has found out. */
     public ReadOnlyObjectProperty<Optional<List<Group>>> groupsProperty() {
         return groups.getReadOnlyProperty();
+    }
+
+    /** What was drawn along something straight last; gone as soon as anything else is done. */
+    public ReadOnlyObjectProperty<Optional<Straightened>> straightenedProperty() {
+        return straightened.getReadOnlyProperty();
     }
 
     public Lens lens() {
@@ -250,6 +279,31 @@ public final class LensModel implements CarriedCorrections {
     public void set(UnaryOperator<Lens> change) {
         session.gestures().abandon();
         change("edit.lens", change);
+    }
+
+    // ---- by a drawn line ----
+
+    /**
+     * Bends by hand so that a drawn line becomes straight, for all photos that are adjusted together.
+     *
+     * @param space in which it was drawn
+     * @param drawn points of level space
+     */
+    public void straighten(PhotoSpace space, List<Point> drawn) {
+        List<Point> line = drawn.stream().map(space::toAsShot).toList();
+        Optional<Straightening> found = Straightening.of(line);
+        session.gestures().abandon();
+        found.ifPresent(straight -> change("edit.lens.line", now -> Lens.byHand(new ByHand(
+                        straight.bend(), now.hand().stops(), now.hand().midpoint()))
+                .withAmounts(now.amounts())));
+        ours = Optional.of(session.framing());
+        straightened.set(Optional.of(new Straightened(line, found)));
+    }
+
+    /** Takes the drawn line out of view; the bend stays. */
+    public void forget() {
+        ours = Optional.empty();
+        straightened.set(Optional.empty());
     }
 
     // ---- carrying ----

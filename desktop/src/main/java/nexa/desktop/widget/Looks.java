@@ -85,6 +85,16 @@ public final class Looks {
                         "bench.auto.found", tilt, percent, finding.lines().size()));
     }
 
+    /** With a tenth of a percent. */
+    public static String percent(double part) {
+        return Words.of(
+                "desk.percent", String.format(Locale.ROOT, "%.1f", 100 * part).replace('-', '−'));
+    }
+
+    public static String pixels(double pixels) {
+        return String.format(Locale.ROOT, "%.1f", pixels);
+    }
+
     public static String degrees(double value) {
         double hundredths = Math.round(value * 100) / 100.0 + 0.0; // no −0.00
         return String.format(Locale.ROOT, hundredths == 0 ? "%.2f" : "%+.2f", hundredths)

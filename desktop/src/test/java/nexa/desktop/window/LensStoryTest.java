@@ -4,21 +4,31 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import nexa.core.carry.Part;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Mapping;
+import nexa.core.geometry.Point;
+import nexa.core.lens.ChartFit;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensUse;
+import nexa.core.lens.Straightening;
 import nexa.core.space.Pose;
+import nexa.desktop.bench.BenchMode;
+import nexa.desktop.bench.BenchView;
 import nexa.desktop.session.MainView;
 import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** A shoot of which two photos were taken with a measured lens. */
 class LensStoryTest extends WindowTest {
@@ -87,6 +97,58 @@ class LensStoryTest extends WindowTest {
         assertEquals(LensUse.OFF, lens("kiln_0201.jpg").use());
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         assertFalse(robot.lookup("#lens-use-found").query().isDisabled(), "it is remembered for the camera");
+    }
+
+    /** A shelf near the top of a barrel photo, whose lens is known: what is drawn along it finds about that lens. */
+    @Test
+    void lineAlongSomethingStraight_findsTheBendByHand(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0224.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
+        until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
+        click(robot, "#lens-use-found");
+        Mapping asShot = lens("kiln_0224.jpg").distortion();
+        List<Point> shelf = shelf(asShot, -0.26);
+        click(robot, "#lens-use-by-hand");
+        click(robot, "#lens-straighten");
+        assertEquals(BenchMode.STRAIGHTENING, bench.modeProperty().get());
+        press(robot, KeyCode.ESCAPE); // the pane lies over the shelf
+        onFx(() -> bench.modeProperty().set(BenchMode.STRAIGHTENING));
+        robot.moveTo(onScreen(bench, shelf.getFirst())).press(MouseButton.PRIMARY);
+        shelf.forEach(place -> robot.moveTo(onScreen(bench, place)));
+        robot.release(MouseButton.PRIMARY);
+        WaitForAsyncUtils.waitForFxEvents();
+        Straightening found = window.models()
+                .orElseThrow()
+                .lens()
+                .straightenedProperty()
+                .get()
+                .orElseThrow()
+                .found()
+                .orElseThrow();
+        assertTrue(found.after() < found.before() / 4, found::toString);
+        assertEquals(LensUse.BY_HAND, lens("kiln_0224.jpg").use());
+        assertEquals(found.bend(), lens("kiln_0224.jpg").hand().bend());
+        List<Point> otherShelf = shelf(asShot, 0.28);
+        Mapping corrected = lens("kiln_0224.jpg").distortion().inverse();
+        List<Point> straightened = otherShelf.stream().map(corrected::apply).toList();
+        assertTrue(
+                ChartFit.straightness(List.of(straightened)) < ChartFit.straightness(List.of(otherShelf)) / 3,
+                "the photo's other side is straighter too");
+        onFx(() -> session().shoot().undo());
+        assertEquals(0, lens("kiln_0224.jpg").hand().bend());
+        assertTrue(window.models()
+                .orElseThrow()
+                .lens()
+                .straightenedProperty()
+                .get()
+                .isEmpty());
+    }
+
+    /** What is straight, as shot. */
+    private static List<Point> shelf(Mapping asShot, double height) {
+        return IntStream.rangeClosed(-12, 12)
+                .mapToObj(i -> asShot.apply(new Point(i * 0.03, height)))
+                .toList();
     }
 
     @Test

@@ -1,0 +1,154 @@
+package nexa.desktop.bench;
+
+import java.util.List;
+import javafx.scene.canvas.GraphicsContext;
+import nexa.core.geometry.Point;
+import nexa.core.level.Finding;
+import nexa.core.level.LevelLine;
+import nexa.core.level.LevelLines;
+import nexa.core.plumb.PlumbFinding;
+import nexa.core.space.PhotoSpace;
+import nexa.desktop.model.LensModel;
+import nexa.desktop.model.Levelling;
+import nexa.desktop.model.Plumbing;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.session.Session;
+import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.PlumbWords;
+import nexa.words.Words;
+
+/** Lines that were drawn on the photo, or found in it, and what came of them. */
+final class BenchLines {
+    /** Radius of the knob that removes a line. */
+    static final double KNOB = 8;
+
+    private final GraphicsContext canvas;
+    private final Session session;
+    private final BenchText text;
+
+    BenchLines(GraphicsContext canvas, Session session, BenchText text) {
+        this.canvas = canvas;
+        this.session = session;
+        this.text = text;
+    }
+
+    /** A line that is being drawn; false if something else goes on. */
+    boolean drawn(LevelView view, BenchGesture gesture) {
+        switch (gesture) {
+            case BenchGesture.DrawLevel line -> levelLine(view, line);
+            case BenchGesture.DrawPlumb line -> path(view, List.of(line.from(), line.to()));
+            case BenchGesture.DrawEdge line -> path(view, line.points());
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void levelLine(LevelView view, BenchGesture.DrawLevel drawn) {
+        Point from = view.toScreen(drawn.from());
+        Point to = view.toScreen(drawn.to());
+        PhotoPainter.accentLine(canvas, from, to, 2);
+        drawn.line()
+                .ifPresent(line ->
+                        text.tag(Words.of("bench.level.lean", Looks.degrees(line.lean())), to.x() + 14, to.y() - 34));
+    }
+
+    /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
+    void levelling(LevelView view, Levelling levelling) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<LevelLine> lines = levelling.linesProperty().get();
+        for (LevelLine line : lines) {
+            PhotoPainter.accentLine(
+                    canvas, view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
+            Point knob = knob(line, space, view);
+            removing(knob);
+        }
+        if (lines.size() > 1) {
+            text.banner(Words.of(
+                    "bench.level.average",
+                    lines.size(),
+                    Looks.degrees(LevelLines.tilt(lines).orElseThrow().degrees())));
+        }
+        levelling.verdictProperty().get().ifPresent(verdict -> verdict(view, space, verdict));
+    }
+
+    /** A line that is drawn freely. */
+    private void path(LevelView view, List<Point> points) {
+        for (int i = 1; i < points.size(); i++) {
+            PhotoPainter.accentLine(canvas, view.toScreen(points.get(i - 1)), view.toScreen(points.get(i)), 2);
+        }
+    }
+
+    /** The line that the bend was found by, and how straight it is now. */
+    void straightened(LevelView view, LensModel.Straightened straightened) {
+        PhotoSpace space = session.space().orElseThrow();
+        path(view, straightened.line().stream().map(space::fromAsShot).toList());
+        text.banner(straightened
+                .found()
+                .map(found -> Words.of(
+                        "bench.straighten.done",
+                        Looks.percent(found.bend()),
+                        Looks.pixels(found.before() * space.asShot().longEdge()),
+                        Looks.pixels(found.after() * space.asShot().longEdge())))
+                .orElseGet(() -> Words.of("bench.straighten.nothing")));
+    }
+
+    /** The drawn lines with their knobs, or those that were found, and what came of them. */
+    void plumbing(LevelView view, Plumbing plumbing) {
+        PhotoSpace space = session.space().orElseThrow();
+        List<Plumbing.Line> lines = plumbing.linesProperty().get();
+        for (Plumbing.Line line : lines) {
+            Point knob = line(view, space, line, 2);
+            removing(knob);
+        }
+        if (!lines.isEmpty()) {
+            text.banner(plumbing.residual()
+                    .map(off -> Words.of("bench.plumb.lines", lines.size(), Looks.degrees(off)))
+                    .orElseGet(() -> Words.of("bench.plumb.one-more")));
+        }
+        plumbing.verdictProperty().get().ifPresent(verdict -> {
+            if (verdict instanceof Plumbing.Verdict.Found(PlumbFinding finding) && finding.accepted()) {
+                finding.lines().forEach(line -> line(view, space, plumbing.shownLine(line), 1.5));
+            }
+            text.banner(PlumbWords.of(verdict));
+        });
+    }
+
+    /** @return where it ends */
+    private Point line(LevelView view, PhotoSpace space, Plumbing.Line line, double wide) {
+        Point to = view.toScreen(space.fromAsShot(line.to()));
+        PhotoPainter.accentLine(canvas, view.toScreen(space.fromAsShot(line.from())), to, wide);
+        return to;
+    }
+
+    /** Where a drawn line's knob is: at its end. */
+    static Point knob(LevelLine line, PhotoSpace space, LevelView view) {
+        return view.toScreen(space.toLevel(line.to()));
+    }
+
+    private void verdict(LevelView view, PhotoSpace space, Levelling.Verdict verdict) {
+        switch (verdict) {
+            case Levelling.Verdict.Searching() -> text.banner(Words.of("bench.auto.searching"));
+            case Levelling.Verdict.Unreadable() -> text.banner(Words.of("bench.auto.unreadable"));
+            case Levelling.Verdict.Found(Finding finding) -> {
+                for (LevelLine line : finding.lines()) {
+                    PhotoPainter.accentLine(
+                            canvas,
+                            view.toScreen(space.toLevel(line.from())),
+                            view.toScreen(space.toLevel(line.to())),
+                            1.5);
+                }
+                text.banner(Looks.words(finding));
+            }
+        }
+    }
+
+    /** A knob that removes what it is on. */
+    private void removing(Point at) {
+        BenchDrawing.knob(canvas, at.x(), at.y(), KNOB);
+        canvas.strokeLine(at.x() - 3, at.y() - 3, at.x() + 3, at.y() + 3);
+        canvas.strokeLine(at.x() - 3, at.y() + 3, at.x() + 3, at.y() - 3);
+    }
+}
