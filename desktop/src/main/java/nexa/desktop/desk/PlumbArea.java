@@ -2,7 +2,6 @@ package nexa.desktop.desk;
 
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
-import java.util.function.UnaryOperator;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
@@ -30,6 +29,9 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** What is adjusted while a photo is stood up: the camera's angles, how far they are undone, and the finish. */
 final class PlumbArea extends HBox {
+    /** Of a steep view all of it undone looks unnatural. */
+    private static final double HALF = 0.5;
+
     private static final double WIDE = 190;
 
     private final Session session;
@@ -130,13 +132,16 @@ final class PlumbArea extends HBox {
         far.setPrefWidth(130);
         far.setAccessibleText(Words.of("desk.plumb.far"));
         far.valueProperty().subscribe((before, now) -> {
-            if (!showing) {
-                change(plumb -> plumb.withFar(Math.round(now.doubleValue()) / 100.0));
+            if (!showing && far.isValueChanging()) {
+                plumbing.preview(plumb -> plumb.withFar(part(now)));
+            } else if (!showing) {
+                plumbing.far(part(now));
             }
         });
         far.valueChangingProperty().subscribe((before, now) -> {
             if (Boolean.TRUE.equals(before) && !now) {
                 plumbing.commit();
+                plumbing.far(part(far.getValue()));
             }
         });
         farValue.getStyleClass().add("desk-figure");
@@ -145,7 +150,11 @@ final class PlumbArea extends HBox {
         Button more = Buttons.icon(MaterialDesignD.DOTS_HORIZONTAL, "desk.plumb.more", finish);
         more.getStyleClass().add("small");
         more.setId("open-PLUMB");
-        HBox head = new HBox(10, title, farValue, more);
+        Button half = Buttons.text("desk.plumb.half", () -> plumbing.far(HALF));
+        half.getStyleClass().add("small");
+        half.setId("plumb-half");
+        Buttons.explain(half, Words.of("desk.plumb.half.tip"));
+        HBox head = new HBox(10, title, farValue, half, more);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox area = new VBox(6, head, far);
         area.setAlignment(Pos.CENTER_LEFT);
@@ -153,13 +162,8 @@ final class PlumbArea extends HBox {
         return area;
     }
 
-    /** While it is dragged it only shows. */
-    private void change(UnaryOperator<Plumb> change) {
-        if (far.isValueChanging()) {
-            plumbing.preview(change);
-        } else {
-            plumbing.edit(change);
-        }
+    private static double part(Number percent) {
+        return Math.round(percent.doubleValue()) / 100.0;
     }
 
     private Node buttons(Keys keys, ObjectProperty<BenchMode> mode) {
@@ -181,7 +185,7 @@ final class PlumbArea extends HBox {
         yawValue.setText(Words.of("desk.tilt.value", Looks.degrees(plumb.yaw())));
         note.setText(SenseWords.lost(session).orElse(Words.of("desk.plumb.note")));
         farValue.setText(Words.of("desk.percent", Math.round(100 * plumb.far())));
-        clear.setDisable(plumb.equals(Plumb.NONE) || !session.shoot().mayEdit());
+        clear.setDisable(!plumbing.isPlumbed() || !session.shoot().mayEdit());
         if (!far.isValueChanging()) {
             showing = true;
             far.setValue(100 * plumb.far());

@@ -97,7 +97,24 @@ public final class Plumbing {
     /** As it is seen on the photo as it is turned. */
     public Plumb shown() {
         Pose pose = session.framing().pose();
-        return pose.plumb().after(pose.turn());
+        return begun(pose.plumb()).after(pose.turn());
+    }
+
+    /** A photo that is not plumbed yet will be as far as the last one was. */
+    private Plumb begun(Plumb plumb) {
+        return plumb.equals(Plumb.NONE)
+                ? plumb.withFar(session.settings().plumbFarProperty().get())
+                : plumb;
+    }
+
+    public boolean isPlumbed() {
+        return !session.framing().pose().plumb().equals(Plumb.NONE);
+    }
+
+    /** How far is undone, 0 to 1; photos after this one begin with it. */
+    public void far(double far) {
+        edit(plumb -> plumb.withFar(far));
+        session.settings().plumbFarProperty().set(far);
     }
 
     private Framing changed(UnaryOperator<Plumb> change) {
@@ -166,7 +183,7 @@ public final class Plumbing {
     private Pose stood(Standing found) {
         Pose pose = session.framing().pose();
         Standing kept = found.before(pose.turn());
-        Plumb now = pose.plumb();
+        Plumb now = begun(pose.plumb());
         Plumb plumb = kept.plumb().withFar(now.far()).finished(now.scale(), now.right(), now.down(), now.stretch());
         return pose.withPlumb(plumb).withTilt(kept.tilt());
     }

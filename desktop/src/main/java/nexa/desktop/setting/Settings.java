@@ -42,6 +42,7 @@ public final class Settings {
     private final ObjectProperty<Integer> carryNext;
     private final ObjectProperty<Boolean> carryToArrivals;
     private final ObjectProperty<Boolean> followArrivals;
+    private final ObjectProperty<Double> plumbFar;
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
@@ -74,6 +75,7 @@ public final class Settings {
         carryNext = kept("carry next", USUAL_NEXT, text -> Math.max(1, Integer.parseInt(text)), String::valueOf);
         carryToArrivals = kept("carry to arrivals", false, Boolean::valueOf, String::valueOf);
         followArrivals = kept("follow arrivals", false, Boolean::valueOf, String::valueOf);
+        plumbFar = kept("plumb far", 1.0, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -135,6 +137,11 @@ public final class Settings {
     }
 
     /** What a drag inside the frame moves. */
+    /** How far photos are plumbed that were not yet, 0 to 1: as far as the last one. */
+    public ObjectProperty<Double> plumbFarProperty() {
+        return plumbFar;
+    }
+
     public ObjectProperty<Mover> moverProperty() {
         return mover;
     }

@@ -91,6 +91,22 @@ class PlumbingTest extends WindowTest {
     }
 
     @Test
+    void half_isWhereTheNextPhotoBegins(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        click(robot, "#plumb");
+        scrub(robot, "#pitch-ruler", -56);
+        click(robot, "#plumb-half");
+        assertEquals(0.5, plumbing().shown().far());
+        assertEquals(2, plumbing().shown().pitch(), 0.2);
+        onFx(() -> session().going().step(1));
+        assertFalse(plumbing().isPlumbed());
+        assertTrue(robot.lookup("#plumb-clear").query().isDisabled(), "there is nothing to clear");
+        click(robot, "#plumb");
+        scrub(robot, "#pitch-ruler", -56);
+        assertEquals(0.5, plumbing().shown().far(), "as far as the last one");
+    }
+
+    @Test
     void ownLines_thatDoNotTell_areRefusedWithWords(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
         press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.U);
