@@ -10,11 +10,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
+import nexa.core.plumb.Plumb;
+import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.pixels.Picture;
@@ -46,6 +52,12 @@ final class Sharpness {
         try (Mat edge = edge();
                 Mat plate = plate()) {
             print("Nexa, one pass", rendered(edge), rendered(plate));
+            Mapping corrected = map(new Correction(Lens.byHand(new ByHand(-0.04, 0, 0.5)), Plumb.of(6, 2, 0.8)));
+            System.out.printf(
+                    Locale.ROOT,
+                    "%-36s MTF50 %.3f cycles a pixel in the middle%n",
+                    "Nexa, lens and plumb too",
+                    mtf50(rendered(edge, corrected), edgeAngle(corrected)));
             if (!Peer.has("vips")) {
                 System.out.println("libvips' command line is not installed");
                 return;
@@ -61,7 +73,7 @@ final class Sharpness {
                 Locale.ROOT,
                 "%-36s MTF50 %.3f cycles a pixel, false patterns %.2f %% RMS%n",
                 who,
-                mtf50(edge),
+                mtf50(edge, EDGE + TILT),
                 100 * aliasing(plate));
     }
 
@@ -95,9 +107,28 @@ final class Sharpness {
         return mat;
     }
 
+    private static Mapping map(Correction correction) {
+        return new PhotoSpace(SOURCE, new Pose(Turn.NONE, new Tilt(TILT)).withCorrection(correction))
+                .outputToStored(Turn.NONE, FRAME, OUTPUT);
+    }
+
+    /** How far the edge leans in the middle of the output, degrees. */
+    private static double edgeAngle(Mapping outputToSource) {
+        Affine toOutput = outputToSource
+                .tangent(new Point(OUTPUT.width() / 2.0, OUTPUT.height() / 2.0))
+                .inverse();
+        double angle = Math.toRadians(EDGE);
+        Point from = toOutput.apply(Point.ORIGIN);
+        Point along =
+                toOutput.apply(new Point(-Math.sin(angle), Math.cos(angle))).minus(from);
+        return Math.toDegrees(Math.atan2(-along.x(), along.y()));
+    }
+
     private static Mat rendered(Mat source) {
-        PhotoSpace space = new PhotoSpace(SOURCE, new Pose(Turn.NONE, new Tilt(TILT)));
-        Mapping map = space.outputToStored(Turn.NONE, FRAME, OUTPUT);
+        return rendered(source, map(Correction.NONE));
+    }
+
+    private static Mat rendered(Mat source, Mapping map) {
         return SinglePass.render(new Picture(source), map, OUTPUT).mat();
     }
 
@@ -120,8 +151,8 @@ final class Sharpness {
     // ---- figures ----
 
     /** Frequency, in cycles an output pixel, where the edge's contrast has fallen to half (ISO 12233, annex D). */
-    private static double mtf50(Mat picture) {
-        double[] edge = edgeProfile(picture);
+    private static double mtf50(Mat picture, double angle) {
+        double[] edge = edgeProfile(picture, Math.toRadians(angle));
         double[] line = new double[edge.length - 1];
         for (int i = 0; i < line.length; i++) {
             double window = 0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / line.length);
@@ -151,9 +182,8 @@ final class Sharpness {
     }
 
     /** Mean brightness by distance from the edge, four bins a pixel, 16 pixels to each side. */
-    private static double[] edgeProfile(Mat picture) {
+    private static double[] edgeProfile(Mat picture, double angle) {
         int reach = 16;
-        double angle = Math.toRadians(EDGE + TILT);
         double[] sums = new double[(int) (2 * reach * OVERSAMPLED)];
         int[] counts = new int[sums.length];
         double middle = picture.cols() / 2.0;
