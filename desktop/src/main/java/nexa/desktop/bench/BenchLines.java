@@ -8,7 +8,7 @@ import nexa.core.level.LevelLine;
 import nexa.core.level.LevelLines;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.space.PhotoSpace;
-import nexa.desktop.model.LensModel;
+import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Plumbing;
 import nexa.desktop.paint.LevelView;
@@ -82,7 +82,7 @@ final class BenchLines {
     }
 
     /** The line that the bend was found by, and how straight it is now. */
-    void straightened(LevelView view, LensModel.Straightened straightened) {
+    void straightened(LevelView view, BendByLine.Drawn straightened) {
         PhotoSpace space = session.space().orElseThrow();
         path(view, straightened.line().stream().map(space::fromAsShot).toList());
         text.banner(straightened

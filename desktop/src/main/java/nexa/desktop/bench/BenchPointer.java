@@ -16,7 +16,7 @@ import nexa.core.gesture.TiltDrag;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.model.LensModel;
+import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Marking;
 import nexa.desktop.model.Plumbing;
@@ -51,7 +51,7 @@ final class BenchPointer {
     private final Levelling levelling;
     private final Plumbing plumbing;
     private final Marking marking;
-    private final LensModel lens;
+    private final BendByLine bendByLine;
     private final Keys keys;
     private Optional<BenchGesture> gesture = Optional.empty();
     private Optional<LevelView> pressedView = Optional.empty();
@@ -85,7 +85,7 @@ final class BenchPointer {
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
         this.marking = models.marking();
-        this.lens = models.lens();
+        this.bendByLine = models.bendByLine();
         this.keys = keys;
         bench.setOnMousePressed(this::pressed);
         bench.setOnMouseDragged(this::dragged);
@@ -258,7 +258,7 @@ final class BenchPointer {
                 plumbing.add(drawn.space(), drawn.from(), drawn.to());
             }
         } else if (done instanceof BenchGesture.DrawEdge drawn) {
-            lens.straighten(drawn.space(), drawn.points());
+            bendByLine.straighten(drawn.space(), drawn.points());
         } else {
             session.gestures().commit(done.label());
         }

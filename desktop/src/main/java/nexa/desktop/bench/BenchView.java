@@ -15,7 +15,7 @@ import javafx.util.Subscription;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.model.LensModel;
+import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Marking;
 import nexa.desktop.model.Plumbing;
@@ -38,7 +38,7 @@ public final class BenchView extends Region {
     private final Session session;
     private final Levelling levelling;
     private final Plumbing plumbing;
-    private final LensModel lens;
+    private final BendByLine bendByLine;
     private final Marking marking;
     private final Keys keys;
     private final ObjectProperty<BenchMode> mode = new SimpleObjectProperty<>(BenchMode.FRAMING);
@@ -55,7 +55,7 @@ public final class BenchView extends Region {
         this.session = models.session();
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
-        this.lens = models.lens();
+        this.bendByLine = models.bendByLine();
         this.marking = models.marking();
         this.keys = keys;
         this.camera = new Camera(new Looked());
@@ -108,7 +108,7 @@ public final class BenchView extends Region {
                 levelling.verdictProperty().subscribe(verdict -> redraw()),
                 plumbing.linesProperty().subscribe(lines -> redraw()),
                 plumbing.verdictProperty().subscribe(verdict -> redraw()),
-                lens.straightenedProperty().subscribe(line -> redraw()),
+                bendByLine.drawnProperty().subscribe(line -> redraw()),
                 marking.proposalsProperty().subscribe(proposals -> redraw()),
                 session.list().photosProperty().subscribe(photos -> showNeighbours()),
                 keys.heldProperty().subscribe(held -> redraw()),
@@ -230,12 +230,12 @@ public final class BenchView extends Region {
                 || !levelling.linesProperty().get().isEmpty()
                 || plumbing.verdictProperty().get().isPresent()
                 || !plumbing.linesProperty().get().isEmpty()
-                || lens.straightenedProperty().get().isPresent();
+                || bendByLine.drawnProperty().get().isPresent();
         pointer.letGo();
         mode.set(BenchMode.FRAMING);
         levelling.forget();
         plumbing.forget();
-        lens.forget();
+        bendByLine.forget();
         session.gestures().abandon();
         if (!busy && camera.isZoomed()) {
             camera.zoomToFit();
@@ -294,7 +294,7 @@ public final class BenchView extends Region {
         BenchLines lines = drawing.lines();
         lines.levelling(view.get(), levelling);
         lines.plumbing(view.get(), plumbing);
-        lens.straightenedProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
+        bendByLine.drawnProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
         if (!bare) {
             drawing.captions(photo.get(), mode.get(), camera.zoomFactor());
         }

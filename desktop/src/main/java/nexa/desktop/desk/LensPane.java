@@ -127,7 +127,8 @@ public final class LensPane implements PaneLayer.Content {
                     refresh();
                 }),
                 session.framingProperty().subscribe(framing -> refresh()),
-                lens.offerProperty().subscribe(offer -> refresh()));
+                lens.offerProperty().subscribe(offer -> refresh()),
+                lens.unreadableProperty().subscribe(unread -> refresh()));
     }
 
     private ToggleButton toggle(String words, Runnable action) {
@@ -240,7 +241,12 @@ public final class LensPane implements PaneLayer.Content {
                 .flatMap(photo -> photo.facts())
                 .map(facts -> LensWords.camera(facts.camera()))
                 .orElse(""));
-        found.setText(now.isMeasured() ? now.name() : offer.map(LensWords::name).orElse(Words.of("lens.looking")));
+        found.setText(
+                now.isMeasured()
+                        ? now.name()
+                        : offer.map(LensWords::name)
+                                .orElse(Words.of(
+                                        lens.unreadableProperty().get() ? "lens.unreadable" : "lens.looking")));
         why.setText(offer.map(LensWords::why).orElse(""));
         boolean mayEdit = session.shoot().mayEdit() && session.space().isPresent();
         Stream.of(off, byFile, chosen, byHand).forEach(button -> button.setDisable(!mayEdit));

@@ -11,19 +11,17 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
-import nexa.core.geometry.Point;
-import nexa.core.lens.ByHand;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensBook;
 import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensUse;
-import nexa.core.lens.Straightening;
 import nexa.core.space.Correction;
-import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.desktop.session.CarriedCorrections;
 import nexa.desktop.session.Session;
@@ -53,18 +51,6 @@ public final class LensModel implements CarriedCorrections {
         }
     }
 
-    /**
-     * A line that was drawn along something straight.
-     *
-     * @param line as shot
-     * @param found what it says of the lens; empty if nothing
-     */
-    public record Straightened(List<Point> line, Optional<Straightening> found) {
-        public Straightened {
-            line = List.copyOf(line);
-        }
-    }
-
     private static final Logger LOG = LoggerFactory.getLogger(LensModel.class);
 
     private final Session session;
@@ -73,9 +59,7 @@ public final class LensModel implements CarriedCorrections {
     private final Executor fx;
     private final ReadOnlyObjectWrapper<Optional<LensOffer>> offer = new ReadOnlyObjectWrapper<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Optional<List<Group>>> groups = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final ReadOnlyObjectWrapper<Optional<Straightened>> straightened =
-            new ReadOnlyObjectWrapper<>(Optional.empty());
-    private Optional<Framing> ours = Optional.empty();
+    private final ReadOnlyBooleanWrapper unreadable = new ReadOnlyBooleanWrapper();
     private boolean asked;
 
     /**
@@ -87,11 +71,6 @@ public final class LensModel implements CarriedCorrections {
         this.lenses = lenses;
         this.work = work;
         this.fx = fx;
-        session.framingProperty().subscribe(framing -> {
-            if (ours.filter(framing::equals).isEmpty()) {
-                forget();
-            }
-        });
     }
 
     /** What there is for the current photo; empty until {@link #look} has found out. */
@@ -104,9 +83,9 @@ public final class LensModel implements CarriedCorrections {
         return groups.getReadOnlyProperty();
     }
 
-    /** What was drawn along something straight last; gone as soon as anything else is done. */
-    public ReadOnlyObjectProperty<Optional<Straightened>> straightenedProperty() {
-        return straightened.getReadOnlyProperty();
+    /** Whether the lens data could not be read; what is found by it then is nothing. */
+    public ReadOnlyBooleanProperty unreadableProperty() {
+        return unreadable.getReadOnlyProperty();
     }
 
     public Lens lens() {
@@ -123,12 +102,17 @@ public final class LensModel implements CarriedCorrections {
                 .whenCompleteAsync(
                         (found, failed) -> {
                             if (failed != null) {
-                                LOG.warn("Lens data can't be read", failed);
+                                tellUnreadable(failed);
                             } else if (session.photo().filter(photo::equals).isPresent()) {
                                 offer.set(Optional.of(found));
                             }
                         },
                         fx)));
+    }
+
+    private void tellUnreadable(Throwable failed) {
+        LOG.warn("Lens data can't be read", failed);
+        unreadable.set(true);
     }
 
     private LensOffer found(PhotoFacts facts) {
@@ -150,7 +134,7 @@ public final class LensModel implements CarriedCorrections {
                 .whenCompleteAsync(
                         (found, failed) -> {
                             if (failed != null) {
-                                LOG.warn("Lens data can't be read", failed);
+                                tellUnreadable(failed);
                             }
                             groups.set(Optional.of(failed == null ? found : List.of()));
                         },
@@ -191,11 +175,31 @@ public final class LensModel implements CarriedCorrections {
         if (!session.shoot().mayEdit()) {
             return;
         }
-        List<FramingChange> changes = new ArrayList<>();
-        for (Photo photo : adjusted()) {
-            photo.facts().map(this::found).ifPresent(found -> add(changes, photo, found, LensUse.FOUND));
+        List<Photo> photos = adjusted().stream().filter(Photo::isReadable).toList();
+        CompletableFuture.supplyAsync(() -> offers(photos), work)
+                .whenCompleteAsync(
+                        (offers, failed) -> {
+                            if (failed != null) {
+                                tellUnreadable(failed);
+                            } else {
+                                accept("edit.lens", offers);
+                            }
+                        },
+                        fx);
+    }
+
+    private Map<Photo, LensOffer> offers(List<Photo> photos) {
+        Map<Photo, LensOffer> offers = new LinkedHashMap<>();
+        photos.forEach(photo -> offers.put(photo, found(photo.facts().orElseThrow())));
+        return offers;
+    }
+
+    private void accept(String label, Map<Photo, LensOffer> offers) {
+        if (session.shoot().mayEdit()) {
+            List<FramingChange> changes = new ArrayList<>();
+            offers.forEach((photo, found) -> add(changes, photo, found, LensUse.FOUND));
+            session.shoot().apply(new Edit(label, changes, null));
         }
-        session.shoot().apply(new Edit("edit.lens", changes, null));
     }
 
     /** By a lens that the photographer names, which is remembered for the camera. */
@@ -234,12 +238,9 @@ public final class LensModel implements CarriedCorrections {
 
     /** All photos of some groups, as one step. */
     public void accept(List<Group> accepted) {
-        if (!session.shoot().mayEdit()) {
-            return;
-        }
-        List<FramingChange> changes = new ArrayList<>();
-        accepted.forEach(group -> group.offers().forEach((photo, found) -> add(changes, photo, found, LensUse.FOUND)));
-        session.shoot().apply(new Edit("edit.lens.all", changes, null));
+        Map<Photo, LensOffer> offers = new LinkedHashMap<>();
+        accepted.forEach(group -> offers.putAll(group.offers()));
+        accept("edit.lens.all", offers);
     }
 
     private void add(List<FramingChange> changes, Photo photo, LensOffer found, LensUse how) {
@@ -281,35 +282,13 @@ public final class LensModel implements CarriedCorrections {
         change("edit.lens", change);
     }
 
-    // ---- by a drawn line ----
-
-    /**
-     * Bends by hand so that a drawn line becomes straight, for all photos that are adjusted together.
-     *
-     * @param space in which it was drawn
-     * @param drawn points of level space
-     */
-    public void straighten(PhotoSpace space, List<Point> drawn) {
-        List<Point> line = drawn.stream().map(space::toAsShot).toList();
-        Optional<Straightening> found = Straightening.of(line);
-        session.gestures().abandon();
-        found.ifPresent(straight -> change("edit.lens.line", now -> Lens.byHand(new ByHand(
-                        straight.bend(), now.hand().stops(), now.hand().midpoint()))
-                .withAmounts(now.amounts())));
-        ours = Optional.of(session.framing());
-        straightened.set(Optional.of(new Straightened(line, found)));
-    }
-
-    /** Takes the drawn line out of view; the bend stays. */
-    public void forget() {
-        ours = Optional.empty();
-        straightened.set(Optional.empty());
-    }
-
     // ---- carrying ----
 
     @Override
     public Optional<Correction> carried(Pose from, Photo to, Pose target) {
+        if (unreadable.get()) {
+            return Optional.of(target.correction());
+        }
         if (!lenses.isRead()) {
             readOnce();
             return Optional.empty();
@@ -320,8 +299,23 @@ public final class LensModel implements CarriedCorrections {
     private void readOnce() {
         if (!asked) {
             asked = true;
-            CompletableFuture.supplyAsync(() -> read(lenses::book, LensBook.EMPTY), work)
-                    .thenRunAsync(session.carry()::refreshPlan, fx);
+            CompletableFuture.supplyAsync(this::readable, work)
+                    .whenCompleteAsync(
+                            (found, failed) -> {
+                                if (failed != null) {
+                                    tellUnreadable(failed);
+                                }
+                                session.carry().refreshPlan();
+                            },
+                            fx);
+        }
+    }
+
+    private LensBook readable() {
+        try {
+            return lenses.book();
+        } catch (IOException failed) {
+            throw new CompletionException(failed);
         }
     }
 }

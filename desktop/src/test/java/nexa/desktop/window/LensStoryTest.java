@@ -106,6 +106,7 @@ class LensStoryTest extends WindowTest {
         press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         click(robot, "#lens-use-found");
+        until(() -> lens("kiln_0224.jpg").use() == LensUse.FOUND);
         Mapping asShot = lens("kiln_0224.jpg").distortion();
         List<Point> shelf = shelf(asShot, -0.26);
         click(robot, "#lens-use-by-hand");
@@ -119,8 +120,8 @@ class LensStoryTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         Straightening found = window.models()
                 .orElseThrow()
-                .lens()
-                .straightenedProperty()
+                .bendByLine()
+                .drawnProperty()
                 .get()
                 .orElseThrow()
                 .found()
@@ -136,12 +137,8 @@ class LensStoryTest extends WindowTest {
                 "the photo's other side is straighter too");
         onFx(() -> session().shoot().undo());
         assertEquals(0, lens("kiln_0224.jpg").hand().bend());
-        assertTrue(window.models()
-                .orElseThrow()
-                .lens()
-                .straightenedProperty()
-                .get()
-                .isEmpty());
+        assertTrue(
+                window.models().orElseThrow().bendByLine().drawnProperty().get().isEmpty());
     }
 
     /** What is straight, as shot. */
@@ -157,6 +154,7 @@ class LensStoryTest extends WindowTest {
         press(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.L);
         until(() -> window.models().orElseThrow().lens().offerProperty().get().isPresent());
         click(robot, "#lens-use-found");
+        until(() -> lens("kiln_0224.jpg").use() == LensUse.FOUND);
         press(robot, KeyCode.ESCAPE);
         onFx(() -> window.models().orElseThrow().plumbing().edit(plumb -> plumb.withAngles(5, 0)));
         onFx(() -> session().settings().carryPartsProperty().set(Set.of(Part.LENS)));

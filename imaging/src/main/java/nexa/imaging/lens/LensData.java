@@ -92,14 +92,18 @@ public record LensData(LensBook book, Map<Path, List<LeftOut>> leftOut) {
         }
     }
 
-    private static LensFile read(Path path, Map<Path, List<LeftOut>> leftOut) throws IOException {
+    /** A file that can't be opened is left out whole. */
+    private static LensFile read(Path path, Map<Path, List<LeftOut>> leftOut) {
+        LensFile file;
         try (InputStream in = Files.newInputStream(path)) {
-            LensFile file = LensFile.read(in);
-            if (!file.leftOut().isEmpty()) {
-                leftOut.put(path, file.leftOut());
-            }
-            return file;
+            file = LensFile.read(in);
+        } catch (IOException unreadable) { // what is left out tells
+            file = new LensFile(List.of(), List.of(), Map.of(), List.of(new LeftOut(0, "file")));
         }
+        if (!file.leftOut().isEmpty()) {
+            leftOut.put(path, file.leftOut());
+        }
+        return file;
     }
 
     private static List<Path> ownFiles(Path own) throws IOException {
