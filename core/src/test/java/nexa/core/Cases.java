@@ -30,6 +30,7 @@ public final class Cases {
     public static final double ROUNDING = 1e-10;
 
     private static final long SEED = 20_261_123;
+    private static final int FEWER = Integer.getInteger("nexa.cases.fewer", 1);
 
     private final RandomGenerator random;
 
@@ -37,8 +38,14 @@ public final class Cases {
         random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
     }
 
+    /** So many cases; fewer by a factor where tests are run once for every mutant. */
     public static Stream<Cases> some(int count) {
-        return IntStream.range(0, count).mapToObj(i -> new Cases(SEED + i));
+        return IntStream.range(0, of(count)).mapToObj(i -> new Cases(SEED + i));
+    }
+
+    /** How many cases {@link #some} makes of a number. */
+    public static int of(int count) {
+        return Math.ceilDiv(count, FEWER);
     }
 
     public double between(double low, double high) {

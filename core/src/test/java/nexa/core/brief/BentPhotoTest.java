@@ -141,7 +141,7 @@ class BentPhotoTest {
                     (moved.y() - after.centreY()) / after.height() - (mark.y() - before.centreY()) / before.height();
             assertEquals(0, Math.hypot(right, down), 0.01, corrected::toString);
         });
-        assertTrue(looked.get() > 200, looked::toString);
+        assertTrue(looked.get() > Cases.of(200), looked::toString);
     }
 
     @Test

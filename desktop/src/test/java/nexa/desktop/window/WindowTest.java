@@ -63,7 +63,7 @@ abstract class WindowTest {
     @AfterEach
     void end() throws Exception {
         onFx(window::close);
-        window.closed().get(20, TimeUnit.SECONDS);
+        window.closed().get(60, TimeUnit.SECONDS);
     }
 
     private void copyPhotos() throws IOException {
@@ -84,7 +84,7 @@ abstract class WindowTest {
 
     static void until(Callable<Boolean> condition) throws Exception {
         WaitForAsyncUtils.waitFor(
-                20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
+                60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
     }
 
     static void onFx(Runnable action) throws Exception {
