@@ -11,9 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import nexa.core.brief.Format;
-import nexa.core.files.FileSettings;
-import nexa.core.files.FileType;
 import nexa.core.geometry.Tilt;
 import nexa.core.lens.Bend;
 import nexa.core.lens.Lens;
@@ -21,25 +18,18 @@ import nexa.core.lens.LensTerms;
 import nexa.core.lens.LensUse;
 import nexa.core.pixel.CornerLight;
 import nexa.core.plumb.Plumb;
-import nexa.core.print.SizeTarget;
-import nexa.core.shape.Shape;
 import nexa.core.space.Correction;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
-import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
-import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.RunControl;
-import nexa.shoot.photo.Photo;
 
 /** A handover of photos of 24 megapixels, tilted, 4:5, 2048 pixels: plain and with what is corrected, in turn. */
 final class CorrectedTimes {
     private static final int PHOTOS = 12;
     private static final int ROUNDS = 3;
     private static final double TILT = 1.3;
-    private static final int LONG_EDGE = 2048;
-    private static final int QUALITY = 92;
 
     /** About what a zoom lens at its wide end does. */
     private static final LensTerms WIDE_LENS = new LensTerms(
@@ -56,13 +46,9 @@ final class CorrectedTimes {
         Map<String, List<Taken>> times = new LinkedHashMap<>();
         try (Shoot shoot =
                 Shoot.open(LargePhotos.folder(PHOTOS), new Locations(own.resolve("data"), own.resolve("cache")))) {
-            if (shoot.brief().formats().isEmpty()) {
-                shoot.apply(
-                        Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
-            }
             for (int round = 0; round <= ROUNDS; round++) {
                 for (Map.Entry<String, Correction> kind : kinds().entrySet()) {
-                    correct(shoot, kind.getValue());
+                    Deliveries.hold(shoot, pose -> pose.withTilt(new Tilt(TILT)).withCorrection(kind.getValue()));
                     Taken taken = handedOver(shoot, own.resolve(kind.getKey() + round));
                     if (round > 0) { // the first one warms up
                         times.computeIfAbsent(kind.getKey(), unused -> new ArrayList<>())
@@ -101,22 +87,8 @@ final class CorrectedTimes {
         return kinds;
     }
 
-    private static void correct(Shoot shoot, Correction correction) {
-        for (Photo photo : shoot.photos()) {
-            var before = shoot.framing(photo);
-            var pose = before.pose().withTilt(new Tilt(TILT)).withCorrection(correction);
-            if (!pose.equals(before.pose())) {
-                shoot.apply(Edit.framing("edit.tilt", photo.id(), before, before.withPose(pose)));
-            }
-        }
-    }
-
     private static Taken handedOver(Shoot shoot, Path out) throws IOException {
-        List<Format> formats = shoot.brief().formats().stream()
-                .map(format -> format.sized(new SizeTarget.LongEdge(LONG_EDGE))
-                        .filed(new FileSettings(FileType.JPEG, QUALITY)))
-                .toList();
-        HandoverPlan plan = HandoverPlan.of(shoot, new HandoverRequest(Files.createDirectory(out), formats));
+        HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(out));
         long begun = System.nanoTime();
         double busy = processors();
         new Handover(plan, outcome -> {}, new RunControl()).run(shoot);

@@ -157,12 +157,6 @@ final class FrameTimes {
 
     /** The camera's pitch, of a photo whose lens is bent too. */
     private final class Scrub implements Doing {
-        private final Plumbing plumbing;
-
-        Scrub(Plumbing plumbing) {
-            this.plumbing = plumbing;
-        }
-
         @Override
         public void begin() {
             Framing framing = session.framing();
@@ -182,7 +176,7 @@ final class FrameTimes {
     }
 
     private void plumb(String name) {
-        run(name, Fx.on(() -> new Run(new Scrub(plumbing))));
+        run(name, Fx.on(() -> new Run(new Scrub())));
     }
 
     private void measure(String name, Way way, double share) {

@@ -8,34 +8,24 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import nexa.core.brief.Format;
-import nexa.core.files.FileSettings;
-import nexa.core.files.FileType;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
-import nexa.core.print.SizeTarget;
-import nexa.core.shape.Shape;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
-import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
-import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
-import nexa.shoot.photo.Photo;
 
 /** A handover of 100 photos of 24 megapixels, tilted, 4:5, 2048 pixels, against libvips' command line. */
 final class HandoverTimes {
     private static final int PHOTOS = 100;
     private static final double TILT = 2.3;
-    private static final int LONG_EDGE = 2048;
-    private static final int QUALITY = 92;
     private static final int COMPARED = 10;
 
     private HandoverTimes() {}
@@ -44,7 +34,8 @@ final class HandoverTimes {
         Path own = Files.createTempDirectory("nexa-handover");
         Path folder = LargePhotos.folder(PHOTOS);
         try (Shoot shoot = Shoot.open(folder, new Locations(own.resolve("data"), own.resolve("cache")))) {
-            HandoverPlan plan = plan(shoot, Files.createDirectory(own.resolve("ours")));
+            Deliveries.hold(shoot, pose -> pose.withTilt(new Tilt(TILT)));
+            HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(own.resolve("ours")));
             long begun = System.nanoTime();
             List<Outcome> outcomes = new Handover(plan, outcome -> {}, new RunControl()).run(shoot);
             double ours = outcomes.size() / ((System.nanoTime() - begun) / 1e9);
@@ -74,25 +65,6 @@ final class HandoverTimes {
         return String.format(Locale.ROOT, "%.2f a second", aSecond);
     }
 
-    private static HandoverPlan plan(Shoot shoot, Path out) {
-        if (shoot.brief().formats().isEmpty()) {
-            shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
-        }
-        for (Photo photo : shoot.photos()) {
-            var before = shoot.framing(photo);
-            shoot.apply(Edit.framing(
-                    "edit.tilt",
-                    photo.id(),
-                    before,
-                    before.withPose(before.pose().withTilt(new Tilt(TILT)))));
-        }
-        List<Format> formats = shoot.brief().formats().stream()
-                .map(format -> format.sized(new SizeTarget.LongEdge(LONG_EDGE))
-                        .filed(new FileSettings(FileType.JPEG, QUALITY)))
-                .toList();
-        return HandoverPlan.of(shoot, new HandoverRequest(out, formats));
-    }
-
     /** Turn, cut, reduce, each a command of its own, as there is none that does all. */
     private static String script(HandoverPlan plan, Path out) {
         List<String> lines = new ArrayList<>();
@@ -102,8 +74,8 @@ final class HandoverTimes {
             lines.add("vips similarity " + delivery.source() + " " + turned + " --angle " + TILT
                     + " --interpolate bicubic");
             lines.add("vips crop " + turned + " " + cut + " " + cutOf(delivery));
-            lines.add("vips resize " + cut + " " + out.resolve(delivery.output().getFileName()) + "[Q=" + QUALITY + "] "
-                    + scales(delivery));
+            lines.add("vips resize " + cut + " " + out.resolve(delivery.output().getFileName()) + "[Q="
+                    + Deliveries.QUALITY + "] " + scales(delivery));
         }
         return String.join(" && ", lines);
     }

@@ -30,6 +30,10 @@ public record ByHand(double bend, double stops, double midpoint) {
         }
     }
 
+    public ByHand withBend(double other) {
+        return new ByHand(other, stops, midpoint);
+    }
+
     Bend distortion() {
         return new Bend(1, 0, bend, 0, 0);
     }

@@ -27,6 +27,11 @@ public record Lens(LensUse use, String name, LensTerms terms, LensAmounts amount
         return new Lens(how, lens, measures, amounts, hand);
     }
 
+    /** By eye; the amounts stay for when it is measured again. */
+    public Lens handled(ByHand by) {
+        return byHand(by).withAmounts(amounts);
+    }
+
     /** Not corrected; the amounts stay for when it is again. */
     public Lens off() {
         return new Lens(LensUse.OFF, "", LensTerms.NONE, amounts, hand);

@@ -65,10 +65,8 @@ public record Straightening(double bend, double before, double after) {
 
     /** How far the line is from straight with a bend; as long as it was drawn, so that shrinking it is no gain. */
     private static double off(List<Point> drawn, double bend) {
-        Mapping corrected = new ByHand(bend, 0, ByHand.NONE.midpoint())
-                .distortion()
-                .mapping(ByHand.UNIT)
-                .inverse();
+        Mapping corrected =
+                ByHand.NONE.withBend(bend).distortion().mapping(ByHand.UNIT).inverse();
         List<Point> points = drawn.stream().map(corrected::apply).toList();
         StraightLine nearest = StraightLine.through(points);
         double squares = 0;

@@ -22,14 +22,11 @@ public final class OutlineTrace {
     }
 
     /**
+     * The corners of what a polygon becomes.
+     *
      * @param polygon its corners in order
      * @param tolerance how far the pieces may stray from the curve, in the mapped space's unit
      */
-    public static Region region(List<Point> polygon, Mapping mapping, double tolerance) {
-        return new Region(corners(polygon, mapping, tolerance));
-    }
-
-    /** The region's corners; parameters as there. */
     public static List<Point> corners(List<Point> polygon, Mapping mapping, double tolerance) {
         OutlineTrace trace = new OutlineTrace(mapping, tolerance);
         boolean straight = mapping instanceof Affine || mapping instanceof Projective;

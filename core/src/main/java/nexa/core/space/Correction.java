@@ -17,26 +17,20 @@ public final class Correction {
 
     private final Lens lens;
     private final Plumb plumb;
-    private final Mapping lensed;
     private final Mapping plumbed;
     private final Mapping mapping;
     private final LensOutline outline;
 
     public Correction(Lens lens, Plumb plumb) {
-        this(lens, plumb, lens.distortion().inverse());
+        this(lens, plumb, new LensOutline(lens.distortion().inverse()));
     }
 
-    private Correction(Lens lens, Plumb plumb, Mapping lensed) {
-        this(lens, plumb, lensed, new LensOutline(lensed));
-    }
-
-    private Correction(Lens lens, Plumb plumb, Mapping lensed, LensOutline outline) {
+    private Correction(Lens lens, Plumb plumb, LensOutline outline) {
         this.lens = lens;
         this.plumb = plumb;
-        this.lensed = lensed;
         this.outline = outline;
         this.plumbed = plumb.mapping(lens.reach());
-        this.mapping = lensed.then(plumbed);
+        this.mapping = outline.lensed().then(plumbed);
     }
 
     /**
@@ -56,7 +50,7 @@ public final class Correction {
     }
 
     public Correction withPlumb(Plumb other) {
-        return new Correction(lens, other, lensed, outline);
+        return new Correction(lens, other, outline);
     }
 
     public Lens lens() {
@@ -74,7 +68,7 @@ public final class Correction {
 
     /** The lens's part of it. */
     public Mapping lensMapping() {
-        return lensed;
+        return outline.lensed();
     }
 
     /** The plumb's part of it, which leaves straight lines straight. */

@@ -28,6 +28,10 @@ final class LensOutline {
         this.lensed = lensed;
     }
 
+    Mapping lensed() {
+        return lensed;
+    }
+
     /**
      * Its corners, in the isotropic unit.
      *

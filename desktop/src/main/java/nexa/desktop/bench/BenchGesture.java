@@ -101,9 +101,21 @@ sealed interface BenchGesture {
         }
     }
 
+    /** A line that grows while the photo stays as it is; what it is for follows on release. */
+    sealed interface Drawn extends BenchGesture {
+        /** With the pointer farther on. */
+        Drawn extended(Point pointer);
+
+        @Override
+        default Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(session.framing());
+        }
+    }
+
     /** Drawn while the photo stays as it is; the tilt follows on release. */
-    record DrawLevel(PhotoSpace space, Point from, Point to) implements BenchGesture {
-        DrawLevel extended(Point pointer) {
+    record DrawLevel(PhotoSpace space, Point from, Point to) implements Drawn {
+        @Override
+        public DrawLevel extended(Point pointer) {
             return new DrawLevel(space, from, pointer);
         }
 
@@ -115,25 +127,16 @@ sealed interface BenchGesture {
         }
 
         @Override
-        public Shown at(Session session, Point pointer, Held held) {
-            return Shown.of(session.framing());
-        }
-
-        @Override
         public String label() {
             return "edit.level";
         }
     }
 
     /** Drawn along something upright or level, while the photo stays as it is; it stands up on release. */
-    record DrawPlumb(PhotoSpace space, Point from, Point to) implements BenchGesture {
-        DrawPlumb extended(Point pointer) {
-            return new DrawPlumb(space, from, pointer);
-        }
-
+    record DrawPlumb(PhotoSpace space, Point from, Point to) implements Drawn {
         @Override
-        public Shown at(Session session, Point pointer, Held held) {
-            return Shown.of(session.framing());
+        public DrawPlumb extended(Point pointer) {
+            return new DrawPlumb(space, from, pointer);
         }
 
         @Override
@@ -143,20 +146,16 @@ sealed interface BenchGesture {
     }
 
     /** Drawn freely along something straight that the lens bends; the bend follows on release. */
-    record DrawEdge(PhotoSpace space, List<Point> points) implements BenchGesture {
+    record DrawEdge(PhotoSpace space, List<Point> points) implements Drawn {
         public DrawEdge {
             points = List.copyOf(points);
         }
 
-        DrawEdge extended(Point pointer) {
+        @Override
+        public DrawEdge extended(Point pointer) {
             List<Point> longer = new ArrayList<>(points);
             longer.add(pointer);
             return new DrawEdge(space, longer);
-        }
-
-        @Override
-        public Shown at(Session session, Point pointer, Held held) {
-            return Shown.of(session.framing());
         }
 
         @Override

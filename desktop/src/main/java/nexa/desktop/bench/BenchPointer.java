@@ -204,12 +204,7 @@ final class BenchPointer {
     }
 
     private void goOn(Point pointer, BenchGesture.Held held) {
-        gesture = gesture.map(g -> switch (g) {
-            case BenchGesture.DrawLevel line -> line.extended(pointer);
-            case BenchGesture.DrawPlumb line -> line.extended(pointer);
-            case BenchGesture.DrawEdge line -> line.extended(pointer);
-            default -> g;
-        });
+        gesture = gesture.map(g -> g instanceof BenchGesture.Drawn line ? line.extended(pointer) : g);
         gesture.ifPresent(g -> {
             BenchGesture.Shown now = g.at(session, pointer, held);
             shown = Optional.of(now);

@@ -76,18 +76,11 @@ public final class LensPane implements PaneLayer.Content {
         off = toggle("lens.use.off", () -> lens.off());
         byFile = toggle("lens.use.found", lens::find);
         chosen = toggle("lens.use.chosen", () -> choose(true));
-        byHand = toggle(
-                "lens.use.by-hand",
-                () -> lens.set(now -> Lens.byHand(now.hand()).withAmounts(now.amounts())));
+        byHand = toggle("lens.use.by-hand", () -> lens.set(now -> now.handled(now.hand())));
         distortion = amount("lens.distortion", (now, value) -> new LensAmounts(value, now.fringes(), now.corners()));
         fringes = amount("lens.fringes", (now, value) -> new LensAmounts(now.distortion(), value, now.corners()));
         corners = amount("lens.corners", (now, value) -> new LensAmounts(now.distortion(), now.fringes(), value));
-        bend = byHand(
-                "lens.bend",
-                ByHand.MOST_BEND,
-                0,
-                LensPane::percent,
-                (now, value) -> new ByHand(value, now.stops(), now.midpoint()));
+        bend = byHand("lens.bend", ByHand.MOST_BEND, 0, LensPane::percent, ByHand::withBend);
         stops = byHand(
                 "lens.stops",
                 ByHand.MOST_STOPS,

@@ -140,7 +140,6 @@ final class PlumbArea extends HBox {
         });
         far.valueChangingProperty().subscribe((before, now) -> {
             if (Boolean.TRUE.equals(before) && !now) {
-                plumbing.commit();
                 plumbing.far(part(far.getValue()));
             }
         });

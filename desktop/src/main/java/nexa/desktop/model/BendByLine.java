@@ -6,7 +6,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Point;
-import nexa.core.lens.ByHand;
 import nexa.core.lens.Lens;
 import nexa.core.lens.Straightening;
 import nexa.core.space.PhotoSpace;
@@ -62,8 +61,7 @@ public final class BendByLine {
 
     private static Framing bent(Framing framing, double bend) {
         Lens now = framing.pose().lens();
-        ByHand hand = new ByHand(bend, now.hand().stops(), now.hand().midpoint());
-        return framing.withPose(framing.pose().withLens(Lens.byHand(hand).withAmounts(now.amounts())));
+        return framing.withPose(framing.pose().withLens(now.handled(now.hand().withBend(bend))));
     }
 
     /** Takes the drawn line out of view; the bend stays. */

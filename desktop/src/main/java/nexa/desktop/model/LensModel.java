@@ -17,7 +17,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
 import nexa.core.lens.Lens;
-import nexa.core.lens.LensBook;
 import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensUse;
@@ -116,8 +115,13 @@ public final class LensModel implements CarriedCorrections {
     }
 
     private LensOffer found(PhotoFacts facts) {
+        return onWorker(() -> lenses.found(facts));
+    }
+
+    /** What can't be read is the future's failure. */
+    private static <T> T onWorker(Reading<T> reading) {
         try {
-            return lenses.found(facts);
+            return reading.read();
         } catch (IOException failed) {
             throw new CompletionException(failed);
         }
@@ -143,11 +147,8 @@ public final class LensModel implements CarriedCorrections {
 
     private List<Group> grouped(List<Photo> photos) {
         Map<LensMatch, Map<Photo, LensOffer>> byMatch = new LinkedHashMap<>();
-        for (Photo photo : photos) {
-            LensOffer found = found(photo.facts().orElseThrow());
-            byMatch.computeIfAbsent(found.match(), match -> new LinkedHashMap<>())
-                    .put(photo, found);
-        }
+        offers(photos).forEach((photo, found) -> byMatch.computeIfAbsent(found.match(), match -> new LinkedHashMap<>())
+                .put(photo, found));
         return byMatch.entrySet().stream()
                 .map(each -> new Group(each.getKey(), each.getValue()))
                 .sorted((one, other) -> Boolean.compare(other.isFound(), one.isFound()))
@@ -286,10 +287,10 @@ public final class LensModel implements CarriedCorrections {
 
     @Override
     public Optional<Correction> carried(Pose from, Photo to, Pose target) {
-        if (unreadable.get()) {
-            return Optional.of(target.correction());
-        }
         if (!lenses.isRead()) {
+            if (unreadable.get()) {
+                return Optional.of(target.correction());
+            }
             readOnce();
             return Optional.empty();
         }
@@ -299,7 +300,7 @@ public final class LensModel implements CarriedCorrections {
     private void readOnce() {
         if (!asked) {
             asked = true;
-            CompletableFuture.supplyAsync(this::readable, work)
+            CompletableFuture.supplyAsync(() -> onWorker(lenses::book), work)
                     .whenCompleteAsync(
                             (found, failed) -> {
                                 if (failed != null) {
@@ -308,14 +309,6 @@ public final class LensModel implements CarriedCorrections {
                                 session.carry().refreshPlan();
                             },
                             fx);
-        }
-    }
-
-    private LensBook readable() {
-        try {
-            return lenses.book();
-        } catch (IOException failed) {
-            throw new CompletionException(failed);
         }
     }
 }

@@ -39,7 +39,12 @@ final class BentMap {
     private final double[] xs;
     private final double[] ys;
 
-    private BentMap(Mapping map, int width, int height, int step) {
+    /**
+     * For a tile, too.
+     *
+     * @param step of the whole picture, so that where tiles begin makes no difference
+     */
+    BentMap(Mapping map, int width, int height, int step) {
         this.width = width;
         this.height = height;
         this.step = step;
@@ -57,16 +62,7 @@ final class BentMap {
 
     /** @param map continuous pixels to continuous pixels, centres at +0.5 */
     static BentMap of(Mapping map, int width, int height) {
-        return of(map, width, height, step(map, width, height));
-    }
-
-    /**
-     * The same for a tile.
-     *
-     * @param step of the whole picture, so that where tiles begin makes no difference
-     */
-    static BentMap of(Mapping map, int width, int height, int step) {
-        return new BentMap(map, width, height, step);
+        return new BentMap(map, width, height, step(map, width, height));
     }
 
     /** Pixels from one node to the next that are near enough for a picture. */

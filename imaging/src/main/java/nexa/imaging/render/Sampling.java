@@ -8,6 +8,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
 import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
 import static org.bytedeco.opencv.global.opencv_imgproc.remap;
 
+import java.util.function.IntSupplier;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Chain;
 import nexa.core.geometry.Mapping;
@@ -51,11 +52,15 @@ sealed interface Sampling extends AutoCloseable {
 
     /** @param tileToPart both in continuous pixels, centres at +0.5; OpenCV counts from pixel centres */
     static Sampling of(Mapping tileToPart, int width, int height) {
+        return of(tileToPart, width, height, () -> BentMap.step(tileToPart, width, height));
+    }
+
+    private static Sampling of(Mapping tileToPart, int width, int height, IntSupplier step) {
         return switch (tileToPart) {
             case Affine map -> new ByMatrix(opencv_imgproc::warpAffine, matrix(map), new Size(width, height));
             case Projective map -> new ByMatrix(opencv_imgproc::warpPerspective, matrix(map), new Size(width, height));
-            case Radial map -> bent(map, width, height);
-            case Chain map -> bent(map, width, height);
+            case Radial map -> bent(map, width, height, step.getAsInt());
+            case Chain map -> bent(map, width, height, step.getAsInt());
         };
     }
 
@@ -66,14 +71,10 @@ sealed interface Sampling extends AutoCloseable {
 
     /** @param step {@link BentMap#step} of the picture that the tile is part of */
     static Sampling of(ColourMaps tileToPart, int width, int height, int step) {
-        boolean alike = tileToPart.areAlike();
-        if (alike && (tileToPart.green() instanceof Affine || tileToPart.green() instanceof Projective)) {
-            return of(tileToPart.green(), width, height);
+        if (tileToPart.areAlike()) {
+            return of(tileToPart.green(), width, height, () -> step);
         }
-        Places green = BentMap.of(tileToPart.green(), width, height, step).places();
-        if (alike) {
-            return new Bent(green);
-        }
+        Places green = new BentMap(tileToPart.green(), width, height, step).places();
         return new ByColour(
                 bent(tileToPart.blue(), tileToPart.green(), green),
                 new Bent(green),
@@ -146,8 +147,8 @@ sealed interface Sampling extends AutoCloseable {
         }
     }
 
-    private static Sampling bent(Mapping map, int width, int height) {
-        return new Bent(BentMap.of(map, width, height).places());
+    private static Sampling bent(Mapping map, int width, int height, int step) {
+        return new Bent(new BentMap(map, width, height, step).places());
     }
 
     private static Mat matrix(Affine continuous) {
