@@ -1,6 +1,8 @@
 package nexa.bench;
 
 import java.io.IOException;
+import java.nio.file.Path;
+import nexa.bench.repair.TrimTrial;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
@@ -9,7 +11,8 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
- * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]}.
+ * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]};
+ * or one of the trials on a folder of photographs: {@code trim FOLDER}.
  */
 public final class Main {
     private Main() {}
@@ -18,7 +21,8 @@ public final class Main {
         if (Fuzz.child(names)) {
             return;
         }
-        if (names.length > 0 && ran(names[0], names.length > 1 ? Integer.parseInt(names[1]) : 0)) {
+        if (names.length > 1 && tried(names[0], Path.of(names[1]))
+                || names.length > 0 && ran(names[0], names.length > 1 ? Integer.parseInt(names[1]) : 0)) {
             return;
         }
         ChainedOptionsBuilder options =
@@ -30,6 +34,17 @@ public final class Main {
             options.include("nexa\\.bench\\..*" + name);
         }
         new Runner(options.build()).run();
+    }
+
+    /** Runs what is tried on a folder of photographs; false if the name is none of these. */
+    private static boolean tried(String name, Path folder) throws IOException {
+        switch (name) {
+            case "trim" -> TrimTrial.run(folder);
+            default -> {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Runs what is not measured by JMH; false if the name is none of these. */

@@ -151,6 +151,6 @@ final class CropCommand extends ShootCommand {
                 mirror == null ? before.turn().mirrored() : mirror);
         boolean flipped = turned.mirrored() != before.turn().mirrored();
         Tilt kept = flipped ? before.tilt().negated() : before.tilt();
-        return new Pose(turned, tilt == null ? kept : new Tilt(tilt));
+        return before.withTurn(turned).withTilt(tilt == null ? kept : new Tilt(tilt));
     }
 }

@@ -124,14 +124,14 @@ public final class Derivation {
 
     /** The largest centred frame of the format on a photo. */
     public static Frame largest(PhotoSpace space, Format format) {
-        double photo = space.upright().aspect();
-        return Fit.largest(space.outline(), format.aspect(space.upright().orientation(), photo, photo));
+        double photo = space.keptSize().aspect();
+        return Fit.largest(space.outline(), format.aspect(space.keptSize().orientation(), photo, photo));
     }
 
     /** A frame in level space brought to a format's shape: centre and area kept; unchanged if it has the shape. */
     public static Frame shaped(PhotoSpace space, Frame level, Format format) {
         Orientation along = Orientation.of(level.width(), level.height());
-        double aspect = format.aspect(along, space.upright().aspect(), level.aspect());
+        double aspect = format.aspect(along, space.keptSize().aspect(), level.aspect());
         // a wish which already has the shape stays exactly as it is
         return Tolerance.sameRatio(level.aspect(), aspect) ? level : level.reshaped(aspect);
     }
@@ -147,7 +147,7 @@ public final class Derivation {
                 held.shape() instanceof Shape.Ratio ratio
                         ? ratio.turned()
                         : new Shape.Ratio(
-                                space.upright().height(), space.upright().width())));
+                                space.keptSize().height(), space.upright().width())));
     }
 
     /** The wish in level space, in the format's present shape. */

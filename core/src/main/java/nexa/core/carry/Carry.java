@@ -109,8 +109,8 @@ public record Carry(
 
     /** Square photos lie either way. */
     private boolean liesAcross(PhotoSpace target) {
-        Orientation from = space().upright().orientation();
-        Orientation to = target.upright().orientation();
+        Orientation from = space().keptSize().orientation();
+        Orientation to = target.keptSize().orientation();
         return from != Orientation.SQUARE && to != Orientation.SQUARE && from != to;
     }
 
@@ -150,11 +150,13 @@ public record Carry(
         return target.uprightToAsShot(upright);
     }
 
-    /** The same fractions of the other photo, along the photos' own axes. */
+    /** The same fractions of the other photo, along the photos' own axes; of what is left of both where they are trimmed. */
     private Point place(Point centre, PhotoSpace target) {
-        Point from = space().halfSides();
-        Point to = target.halfSides();
-        return new Point(centre.x() / from.x() * to.x(), centre.y() / from.y() * to.y());
+        Frame from = space().kept();
+        Frame to = target.kept();
+        Point off = centre.minus(from.centre());
+        Point there = new Point(off.x() / from.width() * to.width(), off.y() / from.height() * to.height());
+        return there.plus(to.centre());
     }
 
     // ---- by marks ----

@@ -9,7 +9,7 @@ import nexa.core.outline.TurnedRectangle;
 public final class Fit {
     private Fit() {}
 
-    /** The largest frame of the shape; of those, the one nearest to the photo's centre. */
+    /** The largest frame of the shape; of those, the one nearest to the outline's middle. */
     public static Frame largest(Outline outline, double aspect) {
         return switch (outline) {
             case TurnedRectangle rectangle -> {

@@ -1,7 +1,6 @@
 package nexa.core.fit;
 
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Point;
 import nexa.core.outline.Region;
 
 /**
@@ -31,10 +30,10 @@ final class RegionFit {
         return Frame.around(place.centre(), wish.width() * place.size(), wish.height() * place.size());
     }
 
-    /** A frame of the shape about the photo's centre that is at least as large as any that fits. */
+    /** A frame of the shape about the outline's middle that is at least as large as any that fits. */
     static Frame tooLarge(Region region, double aspect) {
         Frame box = region.bounds();
         double height = Math.min(box.height(), box.width() / aspect);
-        return Frame.around(Point.ORIGIN, height * aspect, height);
+        return Frame.around(region.middle(), height * aspect, height);
     }
 }

@@ -32,8 +32,8 @@ public record Snap(List<Double> xs, List<Double> ys, double reach) {
 
     /** The photo's centre lines, its level and upright edges, and lines through the marks. */
     public static Snap of(Outline outline, List<Point> marks, double reach) {
-        List<Double> xs = new ArrayList<>(List.of(0.0));
-        List<Double> ys = new ArrayList<>(List.of(0.0));
+        List<Double> xs = new ArrayList<>(List.of(outline.middle().x()));
+        List<Double> ys = new ArrayList<>(List.of(outline.middle().y()));
         xs.addAll(outline.uprightSides());
         ys.addAll(outline.levelSides());
         marks.forEach(mark -> {

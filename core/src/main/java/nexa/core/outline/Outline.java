@@ -16,6 +16,9 @@ public sealed interface Outline permits TurnedRectangle, Region {
     /** The corners of the smallest convex polygon around it, so that the inside is on the right hand, y down. */
     List<Point> hull();
 
+    /** What frames are centred on that nobody placed. */
+    Point middle();
+
     /** Whether the point is inside or at most {@code slack} (in long edges) outside. */
     boolean contains(Point level, double slack);
 

@@ -20,15 +20,30 @@ public final class Region implements Outline {
     private final double[] xs;
     private final double[] ys;
     private final List<Point> hull;
+    private final Point middle;
 
-    /** @throws IllegalArgumentException if there are fewer than three corners or one is not finite */
+    /** About the photo's centre. */
     public Region(List<Point> corners) {
+        this(corners, Point.ORIGIN);
+    }
+
+    /**
+     * @param middle what frames are centred on that nobody placed
+     * @throws IllegalArgumentException if there are fewer than three corners or one is not finite
+     */
+    public Region(List<Point> corners, Point middle) {
         if (corners.size() < 3 || corners.stream().anyMatch(p -> !Double.isFinite(p.x() + p.y()))) {
             throw new IllegalArgumentException("Not an outline: " + corners);
         }
         xs = corners.stream().mapToDouble(Point::x).toArray();
         ys = corners.stream().mapToDouble(Point::y).toArray();
         hull = ConvexHull.of(corners);
+        this.middle = middle;
+    }
+
+    @Override
+    public Point middle() {
+        return middle;
     }
 
     /** How many corners, and so how many sides. */
@@ -189,7 +204,7 @@ public final class Region implements Outline {
     public Region grownBy(double distance) {
         double outwards = signedArea() > 0 ? distance : -distance;
         return new Region(
-                IntStream.range(0, size()).mapToObj(i -> pushed(i, outwards)).toList());
+                IntStream.range(0, size()).mapToObj(i -> pushed(i, outwards)).toList(), middle);
     }
 
     /** Positive if the corners go clockwise as seen. */
@@ -244,7 +259,10 @@ public final class Region implements Outline {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Region region && Arrays.equals(xs, region.xs) && Arrays.equals(ys, region.ys);
+        return other instanceof Region region
+                && Arrays.equals(xs, region.xs)
+                && Arrays.equals(ys, region.ys)
+                && middle.equals(region.middle);
     }
 
     @Override

@@ -46,6 +46,11 @@ public record TurnedRectangle(double halfWidth, double halfHeight, Tilt tilt) im
     }
 
     @Override
+    public Point middle() {
+        return Point.ORIGIN;
+    }
+
+    @Override
     public List<Point> hull() {
         return corners();
     }

@@ -4,14 +4,13 @@ import java.util.List;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Tolerance;
 import nexa.core.outline.OutlineTrace;
-import nexa.core.outline.TurnedRectangle;
+import nexa.core.trim.Trim;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A photo's edge through its lens's correction, flattened. All that is done afterwards leaves straight lines straight, so one
+ * A photo's edge, be it trimmed, through its lens's correction, flattened. All that is done afterwards leaves straight lines straight, so one
  * trace serves while a photo is plumbed and turned. The last one is kept; several threads may find the same one.
  */
 final class LensOutline {
@@ -21,7 +20,7 @@ final class LensOutline {
     private final Mapping lensed;
     private volatile @Nullable Traced last;
 
-    private record Traced(PixelSize asShot, int steps, List<Point> corners) {}
+    private record Traced(PixelSize asShot, Trim trim, int steps, List<Point> corners) {}
 
     /** @param lensed from as shot to the lens's correction, in the isotropic unit */
     LensOutline(Mapping lensed) {
@@ -37,13 +36,13 @@ final class LensOutline {
      *
      * @param stretch by how much what comes afterwards stretches at most
      */
-    List<Point> corners(PixelSize asShot, double stretch) {
+    List<Point> corners(PixelSize asShot, Trim trim, double stretch) {
         int steps = Math.max(0, (int) Math.ceil(Math.log(stretch) / Math.log(STEP)));
         Traced known = last;
-        if (known == null || known.steps != steps || !known.asShot.equals(asShot)) {
+        if (known == null || known.steps != steps || !known.asShot.equals(asShot) || !known.trim.equals(trim)) {
             double tolerance = Tolerance.FLATNESS / asShot.longEdge() / Math.pow(STEP, steps);
-            List<Point> edge = TurnedRectangle.of(asShot, Tilt.NONE).corners();
-            known = new Traced(asShot, steps, OutlineTrace.corners(edge, lensed, tolerance));
+            List<Point> edge = trim.corners(asShot);
+            known = new Traced(asShot, trim, steps, OutlineTrace.corners(edge, lensed, tolerance));
             last = known;
         }
         return known.corners;

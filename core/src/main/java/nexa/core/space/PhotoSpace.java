@@ -14,6 +14,7 @@ import nexa.core.lens.Lens;
 import nexa.core.outline.Outline;
 import nexa.core.outline.Region;
 import nexa.core.outline.TurnedRectangle;
+import nexa.core.trim.Trim;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,6 +31,7 @@ public final class PhotoSpace {
     /** Found when first asked for: that of a bent photo is traced. Several threads may find the same one. */
     private volatile @Nullable Outline outline;
 
+    private volatile @Nullable Outline edge;
     private volatile @Nullable Frame extent;
 
     /** @param asShot the photo's size in pixels with EXIF orientation applied */
@@ -78,7 +80,7 @@ public final class PhotoSpace {
         double right = 0;
         double top = 0;
         double bottom = 0;
-        for (Point tilted : outline().hull()) {
+        for (Point tilted : edge().hull()) {
             Point corner = pose.tilt().negated().rotate(tilted);
             left = Math.min(left, corner.x());
             right = Math.max(right, corner.x());
@@ -92,23 +94,60 @@ public final class PhotoSpace {
         return new Frame((left + right) / 2, (top + bottom) / 2, right - left, bottom - top);
     }
 
+    /** Where the photo ends: at its own edge, or where it is trimmed. */
     public Outline outline() {
+        if (pose.trim().isNone()) {
+            return edge();
+        }
         Outline known = outline;
         if (known == null) {
-            known = found();
+            known = found(pose.trim());
             outline = known;
         }
         return known;
     }
 
-    private Outline found() {
-        if (pose.correction().keepsPlaces()) {
+    /** The whole photo's own edge, its borders included. */
+    public Outline edge() {
+        Outline known = edge;
+        if (known == null) {
+            known = found(Trim.NONE);
+            edge = known;
+        }
+        return known;
+    }
+
+    private Outline found(Trim trim) {
+        boolean plain = pose.correction().keepsPlaces();
+        if (plain && trim.isNone()) {
             return rectangle();
+        }
+        Point middle = trim.isNone() ? Point.ORIGIN : fromAsShot(trim.middle(asShot));
+        if (plain) {
+            return new Region(
+                    trim.corners(asShot).stream().map(this::fromAsShot).toList(), middle);
         }
         Mapping plumb = pose.correction().plumbMapping();
         Mapping straight = plumb.then(turnedAndTilted());
-        List<Point> edge = pose.correction().lensOutline().corners(asShot, mostStretch(plumb));
-        return new Region(edge.stream().map(straight::apply).toList());
+        List<Point> corners = pose.correction().lensOutline().corners(asShot, trim, mostStretch(plumb));
+        return new Region(corners.stream().map(straight::apply).toList(), middle);
+    }
+
+    /** What counts as photo, along its own axes as it is turned, in long edges from the centre. */
+    public Frame kept() {
+        Frame along = pose.turn().apply(pose.trim().within(asShot));
+        return Frame.around(pose.turn().apply(pose.trim().middle(asShot)), along.width(), along.height());
+    }
+
+    /** How large that is in the photo's pixels; all of {@link #upright()} unless it is trimmed. */
+    public PixelSize keptSize() {
+        if (pose.trim().isNone()) {
+            return upright();
+        }
+        Frame kept = kept();
+        double edge = asShot.longEdge();
+        return new PixelSize(Math.max(1, (int) Math.round(kept.width() * edge)), Math.max(1, (int)
+                Math.round(kept.height() * edge)));
     }
 
     /** By how much a plumb stretches, at most: at one of the photo's corners, where it also reaches farthest. */

@@ -4,9 +4,14 @@ import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
 import nexa.core.plumb.Plumb;
+import nexa.core.trim.Trim;
 
-/** How a photo is held: corrected, turned to upright, then tilted. It belongs to the photo; every format follows. */
-public record Pose(Correction correction, Turn turn, Tilt tilt) {
+/**
+ * How a photo is held: corrected, turned to upright, then tilted. It belongs to the photo; every format follows.
+ *
+ * @param trim what of the photo as shot counts as photo
+ */
+public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
     public static final Pose AS_SHOT = new Pose(Turn.NONE, Tilt.NONE);
 
     /** Without a correction. */
@@ -14,21 +19,26 @@ public record Pose(Correction correction, Turn turn, Tilt tilt) {
         this(Correction.NONE, turn, tilt);
     }
 
+    /** The whole photo. */
+    public Pose(Correction correction, Turn turn, Tilt tilt) {
+        this(correction, turn, tilt, Trim.NONE);
+    }
+
     /** Turned or mirrored as seen; a mirrored picture leans the other way, so its tilt changes sign. */
     public Pose turned(Turn by) {
-        return new Pose(correction, turn.then(by), by.mirrored() ? tilt.negated() : tilt);
+        return new Pose(correction, turn.then(by), by.mirrored() ? tilt.negated() : tilt, trim);
     }
 
     public Pose withTurn(Turn other) {
-        return new Pose(correction, other, tilt);
+        return new Pose(correction, other, tilt, trim);
     }
 
     public Pose withTilt(Tilt other) {
-        return new Pose(correction, turn, other);
+        return new Pose(correction, turn, other, trim);
     }
 
     public Pose withCorrection(Correction other) {
-        return new Pose(other, turn, tilt);
+        return new Pose(other, turn, tilt, trim);
     }
 
     public Pose withLens(Lens other) {
@@ -37,6 +47,10 @@ public record Pose(Correction correction, Turn turn, Tilt tilt) {
 
     public Pose withPlumb(Plumb other) {
         return withCorrection(correction.withPlumb(other));
+    }
+
+    public Pose withTrim(Trim other) {
+        return new Pose(correction, turn, tilt, other);
     }
 
     public Lens lens() {

@@ -49,7 +49,7 @@ record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double wi
 
     /** Whether a corner of the tilted photo lies where the captions are. */
     private boolean reachesDown(PhotoSpace space, LevelView view) {
-        return space.outline().corners().stream()
+        return space.edge().corners().stream()
                 .anyMatch(corner -> view.toScreen(corner).y() > height - BenchText.CAPTION_ROOM);
     }
 

@@ -140,12 +140,12 @@ final class Camera {
     boolean isOverNeighbour(int side, Point at) {
         boolean covered = subject.moment()
                 .space()
-                .flatMap(space -> toLevel(at).map(level -> space.outline().contains(level, 0)))
+                .flatMap(space -> toLevel(at).map(level -> space.edge().contains(level, 0)))
                 .orElse(false);
         return !covered
                 && neighbour(side)
                         .flatMap(photo -> neighbourView(photo, side).flatMap(view -> subject.space(photo)
-                                .map(space -> space.outline().contains(view.toLevel(at.x(), at.y()), 0))))
+                                .map(space -> space.edge().contains(view.toLevel(at.x(), at.y()), 0))))
                         .orElse(false);
     }
 

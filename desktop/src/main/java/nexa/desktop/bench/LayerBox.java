@@ -23,7 +23,7 @@ record LayerBox(double x, double y, double width, double height) {
 
     static LayerBox of(PhotoSpace space, LevelView view, double width, double height) {
         Tilt most = Math.abs(space.pose().tilt().degrees()) > USUAL.degrees() ? new Tilt(Tilt.LIMIT) : USUAL;
-        List<Point> corners = space.outline().hull().stream()
+        List<Point> corners = space.edge().hull().stream()
                 .map(space.pose().tilt().negated()::rotate)
                 .flatMap(level -> Stream.of(most.rotate(level), most.negated().rotate(level)))
                 .map(view::toScreen)

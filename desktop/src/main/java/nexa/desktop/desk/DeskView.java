@@ -323,7 +323,7 @@ public final class DeskView extends HBox {
     private long lying(List<Photo> photos, Orientation orientation) {
         return photos.stream()
                 .flatMap(photo -> session.shoot().space(photo).stream())
-                .filter(space -> space.upright().orientation() == orientation)
+                .filter(space -> space.keptSize().orientation() == orientation)
                 .count();
     }
 

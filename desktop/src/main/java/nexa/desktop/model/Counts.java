@@ -113,7 +113,7 @@ public final class Counts {
             } else if (shoot.framing(photo).setAside()) {
                 aside++;
             } else {
-                lying.merge(shoot.space(photo).orElseThrow().upright().orientation(), 1, Integer::sum);
+                lying.merge(shoot.space(photo).orElseThrow().keptSize().orientation(), 1, Integer::sum);
                 brief.formats().forEach(format -> count(photo, format, states, warned));
             }
         }

@@ -25,6 +25,7 @@ import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.InvalidException;
 import nexa.core.told.Told;
+import nexa.core.trim.Trim;
 
 /**
  * A framing as named texts, with formats by their names: what a sidecar and the table of crops both hold. Numbers are
@@ -47,9 +48,6 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             "lens",
             "plumb",
             "trim");
-
-    /** Names of corrections that are written down but that this version does not make. */
-    private static final List<String> NOT_MADE = List.of("trim");
 
     /** Names of what is known of a crop: the wish, in as-shot space. */
     static final List<String> CROP =
@@ -89,7 +87,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("overlay", framing.overlay().map(OverlayChoice::text).orElse(""));
         texts.put("lens", pose.lens().text());
         texts.put("plumb", pose.plumb().text());
-        NOT_MADE.forEach(name -> texts.put(name, ""));
+        texts.put("trim", pose.trim().text());
         return texts;
     }
 
@@ -132,14 +130,9 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
     }
 
     private Framing framing(Map<Integer, Crop> placed, Map<Integer, List<Alternate>> alternates) {
-        for (String name : NOT_MADE) {
-            if (text(photo, name).isPresent()) {
-                throw new InvalidException("told.exchange.correction-version-nexa-doesn-t", name);
-            }
-        }
         Turn turn = new Turn((int) number(photo, "quarterTurns", 0), flag(photo, "mirrored"));
         return new Framing(
-                new Pose(correction(), turn, new Tilt(number(photo, "tilt", 0))),
+                new Pose(correction(), turn, new Tilt(number(photo, "tilt", 0)), trim()),
                 placed,
                 alternates,
                 flag(photo, "setAside"),
@@ -155,6 +148,14 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             return Correction.parse(photo.get("lens"), photo.get("plumb"));
         } catch (IllegalArgumentException nonsense) {
             throw new InvalidException(Told.of("told.exchange.no-correction"), nonsense);
+        }
+    }
+
+    private Trim trim() {
+        try {
+            return Trim.parse(photo.getOrDefault("trim", ""));
+        } catch (IllegalArgumentException nonsense) {
+            throw new InvalidException(Told.of("told.exchange.no-trim"), nonsense);
         }
     }
 

@@ -11,6 +11,7 @@ import nexa.core.geometry.Point;
 import nexa.core.print.OutputSize;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.core.trim.Trim;
 import nexa.imaging.blocks.BlockCut.Grid;
 import nexa.imaging.blocks.BlockCut.Part;
 import nexa.imaging.codec.PhotoCodecs;
@@ -39,9 +40,11 @@ public record Untouched(Part part, Point shift, double pixels) {
                 && files.colour().equals(DeliveredColour.KEEP)
                 && delivery.steps().isNone();
         return wanted
-                && delivery.framing().pose().equals(Pose.AS_SHOT)
+                && delivery.framing().pose().withTrim(Trim.NONE).equals(Pose.AS_SHOT)
                 && delivery.size().equals(OutputSize.natural(delivery.frame(), facts.asShot()))
-                && new PhotoSpace(facts.asShot(), Pose.AS_SHOT).outline().holds(delivery.frame());
+                && new PhotoSpace(facts.asShot(), delivery.framing().pose())
+                        .outline()
+                        .holds(delivery.frame());
     }
 
     private static Optional<Grid> grid(Delivery delivery, PhotoCodecs codecs) {

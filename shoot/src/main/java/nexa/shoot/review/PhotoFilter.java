@@ -85,7 +85,7 @@ public record PhotoFilter(
 
     private boolean letsOrientation(Shoot shoot, Photo photo) {
         return shoot.space(photo)
-                .map(PhotoSpace::upright)
+                .map(PhotoSpace::keptSize)
                 .filter(size -> orientations.contains(size.orientation()))
                 .isPresent();
     }

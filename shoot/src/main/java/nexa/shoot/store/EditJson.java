@@ -32,6 +32,7 @@ import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
+import nexa.core.trim.Trim;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -88,6 +89,7 @@ final class EditJson {
         out.writeNumberField("tilt", framing.pose().tilt().degrees());
         writeText("lens", framing.pose().lens().text(), out);
         writeText("plumb", framing.pose().plumb().text(), out);
+        writeText("trim", framing.pose().trim().text(), out);
         out.writeBooleanField("aside", framing.setAside());
         out.writeStringField("marks", framing.marks().text());
         out.writeStringField(
@@ -197,7 +199,8 @@ final class EditJson {
                                 text(node, "lens").orElse(null),
                                 text(node, "plumb").orElse(null)), // none in earlier versions
                         turn,
-                        new Tilt(node.required("tilt").asDouble())),
+                        new Tilt(node.required("tilt").asDouble()),
+                        text(node, "trim").map(Trim::parse).orElse(Trim.NONE)),
                 crops,
                 alternates,
                 node.required("aside").asBoolean(),

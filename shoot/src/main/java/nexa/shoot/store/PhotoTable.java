@@ -28,6 +28,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
+import nexa.core.trim.Trim;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -121,7 +122,13 @@ final class PhotoTable {
         return new Pose(
                 Correction.parse(row.getString("lens"), row.getString("plumb")),
                 new Turn(Cells.whole(row, "quarter_turns"), Cells.flag(row, "mirrored")),
-                new Tilt(Cells.number(row, "tilt")));
+                new Tilt(Cells.number(row, "tilt")),
+                trim(row));
+    }
+
+    private static Trim trim(ResultSet row) throws SQLException {
+        String trim = row.getString("trim");
+        return trim == null ? Trim.NONE : Trim.parse(trim);
     }
 
     private static Optional<Tilt> level(ResultSet row) throws SQLException {
@@ -256,7 +263,7 @@ final class PhotoTable {
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
                 UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
-                  overlay = ?, lens = ?, plumb = ?
+                  overlay = ?, lens = ?, plumb = ?, trim = ?
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());
@@ -282,6 +289,7 @@ final class PhotoTable {
         update.setString(8, framing.overlay().map(OverlayChoice::text).orElse(null));
         update.setString(9, orNull(framing.pose().lens().text()));
         update.setString(10, orNull(framing.pose().plumb().text()));
-        update.setLong(11, photo);
+        update.setString(11, orNull(framing.pose().trim().text()));
+        update.setLong(12, photo);
     }
 }
