@@ -32,6 +32,7 @@ import picocli.CommandLine.ParameterException;
             LensMeasureCommands.Chart.class,
             LensMeasureCommands.Measure.class,
             PlumbCommand.class,
+            TrimCommand.class,
             CarryCommand.class,
             CheckCommand.class,
             MarkCommand.class,

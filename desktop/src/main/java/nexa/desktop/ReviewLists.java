@@ -9,7 +9,9 @@ import nexa.desktop.model.LevelReview;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.LevelReviewView;
 import nexa.desktop.pane.ReviewFrame;
+import nexa.desktop.pane.TrimReviewView;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.repair.TrimReview;
 
 /** The lists that are gone through in place of a view; one at a time. */
 final class ReviewLists {
@@ -44,6 +46,13 @@ final class ReviewLists {
         LevelReview model =
                 new LevelReview(models.session(), models.session().selection().chosen(), work, fx);
         open(new LevelReviewView(models.session(), model, loader, fx, this::close));
+    }
+
+    /** What borders the chosen photos have. */
+    void openTrims() {
+        TrimReview model =
+                new TrimReview(models.session(), models.session().selection().chosen(), work, fx);
+        open(new TrimReviewView(models.session(), model, loader, fx, this::close));
     }
 
     /** What lenses the shoot was taken with. */

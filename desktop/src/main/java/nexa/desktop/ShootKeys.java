@@ -125,6 +125,8 @@ final class ShootKeys {
         framing.put(Command.AUTO_LEVEL, screen::autoLevel);
         framing.put(Command.PLUMB, () -> screen.toggleMode(BenchMode.PLUMB));
         framing.put(Command.AUTO_PLUMB, screen::autoPlumb);
+        framing.put(Command.TRIM, () -> screen.toggleMode(BenchMode.TRIM));
+        framing.put(Command.AUTO_TRIM, screen::autoTrim);
         framing.put(Command.LENS, () -> screen.open(DeskPane.LENS));
     }
 

@@ -105,6 +105,11 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         }
 
         @Override
+        public void autoTrim() {
+            ShootScreen.this.autoTrim();
+        }
+
+        @Override
         public void toggle(DeskPane pane, Node beside) {
             if (pane == DeskPane.CARRY) {
                 session.viewProperty().set(MainView.WALL); // where its ghosts show
@@ -285,6 +290,20 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         if (session.shoot().mayEdit()) {
             bench.modeProperty().set(BenchMode.PLUMB);
             models.plumbing().automatic();
+        }
+    }
+
+    /** Looks for the borders of the photo on the Bench; of several chosen on the Wall it makes a list first. */
+    void autoTrim() {
+        if (!session.shoot().mayEdit()) {
+            return;
+        }
+        if (session.viewProperty().get() == MainView.WALL
+                && session.selection().chosen().size() > 1) {
+            lists.openTrims();
+        } else {
+            bench.modeProperty().set(BenchMode.TRIM);
+            models.trimming().automatic();
         }
     }
 

@@ -9,6 +9,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
 
 /**
  * The part of a photo inside its borders: a rectangle in the isotropic unit of the photo as shot, which may lie crooked
@@ -73,6 +74,19 @@ public record Trim(double left, double top, double right, double bottom, Tilt le
 
     public Trim leaning(Tilt other) {
         return new Trim(left, top, right, bottom, other, round);
+    }
+
+    /** The same of a photo that is laid otherwise. */
+    public Trim turned(Turn turn) {
+        Point one = turn.apply(new Point(left, top));
+        Point other = turn.apply(new Point(right, bottom));
+        return new Trim(
+                Math.min(one.x(), other.x()),
+                Math.min(one.y(), other.y()),
+                Math.max(one.x(), other.x()),
+                Math.max(one.y(), other.y()),
+                turn.mirrored() ? lean.negated() : lean,
+                round);
     }
 
     /** A place of the photo as shot on the trim's own axes. */

@@ -130,6 +130,20 @@ class TrimTest {
     }
 
     @Test
+    void turned_coversWhatTheTurnedCornersDo() {
+        Cases.some(100).forEach(cases -> {
+            Trim trim = any(cases);
+            Turn turn = cases.turn();
+            Trim turned = trim.turned(turn);
+            for (Point corner : trim.corners(PHOTO)) {
+                Point own = turned.onAxes(turn.apply(corner));
+                assertTrue(own.x() >= turned.left() - 1e-9 && own.x() <= turned.right() + 1e-9, trim.text());
+                assertTrue(own.y() >= turned.top() - 1e-9 && own.y() <= turned.bottom() + 1e-9, trim.text());
+            }
+        });
+    }
+
+    @Test
     void roundCorners_areLeftOut() {
         Trim slide = new Trim(-0.4, -0.3, 0.4, 0.3, Tilt.NONE, 0.05);
         PhotoSpace space = new PhotoSpace(PHOTO, Pose.AS_SHOT.withTrim(slide));

@@ -61,6 +61,7 @@ record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double wi
         return switch (mode) {
             case LEVELLING -> Words.of("bench.level.hint");
             case PLUMB -> Words.of("bench.plumb.hint");
+            case TRIM -> Words.of("bench.trim.hint");
             case STRAIGHTENING -> Words.of("bench.straighten.hint");
             case DRAWING -> Words.of("bench.draw.hint");
             case MARKING -> Words.of("bench.mark.hint");

@@ -46,8 +46,9 @@ final class BenchDrawing {
      * @param tilting the photo is being tilted
      * @param adjusting anything is being changed
      * @param bare only photo, frame and overlay are to be seen
+     * @param trimming the frame is not what is worked at
      */
-    record During(boolean tilting, boolean adjusting, boolean bare) {}
+    record During(boolean tilting, boolean adjusting, boolean bare, boolean trimming) {}
 
     private final GraphicsContext canvas;
     private final Session session;
@@ -113,11 +114,11 @@ final class BenchDrawing {
         if (session.frameEdits().showsBlank()) {
             painter.checker(session.space().orElseThrow().outline(), frame);
         }
-        if (moment.tilting() || shows(moment)) {
+        if (!moment.trimming() && (moment.tilting() || shows(moment))) {
             painter.overlay(frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness));
         }
         painter.edge(frame);
-        if (!moment.bare()) {
+        if (!moment.bare() && !moment.trimming()) {
             handles(view.toScreen(frame));
         }
     }

@@ -1,9 +1,11 @@
 package nexa.desktop.bench;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
@@ -20,6 +22,8 @@ import nexa.core.overlay.Nested;
 import nexa.core.overlay.Overlay;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
+import nexa.core.trim.Side;
+import nexa.core.trim.Trim;
 import nexa.desktop.model.Marking;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Shown;
@@ -161,6 +165,61 @@ sealed interface BenchGesture {
         @Override
         public String label() {
             return "edit.lens";
+        }
+    }
+
+    /** Moves a side of what counts as photo; at the photo's own edge there is no border. */
+    record MoveTrimSide(PhotoSpace space, Side side) implements BenchGesture {
+        /** So near to the photo's edge, in long edges, is at it. */
+        private static final double AT_EDGE = 0.001;
+
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            Trim trim = space.pose().trim();
+            Point own = trim.onAxes(space.toAsShot(pointer));
+            double place = side.isUpright() ? own.x() : own.y();
+            Frame whole = Trim.NONE.within(space.asShot());
+            double edge = Math.abs(side.isUpright() ? whole.right() : whole.bottom());
+            boolean out = (side.isFar() ? place : -place) > edge - AT_EDGE;
+            Trim moved = trim.with(side, out ? Trim.NONE.place(side) : place);
+            Framing framing = session.framing();
+            return Shown.of(framing.withPose(framing.pose().withTrim(moved)));
+        }
+
+        @Override
+        public String label() {
+            return "edit.trim";
+        }
+
+        /** Whether it goes from left to right on the photo as it is turned. */
+        boolean isAcross() {
+            return side.isUpright() != space.pose().turn().swapsSides();
+        }
+
+        /**
+         * The side that a pointer takes hold of.
+         *
+         * @param reach how near to it, in long edges
+         */
+        static Optional<MoveTrimSide> at(PhotoSpace space, Point pointer, double reach) {
+            Trim trim = space.pose().trim();
+            Frame kept = trim.within(space.asShot());
+            Point own = trim.onAxes(space.toAsShot(pointer));
+            Frame grown = Frame.around(kept.centre(), kept.width() + 2 * reach, kept.height() + 2 * reach);
+            return Stream.of(Side.values())
+                    .filter(side -> grown.contains(own) && off(kept, own, side) <= reach)
+                    .min(Comparator.comparingDouble(side -> off(kept, own, side)))
+                    .map(side -> new MoveTrimSide(space, side));
+        }
+
+        private static double off(Frame kept, Point own, Side side) {
+            return Math.abs(
+                    switch (side) {
+                        case LEFT -> own.x() - kept.left();
+                        case TOP -> own.y() - kept.top();
+                        case RIGHT -> own.x() - kept.right();
+                        case BOTTOM -> own.y() - kept.bottom();
+                    });
         }
     }
 

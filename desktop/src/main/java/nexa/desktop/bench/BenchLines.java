@@ -1,27 +1,35 @@
 package nexa.desktop.bench;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.level.LevelLines;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.space.PhotoSpace;
+import nexa.core.trim.Trim;
 import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
+import nexa.desktop.model.PlumbWords;
 import nexa.desktop.model.Plumbing;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.repair.TrimWords;
+import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.widget.PlumbWords;
 import nexa.words.Words;
 
 /** Lines that were drawn on the photo, or found in it, and what came of them. */
 final class BenchLines {
     /** Radius of the knob that removes a line. */
     static final double KNOB = 8;
+
+    private static final int SIDE_PIECES = 16;
 
     private final GraphicsContext canvas;
     private final Session session;
@@ -76,9 +84,7 @@ final class BenchLines {
 
     /** A line that is drawn freely. */
     private void path(LevelView view, List<Point> points) {
-        for (int i = 1; i < points.size(); i++) {
-            PhotoPainter.accentLine(canvas, view.toScreen(points.get(i - 1)), view.toScreen(points.get(i)), 2);
-        }
+        PhotoPainter.accentPath(canvas, points.stream().map(view::toScreen).toList(), 2);
     }
 
     /** The line that the bend was found by, and how straight it is now. */
@@ -114,6 +120,42 @@ final class BenchLines {
             }
             text.banner(PlumbWords.of(verdict));
         });
+    }
+
+    /** Where what counts as photo ends, with knobs to drag its sides while that is what one does. */
+    void trimming(LevelView view, Trimming trimming, boolean dragged) {
+        PhotoSpace space = session.space().orElseThrow();
+        Trim trim = space.pose().trim();
+        if (dragged || !trim.isNone()) {
+            Frame kept = trim.within(space.asShot());
+            for (int side = 0; side < 4; side++) {
+                Point from = kept.corners().get(side);
+                Point to = kept.corners().get((side + 1) % 4);
+                trimSide(view, space, trim, from, to, dragged);
+            }
+        }
+        trimming.verdictProperty().get().ifPresent(verdict -> text.banner(TrimWords.of(verdict)));
+    }
+
+    /** A straight side as shot; the lens may bend it. */
+    private void trimSide(LevelView view, PhotoSpace space, Trim trim, Point from, Point to, boolean dragged) {
+        List<Point> side = IntStream.rangeClosed(0, SIDE_PIECES)
+                .mapToObj(i -> from.plus(to.minus(from).times((double) i / SIDE_PIECES)))
+                .map(own -> space.fromAsShot(trim.offAxes(own)))
+                .toList();
+        if (dragged) {
+            path(view, side);
+            Point middle = view.toScreen(side.get(SIDE_PIECES / 2));
+            BenchDrawing.knob(canvas, middle.x(), middle.y(), KNOB - 2);
+        } else {
+            canvas.setStroke(Color.gray(1, 0.55));
+            canvas.setLineWidth(1);
+            List<Point> at = side.stream().map(view::toScreen).toList();
+            canvas.strokePolyline(
+                    at.stream().mapToDouble(Point::x).toArray(),
+                    at.stream().mapToDouble(Point::y).toArray(),
+                    at.size());
+        }
     }
 
     /** @return where it ends */

@@ -12,6 +12,13 @@ public enum BenchMode {
     PLUMB,
     /** Draws along something straight that the lens bends. */
     STRAIGHTENING,
+    /** Drags the sides of what counts as photo; stays until one is done with it or goes on. */
+    TRIM,
     /** Sets subject marks; stays while one goes on to other photos. */
-    MARKING
+    MARKING;
+
+    /** Whether more than one drag is meant. */
+    boolean stays() {
+        return this == MARKING || this == PLUMB || this == TRIM;
+    }
 }

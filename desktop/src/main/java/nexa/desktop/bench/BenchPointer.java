@@ -151,6 +151,9 @@ final class BenchPointer {
             case PLUMB -> Optional.of(new BenchGesture.DrawPlumb(session.space().orElseThrow(), pointer, pointer));
             case STRAIGHTENING ->
                 Optional.of(new BenchGesture.DrawEdge(session.space().orElseThrow(), List.of(pointer)));
+            case TRIM ->
+                BenchGesture.MoveTrimSide.at(session.space().orElseThrow(), pointer, REACH / scale())
+                        .map(BenchGesture.class::cast);
             case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
             case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
             case FRAMING ->
@@ -257,7 +260,7 @@ final class BenchPointer {
         } else {
             session.gestures().commit(done.label());
         }
-        if (mode.get() != BenchMode.MARKING && mode.get() != BenchMode.PLUMB) {
+        if (!mode.get().stays()) {
             mode.set(BenchMode.FRAMING);
         }
     }
@@ -311,6 +314,9 @@ final class BenchPointer {
         if (panning || keys.isHeld(Command.PAN)) {
             return Cursor.CLOSED_HAND;
         }
+        if (mode.get() == BenchMode.TRIM) {
+            return trimCursor();
+        }
         if (mode.get() != BenchMode.FRAMING) {
             return Cursor.CROSSHAIR;
         }
@@ -325,6 +331,14 @@ final class BenchPointer {
         return grip(frame.get(), pointer.get()).map(Cursors::of).orElse(Cursors.TILT);
     }
 
+    private Cursor trimCursor() {
+        return session.space()
+                .flatMap(space -> camera.toLevel(at)
+                        .flatMap(level -> BenchGesture.MoveTrimSide.at(space, level, REACH / scale())))
+                .map(side -> side.isAcross() ? Cursor.H_RESIZE : Cursor.V_RESIZE)
+                .orElse(Cursor.DEFAULT);
+    }
+
     // ---- drawing ----
 
     /** What the pointer does right now: lines caught, the level line drawn, figures beside it. */
@@ -332,7 +346,7 @@ final class BenchPointer {
         shown.ifPresent(now -> drawing.guides(view, now));
         outline.ifPresent(shape -> drawing.outline(view, shape, at));
         gesture.filter(g -> !drawing.lines().drawn(view, g))
-                .filter(g -> shown.isPresent() && mode.get() != BenchMode.MARKING)
+                .filter(g -> shown.isPresent() && mode.get() != BenchMode.MARKING && mode.get() != BenchMode.TRIM)
                 .ifPresent(g -> drawing.readout(at));
     }
 }

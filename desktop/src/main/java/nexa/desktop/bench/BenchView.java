@@ -22,6 +22,7 @@ import nexa.desktop.model.Plumbing;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
@@ -38,6 +39,7 @@ public final class BenchView extends Region {
     private final Session session;
     private final Levelling levelling;
     private final Plumbing plumbing;
+    private final Trimming trimming;
     private final BendByLine bendByLine;
     private final Marking marking;
     private final Keys keys;
@@ -55,6 +57,7 @@ public final class BenchView extends Region {
         this.session = models.session();
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
+        this.trimming = models.trimming();
         this.bendByLine = models.bendByLine();
         this.marking = models.marking();
         this.keys = keys;
@@ -108,6 +111,7 @@ public final class BenchView extends Region {
                 levelling.verdictProperty().subscribe(verdict -> redraw()),
                 plumbing.linesProperty().subscribe(lines -> redraw()),
                 plumbing.verdictProperty().subscribe(verdict -> redraw()),
+                trimming.verdictProperty().subscribe(verdict -> redraw()),
                 bendByLine.drawnProperty().subscribe(line -> redraw()),
                 marking.proposalsProperty().subscribe(proposals -> redraw()),
                 session.list().photosProperty().subscribe(photos -> showNeighbours()),
@@ -229,12 +233,14 @@ public final class BenchView extends Region {
                 || levelling.verdictProperty().get().isPresent()
                 || !levelling.linesProperty().get().isEmpty()
                 || plumbing.verdictProperty().get().isPresent()
+                || trimming.verdictProperty().get().isPresent()
                 || !plumbing.linesProperty().get().isEmpty()
                 || bendByLine.drawnProperty().get().isPresent();
         pointer.letGo();
         mode.set(BenchMode.FRAMING);
         levelling.forget();
         plumbing.forget();
+        trimming.forget();
         bendByLine.forget();
         session.gestures().abandon();
         if (!busy && camera.isZoomed()) {
@@ -284,7 +290,8 @@ public final class BenchView extends Region {
         drawing.framed(
                 view.get(),
                 pictures.current().pixels(),
-                new BenchDrawing.During(tilting.get() || mode.get() == BenchMode.PLUMB, adjusting, bare));
+                new BenchDrawing.During(
+                        tilting.get() || mode.get() == BenchMode.PLUMB, adjusting, bare, mode.get() == BenchMode.TRIM));
         if (!bare) {
             drawing.marks(
                     view.get(),
@@ -294,6 +301,7 @@ public final class BenchView extends Region {
         BenchLines lines = drawing.lines();
         lines.levelling(view.get(), levelling);
         lines.plumbing(view.get(), plumbing);
+        lines.trimming(view.get(), trimming, mode.get() == BenchMode.TRIM);
         bendByLine.drawnProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
         if (!bare) {
             drawing.captions(photo.get(), mode.get(), camera.zoomFactor());

@@ -48,6 +48,8 @@ public final class DeskView extends HBox {
     public interface Actions {
         void autoLevel();
 
+        void autoTrim();
+
         /** Opens a pane beside its button, or closes it. */
         void toggle(DeskPane pane, Node beside);
     }
@@ -82,6 +84,7 @@ public final class DeskView extends HBox {
     private final Button marks;
     private final Button lens;
     private final PlumbArea plumb;
+    private final TrimArea trim;
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
@@ -116,10 +119,11 @@ public final class DeskView extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         this.lens = Buttons.command(MaterialDesignC.CAMERA_IRIS, Command.LENS, keys, () -> open(DeskPane.LENS));
         this.plumb = new PlumbArea(models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB));
+        this.trim = new TrimArea(models, keys, mode, actions::autoTrim);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox usual = new HBox(
-                new TurnArea(session, keys, mode, lens, actions::autoLevel),
+                new TurnArea(session, keys, mode, lens, actions::autoLevel, actions::autoTrim),
                 overlayArea(),
                 frameArea(mode),
                 figures(),
@@ -128,8 +132,9 @@ public final class DeskView extends HBox {
         usual.getStyleClass().add("desk-usual");
         usual.setAlignment(Pos.CENTER_LEFT);
         HBox.setHgrow(usual, Priority.ALWAYS);
-        getChildren().addAll(tilting, usual, plumb);
-        mode.subscribe(now -> show(usual, now != BenchMode.PLUMB));
+        getChildren().addAll(tilting, usual, plumb, trim);
+        mode.subscribe(now -> show(usual, now != BenchMode.PLUMB && now != BenchMode.TRIM));
+        mode.subscribe(now -> show(trim, now == BenchMode.TRIM));
         mode.subscribe(now -> show(plumb, now == BenchMode.PLUMB));
         subscriptions = Subscription.combine(
                 widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
@@ -175,6 +180,7 @@ public final class DeskView extends HBox {
         subscriptions.unsubscribe();
         tilting.dispose();
         plumb.dispose();
+        trim.dispose();
         picker.dispose();
     }
 

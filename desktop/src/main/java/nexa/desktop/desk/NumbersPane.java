@@ -1,6 +1,5 @@
 package nexa.desktop.desk;
 
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
@@ -23,6 +22,7 @@ import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
 
 /** The frame's place and size as numbers that can be typed, counted from one of nine points. */
@@ -115,7 +115,7 @@ public final class NumbersPane implements PaneLayer.Content {
 
     /** What is no number, or no size, is put back. */
     private void typed(TextField field, Typed typed) {
-        number(field.getText())
+        Numbers.typed(field.getText())
                 .ifPresent(value -> session.frame().ifPresent(frame -> measure().ifPresent(measure -> {
                     try {
                         session.frameEdits().place("edit.numbers", typed.frame(measure, frame, value));
@@ -128,21 +128,11 @@ public final class NumbersPane implements PaneLayer.Content {
     }
 
     private void typedPpi() {
-        number(ppi.getText())
+        Numbers.typed(ppi.getText())
                 .filter(value -> value >= 1 && value <= 10_000)
                 .ifPresent(value -> session.settings().ppiProperty().set(value));
         node.requestFocus();
         refresh();
-    }
-
-    private static Optional<Double> number(String text) {
-        try {
-            double value =
-                    Double.parseDouble(text.replace(',', '.').replace('−', '-').replaceAll("[^0-9.+-]", ""));
-            return Double.isFinite(value) ? Optional.of(value) : Optional.empty();
-        } catch (NumberFormatException notANumber) { // shown as refused
-            return Optional.empty();
-        }
     }
 
     private void refresh() {
@@ -151,7 +141,7 @@ public final class NumbersPane implements PaneLayer.Content {
         show(wide, Measure::width);
         show(high, Measure::height);
         if (!ppi.isFocused()) {
-            ppi.setText(text(session.settings().ppiProperty().get(), 0));
+            ppi.setText(Numbers.text(session.settings().ppiProperty().get(), 0));
         }
         node.setDisable(session.frame().isEmpty() || !session.shoot().mayEdit());
     }
@@ -164,13 +154,9 @@ public final class NumbersPane implements PaneLayer.Content {
         if (!field.isFocused()) {
             int decimals = session.settings().unitProperty().get() == Unit.PIXEL ? 0 : 2;
             field.setText(session.frame()
-                    .flatMap(frame -> measure().map(measure -> text(value.of(measure, frame), decimals)))
+                    .flatMap(frame -> measure().map(measure -> Numbers.text(value.of(measure, frame), decimals)))
                     .orElse(""));
         }
-    }
-
-    private static String text(double value, int decimals) {
-        return String.format(Locale.ROOT, "%." + decimals + "f", value).replace('-', '−');
     }
 
     @Override

@@ -15,11 +15,12 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignI;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 
-/** How the photo is held: level, plumb, lens, quarter turns and mirror. */
+/** How the photo is held: level, plumb, lens, trim, quarter turns and mirror. */
 final class TurnArea extends VBox {
     private final Session session;
     private final Keys keys;
@@ -28,13 +29,23 @@ final class TurnArea extends VBox {
      * @param mode what the next drag in the Bench does
      * @param lens opens the lens's pane
      */
-    TurnArea(Session session, Keys keys, ObjectProperty<BenchMode> mode, Button lens, Runnable autoLevel) {
+    TurnArea(
+            Session session,
+            Keys keys,
+            ObjectProperty<BenchMode> mode,
+            Button lens,
+            Runnable autoLevel,
+            Runnable autoTrim) {
         super(6);
         this.session = session;
         this.keys = keys;
         ToggleButton level = mode(MaterialDesignS.SPIRIT_LEVEL, Command.LEVEL_LINE, keys, mode, BenchMode.LEVELLING);
         ToggleButton plumb = mode(MaterialDesignP.PERSPECTIVE_MORE, Command.PLUMB, keys, mode, BenchMode.PLUMB);
         Button auto = Buttons.command(MaterialDesignA.AUTO_FIX, Command.AUTO_LEVEL, keys, autoLevel);
+        ToggleButton trim = mode(MaterialDesignI.IMAGE_SIZE_SELECT_LARGE, Command.TRIM, keys, mode, BenchMode.TRIM);
+        Button findTrim = Buttons.command(MaterialDesignI.IMAGE_SEARCH_OUTLINE, Command.AUTO_TRIM, keys, autoTrim);
+        trim.setId("trim");
+        findTrim.setId("auto-trim");
         level.setId("level");
         plumb.setId("plumb");
         auto.setId("auto-level");
@@ -45,6 +56,7 @@ final class TurnArea extends VBox {
                                 4,
                                 level,
                                 plumb,
+                                trim,
                                 turn(
                                         "quarter-left",
                                         MaterialDesignR.ROTATE_LEFT,
@@ -55,6 +67,7 @@ final class TurnArea extends VBox {
                                 4,
                                 auto,
                                 lens,
+                                findTrim,
                                 turn("quarter-right", MaterialDesignR.ROTATE_RIGHT, Command.QUARTER, Turn.CLOCKWISE),
                                 turn("flip", MaterialDesignR.REFLECT_VERTICAL, Command.FLIP, Turn.FLIP)));
         setAlignment(Pos.CENTER);

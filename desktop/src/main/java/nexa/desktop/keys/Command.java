@@ -105,6 +105,8 @@ public enum Command {
     PLUMB(Group.LEVEL, shortcut(U)),
     AUTO_PLUMB(Group.LEVEL, new KeyPress(U, true, true)),
     LENS(Group.LEVEL, new KeyPress(L, true, true)),
+    TRIM(Group.LEVEL, shortcut(T)),
+    AUTO_TRIM(Group.LEVEL, new KeyPress(T, true, true)),
 
     OVERLAY(Group.LOOK, G),
     OVERLAY_TURN(Group.LOOK, shift(G)),

@@ -2,6 +2,7 @@ package nexa.desktop.model;
 
 import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
+import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.lens.Lenses;
@@ -11,6 +12,7 @@ public record ShootModels(
         Session session,
         Levelling levelling,
         Plumbing plumbing,
+        Trimming trimming,
         LensModel lens,
         BendByLine bendByLine,
         Marking marking,
@@ -31,6 +33,7 @@ public record ShootModels(
                 session,
                 new Levelling(session, work, fx),
                 new Plumbing(session, lenses, work, fx),
+                new Trimming(session, work, fx),
                 lens,
                 new BendByLine(session),
                 new Marking(session, work, fx),

@@ -108,6 +108,18 @@ public final class PhotoPainter {
         canvas.restore();
     }
 
+    /** White over all that is not inside an outline. */
+    public void mat(Outline outline, double width, double height) {
+        canvas.save();
+        canvas.beginPath();
+        canvas.setFillRule(FillRule.EVEN_ODD);
+        canvas.rect(0, 0, width, height);
+        path(outline.corners());
+        canvas.setFill(Color.WHITE);
+        canvas.fill();
+        canvas.restore();
+    }
+
     /** An overlay inside the frame. */
     public void overlay(Frame frame, List<Stroke> strokes, Ink ink) {
         ScreenBox box = view.toScreen(frame);
@@ -189,12 +201,19 @@ public final class PhotoPainter {
 
     /** A line in the accent on a light ground, seen on any photo; places on the canvas. */
     public static void accentLine(GraphicsContext canvas, Point from, Point to, double width) {
+        accentPath(canvas, List.of(from, to), width);
+    }
+
+    /** The same along several points. */
+    public static void accentPath(GraphicsContext canvas, List<Point> points, double width) {
+        double[] xs = points.stream().mapToDouble(Point::x).toArray();
+        double[] ys = points.stream().mapToDouble(Point::y).toArray();
         canvas.setStroke(Color.gray(1, 0.9));
         canvas.setLineWidth(width + 2);
-        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
+        canvas.strokePolyline(xs, ys, xs.length);
         canvas.setStroke(Palette.ACCENT);
         canvas.setLineWidth(width);
-        canvas.strokeLine(from.x(), from.y(), to.x(), to.y());
+        canvas.strokePolyline(xs, ys, xs.length);
     }
 
     /** One stroke into a box; also for miniatures. */

@@ -1,15 +1,10 @@
 package nexa.desktop.pane;
 
-import java.util.HashMap;
-import java.util.Map;
 import java.util.concurrent.Executor;
-import javafx.collections.ListChangeListener;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.Point;
@@ -25,59 +20,41 @@ import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.Looks;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
-public final class LevelReviewView extends ReviewFrame {
-    private static final double PICTURE = 132;
-
+public final class LevelReviewView extends PhotoReviewFrame<Item> {
     private final Session session;
     private final LevelReview review;
-    private final PhotoLoader loader;
-    private final Executor fx;
     private final Label summary = new Label();
-    private final ProgressBar progress = new ProgressBar(0);
-    private final Map<Photo, FramePicture> pictures = new HashMap<>();
 
     /** @param done called when the user is through */
     public LevelReviewView(Session session, LevelReview review, PhotoLoader loader, Executor fx, Runnable done) {
-        super("review.title", "review-done", done);
+        super("review.title", session, review.items(), loader, fx, done);
         this.session = session;
         this.review = review;
-        this.loader = loader;
-        this.fx = fx;
         setId("level-review");
         summary.getStyleClass().add("note");
         Label promise = new Label(Words.of("review.promise"));
         promise.getStyleClass().add("note");
-        addFacts(summary, progress);
+        addFacts(summary, progress());
         addActions(promise);
-        review.items().forEach(item -> rows().getChildren().add(row(item)));
-        review.items().addListener((ListChangeListener<Item>) this::changed);
-        refresh();
+        start();
     }
 
-    private void changed(ListChangeListener.Change<? extends Item> change) {
-        while (change.next()) {
-            for (int i = change.getFrom(); i < change.getTo(); i++) {
-                rows().getChildren().set(i, row(review.items().get(i)));
-            }
-        }
-        refresh();
+    @Override
+    Photo photo(Item item) {
+        return item.photo();
     }
 
-    private void refresh() {
-        int all = review.items().size();
-        long open = count(State.SEARCHING);
-        progress.setVisible(open > 0);
-        progress.setProgress(all == 0 ? 1 : 1 - (double) open / all);
+    @Override
+    void refresh() {
+        showProgress(count(State.SEARCHING));
         summary.setText(Words.of(
                 "review.summary",
-                all,
+                review.items().size(),
                 count(State.PROPOSED),
                 count(State.REFUSED) + count(State.UNREADABLE),
                 count(State.ACCEPTED) + count(State.LEVEL)));
@@ -87,22 +64,15 @@ public final class LevelReviewView extends ReviewFrame {
         return review.items().stream().filter(item -> item.state() == state).count();
     }
 
-    private HBox row(Item item) {
+    @Override
+    HBox row(Item item) {
         Label name = new Label(Words.name(item.photo().name()));
         name.getStyleClass().add("format-name");
         Label words = new Label(words(item));
         words.setWrapText(true);
-        HBox row = row(actions(item), slot(picture(item, false)), slot(picture(item, true)), texts(360, name, words));
+        HBox row = row(actions(item), asItIs(item), levelled(item), texts(360, name, words));
         row.setOpacity(item.state() == State.LEFT ? 0.5 : 1);
         return row;
-    }
-
-    /** As wide for every photo, so that pictures and words stand in columns. */
-    private static StackPane slot(Region picture) {
-        StackPane slot = new StackPane(picture);
-        slot.setMinWidth(PICTURE);
-        slot.setMaxWidth(PICTURE);
-        return slot;
     }
 
     private static String words(Item item) {
@@ -142,48 +112,34 @@ public final class LevelReviewView extends ReviewFrame {
         return actions(leave, accept);
     }
 
-    /** The photo with the lines found, or levelled as proposed. */
-    private Region picture(Item item, boolean levelled) {
-        DrawnPane pane = new DrawnPane() {
-            @Override
-            public void draw(GraphicsContext canvas, double width, double height) {
-                LevelReviewView.this.draw(canvas, width, height, item, levelled);
-            }
-        };
-        pane.getStyleClass().add("review-picture");
-        double aspect = session.shoot()
-                .space(item.photo())
-                .map(space -> space.upright().aspect())
-                .orElse(1.0);
-        pane.fit(PICTURE, aspect);
-        return pane;
+    /** With the lines found. */
+    private StackPane asItIs(Item item) {
+        PhotoSpace space = space(item, item.framing().pose().tilt());
+        return picture(item.photo(), space, (canvas, view, width, height) -> item.finding()
+                .filter(Finding::accepted)
+                .ifPresent(finding -> finding.lines().forEach(line -> line(canvas, view, space, line))));
     }
 
-    private void draw(GraphicsContext canvas, double width, double height, Item item, boolean levelled) {
-        if (levelled && !isLevel(item)) {
-            return;
+    /** Levelled as proposed, with level lines to judge it by. */
+    private StackPane levelled(Item item) {
+        if (!isLevel(item)) {
+            return noPicture();
         }
-        Tilt tilt = levelled
-                ? item.finding().orElseThrow().tilt()
-                : item.framing().pose().tilt();
-        PhotoSpace space = new PhotoSpace(
-                item.photo().facts().orElseThrow().asShot(),
-                item.framing().pose().withTilt(tilt));
-        LevelView view = LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
-        canvas.setFill(Color.gray(0.82));
-        canvas.fillRect(0, 0, width, height);
-        pixels(item.photo()).corrected(space).ifPresent(p -> new PhotoPainter(canvas, view).photo(p, space));
-        if (!levelled) {
-            item.finding().filter(Finding::accepted).ifPresent(finding -> finding.lines()
-                    .forEach(line -> line(canvas, view, space, line)));
-        } else {
+        PhotoSpace space = space(item, item.finding().orElseThrow().tilt());
+        return picture(item.photo(), space, (canvas, view, width, height) -> {
             canvas.setStroke(Color.gray(1, 0.8));
             canvas.setLineWidth(1);
             for (double part : new double[] {0.25, 0.5, 0.75}) {
                 double y = Math.floor(height * part) + 0.5;
                 canvas.strokeLine(0, y, width, y);
             }
-        }
+        });
+    }
+
+    private static PhotoSpace space(Item item, Tilt tilt) {
+        return new PhotoSpace(
+                item.photo().facts().orElseThrow().asShot(),
+                item.framing().pose().withTilt(tilt));
     }
 
     private static boolean isLevel(Item item) {
@@ -196,26 +152,9 @@ public final class LevelReviewView extends ReviewFrame {
         PhotoPainter.accentLine(canvas, from, to, 1.5);
     }
 
-    private FramePicture pixels(Photo photo) {
-        return pictures.computeIfAbsent(photo, p -> {
-            FramePicture picture = new FramePicture(session.shoot(), loader, fx, () -> redraw(p));
-            picture.show(p, PhotoLoader.SMALL);
-            return picture;
-        });
-    }
-
-    private void redraw(Photo photo) {
-        for (int i = 0; i < review.items().size(); i++) {
-            if (review.items().get(i).photo().equals(photo)) {
-                HBox row = (HBox) rows().getChildren().get(i);
-                row.lookupAll(".review-picture").forEach(node -> ((DrawnPane) node).redraw());
-            }
-        }
-    }
-
     @Override
     public void dispose() {
         review.cancel();
-        pictures.values().forEach(FramePicture::clear);
+        super.dispose();
     }
 }

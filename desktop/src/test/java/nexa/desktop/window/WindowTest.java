@@ -66,12 +66,16 @@ abstract class WindowTest {
         window.closed().get(60, TimeUnit.SECONDS);
     }
 
+    /** What else is to be in the folder before it is opened. */
+    void prepare(Path shoot) throws IOException {}
+
     private void copyPhotos() throws IOException {
         Path own = Files.createTempDirectory(base, "journey");
         folder = Files.createDirectory(own.resolve("Fennick Kiln"));
         for (String name : photos()) {
             Files.copy(DEMO.resolve(name), folder.resolve(name));
         }
+        prepare(folder);
     }
 
     final Session session() {

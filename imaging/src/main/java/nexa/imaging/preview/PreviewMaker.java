@@ -50,6 +50,20 @@ public record PreviewMaker(PhotoCodecs codecs) {
     }
 
     /**
+     * The same with its opacity, if the file has any.
+     *
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    public Picture transparent(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+        Reduction reduction = Reduction.leaving(longEdge, facts.asShot().longEdge());
+        try (Source source = codecs.open(file, facts, reduction);
+                Picture reduced = source.picture().reducedTo(longEdge);
+                Picture turned = reduced.turned(facts.decodedToAsShot())) {
+            return turned.to8Bits();
+        }
+    }
+
+    /**
      * What a camera's own small picture inside the file shows, at once and until the photo itself is decoded; empty if
      * there is none or it can't be used.
      *

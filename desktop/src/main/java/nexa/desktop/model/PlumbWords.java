@@ -1,8 +1,9 @@
-package nexa.desktop.widget;
+package nexa.desktop.model;
 
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.Standing;
 import nexa.desktop.model.Plumbing.Verdict;
+import nexa.desktop.widget.Looks;
 import nexa.words.Words;
 
 /** What looking for a photo's uprights came to, in words. */

@@ -1,0 +1,93 @@
+package nexa.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.Arrays;
+import java.util.Random;
+import java.util.stream.StreamSupport;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+class TrimCommandTest extends CommandTest {
+    @BeforeEach
+    void scans() throws IOException {
+        Files.delete(folder.resolve("h.jpg"));
+        Files.delete(folder.resolve("v.jpg"));
+        photo("bars.png", 0, 40);
+        photo("plain.png", 0, 0);
+        Files.writeString(folder.resolve("broken.jpg"), "no photo");
+    }
+
+    /** Texture with black bars at the left and right, and above and below. */
+    private void photo(String name, int bar, int pillar) throws IOException {
+        BufferedImage image = new BufferedImage(600, 400, BufferedImage.TYPE_INT_RGB);
+        Random random = new Random(3);
+        Graphics2D canvas = image.createGraphics();
+        for (int i = 0; i < 4000; i++) {
+            canvas.setColor(new Color(random.nextInt(40, 255), random.nextInt(40, 255), random.nextInt(40, 255)));
+            canvas.fillRect(random.nextInt(600), random.nextInt(400), 20, 15);
+        }
+        canvas.setColor(Color.BLACK);
+        canvas.fillRect(0, 0, pillar, 400);
+        canvas.fillRect(600 - pillar, 0, pillar, 400);
+        canvas.fillRect(0, 0, 600, bar);
+        canvas.dispose();
+        ImageIO.write(image, "png", folder.resolve(name).toFile());
+    }
+
+    @Test
+    void looks_thenTrims_andClears_withoutTouchingTheFile() throws IOException {
+        byte[] before = Files.readAllBytes(folder.resolve("bars.png"));
+        JsonNode rows = rows(1, "trim", shoot());
+        assertEquals(2, rows.size(), "one is no photo, and it is said");
+        assertEquals("accept", rows.get(0).get("decision").asText());
+        assertEquals(40, rows.get(0).get("left").asDouble(), 0.2);
+        assertEquals(0, rows.get(0).get("top").asDouble());
+        assertEquals(560, rows.get(0).get("right").asDouble(), 0.2);
+        assertEquals(400, rows.get(0).get("bottom").asDouble());
+        assertEquals(0, rows.get(0).get("angle").asDouble());
+        assertEquals("refuse", rows.get(1).get("decision").asText());
+        assertEquals("no border", rows.get(1).get("reason").asText());
+        rows(0, "formats", shoot(), "--add", "Photo=as photo");
+        assertEquals(600, width("bars.png"), "nothing was applied");
+
+        rows(0, "trim", shoot(), "--photo", "*.png", "--apply");
+        assertEquals(520, width("bars.png"), 1);
+        assertEquals(600, width("plain.png"));
+
+        rows(0, "trim", shoot(), "--photo", "bars.png", "--clear");
+        assertEquals(600, width("bars.png"));
+        assertTrue(Arrays.equals(before, Files.readAllBytes(folder.resolve("bars.png"))));
+    }
+
+    @Test
+    void applyAndClear_areNotForOneCall() {
+        assertEquals(2, run("trim", shoot(), "--apply", "--clear"));
+    }
+
+    private int width(String photo) throws IOException {
+        return StreamSupport.stream(rows(1, "crops", shoot()).spliterator(), false)
+                .filter(row -> row.get("photo").asText().equals(photo))
+                .findFirst()
+                .orElseThrow()
+                .get("width")
+                .asInt();
+    }
+
+    private JsonNode rows(int code, String... arguments) throws IOException {
+        String[] all = Arrays.copyOf(arguments, arguments.length + 1);
+        all[arguments.length] = "--json";
+        assertEquals(code, run(all), this::said);
+        return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
+    }
+}

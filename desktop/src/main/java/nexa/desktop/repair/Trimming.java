@@ -1,0 +1,165 @@
+package nexa.desktop.repair;
+
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Turn;
+import nexa.core.space.Pose;
+import nexa.core.trim.Side;
+import nexa.core.trim.Trim;
+import nexa.core.trim.TrimFinding;
+import nexa.desktop.session.Session;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.photo.Photo;
+import nexa.shoot.trim.AutoTrimmer;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Leaving the current photo's borders out: by hand, or by what is found of them. */
+public final class Trimming {
+    /** What looking for borders came to. */
+    public sealed interface Verdict {
+        record Searching() implements Verdict {}
+
+        record Found(TrimFinding finding) implements Verdict {}
+
+        record Failed() implements Verdict {}
+    }
+
+    private static final Logger LOG = LoggerFactory.getLogger(Trimming.class);
+
+    private final Session session;
+    private final Executor work;
+    private final Executor fx;
+    private final ReadOnlyObjectWrapper<Optional<Verdict>> verdict = new ReadOnlyObjectWrapper<>(Optional.empty());
+    private long latest;
+
+    /**
+     * @param work where photos are decoded
+     * @param fx the interface's thread
+     */
+    public Trimming(Session session, Executor work, Executor fx) {
+        this.session = session;
+        this.work = work;
+        this.fx = fx;
+        session.photoProperty().subscribe(photo -> forget());
+    }
+
+    public ReadOnlyObjectProperty<Optional<Verdict>> verdictProperty() {
+        return verdict.getReadOnlyProperty();
+    }
+
+    /** As it is seen on the photo as it is turned. */
+    public Trim shown() {
+        Pose pose = session.framing().pose();
+        return pose.trim().turned(pose.turn());
+    }
+
+    public boolean isTrimmed() {
+        return !session.framing().pose().trim().isNone();
+    }
+
+    /**
+     * Puts a side somewhere.
+     *
+     * @param side as it is seen
+     * @param pixels of the photo from its edge; 0 = not trimmed there
+     */
+    public void depth(Side side, double pixels) {
+        session.space().ifPresent(space -> {
+            Turn turn = space.pose().turn();
+            double edge = space.asShot().longEdge();
+            double half = (side.isUpright()
+                            ? space.upright().width()
+                            : space.upright().height())
+                    / 2.0;
+            double place = (half - pixels) / edge;
+            double none = side.isFar() ? 1 : -1;
+            Trim seen = shown().with(side, pixels <= 0 ? none : place * none);
+            edit("edit.trim", seen.turned(turn.inverse()));
+        });
+    }
+
+    /** How much of a side is trimmed, in the photo's pixels, in its middle; 0 if nothing. */
+    public double depth(Side side) {
+        return session.space()
+                .map(space -> {
+                    double edge = space.asShot().longEdge();
+                    double half = (side.isUpright()
+                                    ? space.upright().width()
+                                    : space.upright().height())
+                            / 2.0;
+                    double place = shown().place(side) * edge;
+                    return Math.max(0, half - (side.isFar() ? place : -place));
+                })
+                .orElse(0.0);
+    }
+
+    private void edit(String label, Trim trim) {
+        Framing framing = session.framing();
+        session.gestures().edit(label, framing.withPose(framing.pose().withTrim(trim)));
+    }
+
+    /** The whole photo. */
+    public void clear() {
+        forget();
+        edit("edit.trim", Trim.NONE);
+    }
+
+    /** Whether the photo is tilted as its trim lies. */
+    public boolean isStraight() {
+        Pose pose = session.framing().pose();
+        return pose.trim().lean().isNone() || pose.tilt().equals(AutoTrimmer.straight(pose, pose.trim()));
+    }
+
+    /** Tilts the photo so that what is trimmed lies straight. */
+    public void straighten() {
+        Framing framing = session.framing();
+        Pose pose = framing.pose();
+        session.gestures().edit("edit.trim", framing.withPose(pose.withTilt(AutoTrimmer.straight(pose, pose.trim()))));
+    }
+
+    /** Looks for the photo's borders and trims them if they leave no doubt; says so either way. */
+    public void automatic() {
+        session.photo().filter(Photo::isReadable).ifPresent(photo -> {
+            verdict.set(Optional.of(new Verdict.Searching()));
+            long mine = ++latest;
+            CompletableFuture.supplyAsync(() -> find(photo), work)
+                    .whenCompleteAsync((found, failure) -> show(mine, found, failure), fx);
+        });
+    }
+
+    private TrimFinding find(Photo photo) {
+        try {
+            return AutoTrimmer.find(session.shoot(), photo);
+        } catch (UnreadablePhotoException failed) {
+            throw new CompletionException(failed);
+        }
+    }
+
+    private void show(long request, @Nullable TrimFinding found, @Nullable Throwable failure) {
+        if (request != latest) {
+            return;
+        }
+        if (found == null) {
+            LOG.warn("No borders were looked for", failure);
+            verdict.set(Optional.of(new Verdict.Failed()));
+            return;
+        }
+        verdict.set(Optional.of(new Verdict.Found(found)));
+        if (found.accepted()) {
+            session.gestures().edit("edit.trim.found", AutoTrimmer.trimmed(session.framing(), found.trim()));
+        }
+    }
+
+    /** Takes a finding out of view; the trim stays. */
+    public void forget() {
+        latest++;
+        verdict.set(Optional.empty());
+    }
+}
