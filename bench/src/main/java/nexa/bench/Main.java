@@ -2,6 +2,7 @@ package nexa.bench;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import nexa.bench.repair.FillTrial;
 import nexa.bench.repair.TrimTrial;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -12,7 +13,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
  * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]};
- * or one of the trials on a folder of photographs: {@code trim FOLDER}.
+ * or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER}.
  */
 public final class Main {
     private Main() {}
@@ -40,6 +41,7 @@ public final class Main {
     private static boolean tried(String name, Path folder) throws IOException {
         switch (name) {
             case "trim" -> TrimTrial.run(folder);
+            case "fill" -> FillTrial.run(folder);
             default -> {
                 return false;
             }

@@ -96,7 +96,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.show();
     }
 
-    Scene scene() {
+    public Scene scene() {
         return stage.getScene();
     }
 

@@ -134,7 +134,7 @@ public record Carry(
     private Crop carried(Crop own, Frame wish) {
         Crop source = crop(asShot, framing);
         return parts.contains(Part.SHAPE)
-                ? new Crop(wish, source.ownShape(), source.outside(), false)
+                ? new Crop(wish, source.ownShape(), source.outside(), false, source.fill())
                 : own.withWish(wish);
     }
 

@@ -2,7 +2,7 @@ package nexa.core.carry;
 
 /** What of a crop can be carried by itself. */
 public enum Part {
-    /** The frame's shape, its size, and whether it may leave the photo. */
+    /** The frame's shape, its size, and whether it may leave the photo and what fills it then. */
     SHAPE,
     /** Where the frame lies. */
     PLACE,

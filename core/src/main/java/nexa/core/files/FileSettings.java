@@ -1,14 +1,22 @@
 package nexa.core.files;
 
+import nexa.core.fill.Fill;
 import nexa.core.told.InvalidException;
 
 /**
  * How a format becomes files.
  *
  * @param quality of a JPEG or WebP, 1 to 100; unused for the other types
+ * @param fill where a frame shows no photo, unless a photo has one of its own
  */
 public record FileSettings(
-        FileType type, int quality, DeliveredColour colour, Packing packing, Finish finish, Description description) {
+        FileType type,
+        int quality,
+        DeliveredColour colour,
+        Packing packing,
+        Finish finish,
+        Description description,
+        Fill fill) {
     public static final FileSettings DEFAULT = new FileSettings(FileType.JPEG, 92);
 
     public FileSettings {
@@ -23,27 +31,31 @@ public record FileSettings(
     }
 
     public FileSettings(FileType type, int quality, DeliveredColour colour) {
-        this(type, quality, colour, Packing.DEFAULT, Finish.DEFAULT, Description.DEFAULT);
+        this(type, quality, colour, Packing.DEFAULT, Finish.DEFAULT, Description.DEFAULT, Fill.WHITE);
     }
 
     public FileSettings typed(FileType other, int otherQuality) {
-        return new FileSettings(other, otherQuality, colour, packing, finish, description);
+        return new FileSettings(other, otherQuality, colour, packing, finish, description, fill);
     }
 
     public FileSettings coloured(DeliveredColour other) {
-        return new FileSettings(type, quality, other, packing, finish, description);
+        return new FileSettings(type, quality, other, packing, finish, description, fill);
     }
 
     public FileSettings packed(Packing other) {
-        return new FileSettings(type, quality, colour, other, finish, description);
+        return new FileSettings(type, quality, colour, other, finish, description, fill);
     }
 
     public FileSettings finished(Finish other) {
-        return new FileSettings(type, quality, colour, packing, other, description);
+        return new FileSettings(type, quality, colour, packing, other, description, fill);
     }
 
     public FileSettings described(Description other) {
-        return new FileSettings(type, quality, colour, packing, finish, other);
+        return new FileSettings(type, quality, colour, packing, finish, other, fill);
+    }
+
+    public FileSettings filled(Fill other) {
+        return new FileSettings(type, quality, colour, packing, finish, description, other);
     }
 
     /** The text that {@link #parse} reads back. */

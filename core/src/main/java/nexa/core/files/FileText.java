@@ -12,6 +12,7 @@ import nexa.core.files.Finish.Sharpening;
 import nexa.core.files.Packing.Chroma;
 import nexa.core.files.Packing.Compression;
 import nexa.core.files.Packing.Depth;
+import nexa.core.fill.Fill;
 import nexa.core.told.InvalidException;
 import nexa.core.told.Told;
 
@@ -28,6 +29,7 @@ final class FileText {
     private static final Pattern DEPTH = Pattern.compile("(8|16) bits");
     private static final Pattern COMPRESSION = Pattern.compile("(lzw|no) compression");
     private static final Pattern KEEP = Pattern.compile("keep (all|credit|none)");
+    private static final Pattern FILL = Pattern.compile("fill (.+)");
     private static final Pattern WORDS =
             Pattern.compile("(creator|copyright|caption) \"(.*)\"", Pattern.CASE_INSENSITIVE);
 
@@ -41,6 +43,7 @@ final class FileText {
         packing(files.packing(), clauses);
         finish(files.finish(), clauses);
         description(files.description(), clauses);
+        add(!files.fill().equals(Fill.WHITE), "fill " + files.fill().text(), clauses);
         return String.join("; ", clauses);
     }
 
@@ -208,6 +211,7 @@ final class FileText {
                         KEEP,
                         plain,
                         m -> files.described(said.keeping(Keep.valueOf(upper(m.group(1))), said.dropsPlace()))))
+                .or(() -> when(FILL, plain, m -> files.filled(Fill.parse(m.group(1)))))
                 .or(() -> when(WORDS, clause, m -> files.described(said(said, m))))
                 .orElseThrow(() -> new InvalidException("told.files.says-nothing-about-file", clause));
     }

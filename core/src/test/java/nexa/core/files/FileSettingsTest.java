@@ -10,6 +10,7 @@ import nexa.core.files.Finish.Sharpening;
 import nexa.core.files.Packing.Chroma;
 import nexa.core.files.Packing.Compression;
 import nexa.core.files.Packing.Depth;
+import nexa.core.fill.Fill;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -50,7 +51,17 @@ class FileSettingsTest {
                         cases.below(2) == 0,
                         one(cases, TEXTS),
                         one(cases, TEXTS),
-                        one(cases, TEXTS)));
+                        one(cases, TEXTS)),
+                one(
+                        cases,
+                        Fill.WHITE,
+                        new Fill.Colour(cases.below(256), 7, 255),
+                        new Fill.Transparent(),
+                        new Fill.Mirror(),
+                        new Fill.Stretch(Fill.Stretch.USUAL),
+                        new Fill.Stretch(0.235),
+                        new Fill.Blurred(),
+                        new Fill.Surroundings()));
     }
 
     @SafeVarargs

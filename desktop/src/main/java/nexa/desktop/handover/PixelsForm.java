@@ -23,6 +23,7 @@ import nexa.core.files.Packing.Chroma;
 import nexa.core.files.Packing.Compression;
 import nexa.core.files.Packing.Depth;
 import nexa.core.print.SizeTarget;
+import nexa.desktop.pane.FillBox;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.ColourBox;
 import nexa.desktop.widget.EnumWords;
@@ -51,6 +52,7 @@ final class PixelsForm extends GridPane {
     private final ColourBox colour;
     private final CheckBox tags = new CheckBox(Words.of("files.ppi.is"));
     private final Spinner<Integer> ppi;
+    private final FillBox fill;
     private int rows;
 
     PixelsForm(Format format) {
@@ -68,6 +70,7 @@ final class PixelsForm extends GridPane {
                 packing.mostKilobytes() > 0 ? packing.mostKilobytes() : USUAL_KILOBYTES);
         colour = new ColourBox(files.colour(), "files-colour");
         ppi = number("files-ppi", 1, 2400, finish.ppi() > 0 ? finish.ppi() : 300);
+        fill = new FillBox("files-fill", files.fill());
         fill(packing, finish);
         add("format.target", target, any -> true);
         add("files.enlarge", unit(enlarges, enlarge, "files.percent"), any -> true);
@@ -79,6 +82,7 @@ final class PixelsForm extends GridPane {
         add("files.depth", depth, chosen -> chosen.mostBits() == 16);
         add("files.compression", compression, FileType.TIFF::equals);
         add("handover.colour", colour, any -> true);
+        add("files.fill", fill, any -> true);
         add("files.ppi", unit(tags, ppi, "numbers.ppi"), any -> true);
         type.setValue(files.type());
     }
@@ -180,6 +184,13 @@ final class PixelsForm extends GridPane {
                 untouched.isSelected());
         DeliveredColour colours = colour.valueProperty().get();
         return format.sized(SizeTarget.parse(target.getText()))
-                .filed(new FileSettings(type.getValue(), quality.getValue(), colours, packing, finish, said));
+                .filed(new FileSettings(
+                        type.getValue(),
+                        quality.getValue(),
+                        colours,
+                        packing,
+                        finish,
+                        said,
+                        fill.valueProperty().get()));
     }
 }

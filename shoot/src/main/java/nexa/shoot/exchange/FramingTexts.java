@@ -14,6 +14,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -50,8 +51,8 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             "trim");
 
     /** Names of what is known of a crop: the wish, in as-shot space. */
-    static final List<String> CROP =
-            List.of("format", "alternate", "centreX", "centreY", "width", "height", "shape", "outside", "checked");
+    static final List<String> CROP = List.of(
+            "format", "alternate", "centreX", "centreY", "width", "height", "shape", "outside", "checked", "fill");
 
     /**
      * What was read.
@@ -103,6 +104,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("shape", crop.ownShape().map(Shape::text).orElse(""));
         texts.put("outside", Boolean.toString(crop.outside()));
         texts.put("checked", Boolean.toString(crop.checked()));
+        texts.put("fill", crop.fill().map(Fill::text).orElse(""));
         return texts;
     }
 
@@ -165,7 +167,12 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
                 number(texts, "centreY", Double.NaN),
                 number(texts, "width", Double.NaN),
                 number(texts, "height", Double.NaN));
-        return new Crop(wish, text(texts, "shape").map(Shape::parse), flag(texts, "outside"), flag(texts, "checked"));
+        return new Crop(
+                wish,
+                text(texts, "shape").map(Shape::parse),
+                flag(texts, "outside"),
+                flag(texts, "checked"),
+                text(texts, "fill").map(Fill::parse));
     }
 
     private static Optional<String> text(Map<String, String> texts, String name) {

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.pixel.PixelSteps;
@@ -43,6 +44,14 @@ public record Delivery(
         }
         boolean whole = format.target().asked(frame).filter(size::equals).isPresent();
         return whole ? print.ppi() : Math.rint(Sense.ppi(size, print));
+    }
+
+    /** What goes where its frame shows no photo: white where the file can't be transparent. */
+    Fill fill() {
+        Fill asked = framing.crop(format)
+                .map(crop -> crop.fill(format))
+                .orElse(format.files().fill());
+        return asked instanceof Fill.Transparent && !format.files().type().keepsAlpha() ? Fill.WHITE : asked;
     }
 
     /** All that is done to its pixels' values. */

@@ -92,7 +92,8 @@ final class Journal implements AutoCloseable {
                 delivery.framing().pose().toString(),
                 delivery.frame().toString(),
                 delivery.size().toString(),
-                delivery.format().files().text() + delivery.steps().key()));
+                delivery.format().files().text() + delivery.steps().key() + "|"
+                        + delivery.fill().text()));
     }
 
     // ---- writing ----

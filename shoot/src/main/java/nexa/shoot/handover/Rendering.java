@@ -27,10 +27,10 @@ import nexa.imaging.deliver.FinishSteps;
 import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.fill.Filling;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.imaging.render.Blank;
 import nexa.imaging.render.SinglePass;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
@@ -41,14 +41,20 @@ public final class Rendering {
 
     private Rendering() {}
 
-    /** What is beyond the photo is white. */
+    /** What is beyond the photo is filled. */
     static Picture pixels(Delivery delivery, Source source) {
         PhotoSpace space = space(delivery);
         Picture rendered = unbounded(delivery, source);
-        if (!space.outline().holds(delivery.frame())) {
-            Blank.fill(rendered, space.toOutput(delivery.frame(), delivery.size()));
-        }
-        return rendered;
+        return space.outline().holds(delivery.frame())
+                ? rendered
+                : filling(delivery, source, space).fill(rendered, source.profile());
+    }
+
+    private static Filling filling(Delivery delivery, Source source, PhotoSpace space) {
+        return new Filling(
+                delivery.fill(),
+                size -> space.toOutput(delivery.frame(), size),
+                size -> unbounded(delivery.sized(size), source));
     }
 
     /** What is beyond the photo is as its edge. */

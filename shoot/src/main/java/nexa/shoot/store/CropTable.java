@@ -13,6 +13,7 @@ import java.util.Optional;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Framing;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.shape.Shape;
 import nexa.core.told.Told;
@@ -21,7 +22,7 @@ import nexa.shoot.edit.Edit.FramingChange;
 /** The photos' crops and alternates, each by photo and then by format. */
 final class CropTable {
     private static final String COLUMNS =
-            "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked";
+            "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked, fill";
     private static final String PLACES = " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
 
     private final Connection connection;
@@ -88,7 +89,8 @@ final class CropTable {
                 Cells.number(row, "width"),
                 Cells.number(row, "height"));
         Optional<Shape> own = Optional.ofNullable(row.getString("own_shape")).map(Shape::parse);
-        return new Crop(wish, own, Cells.flag(row, "outside"), Cells.flag(row, "checked"));
+        Optional<Fill> fill = Optional.ofNullable(row.getString("fill")).map(Fill::parse);
+        return new Crop(wish, own, Cells.flag(row, "outside"), Cells.flag(row, "checked"), fill);
     }
 
     /** Puts photos' crops and alternates in place of what was there. */
@@ -105,7 +107,7 @@ final class CropTable {
             insert.executeBatch();
         }
         try (PreparedStatement insert = connection.prepareStatement(
-                "INSERT INTO alternate (" + COLUMNS + ", place, name) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
+                "INSERT INTO alternate (" + COLUMNS + ", place, name) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
             for (FramingChange change : changes) {
                 addAlternates(insert, change.photo(), change.after());
             }
@@ -129,7 +131,7 @@ final class CropTable {
                 Alternate alternate = ofFormat.getValue().get(place);
                 bind(insert, photo, ofFormat.getKey(), alternate.crop());
                 insert.setInt(10, place);
-                insert.setString(11, alternate.name());
+                insert.setString(12, alternate.name());
                 insert.addBatch();
             }
         }
@@ -146,5 +148,6 @@ final class CropTable {
         insert.setString(7, crop.ownShape().map(Shape::text).orElse(null));
         insert.setBoolean(8, crop.outside());
         insert.setBoolean(9, crop.checked());
+        insert.setString(10, crop.fill().map(Fill::text).orElse(null));
     }
 }

@@ -21,6 +21,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
 import nexa.core.files.FileSettings;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -103,6 +104,7 @@ final class EditJson {
         for (Map.Entry<Integer, Crop> crop : framing.crops().entrySet()) {
             out.writeArrayFieldStart(crop.getKey().toString());
             write(crop.getValue(), out);
+            writeFill(crop.getValue(), out);
             out.writeEndArray();
         }
         out.writeEndObject();
@@ -113,6 +115,7 @@ final class EditJson {
                 out.writeStartArray();
                 write(alternate.crop(), out);
                 out.writeString(alternate.name());
+                writeFill(alternate.crop(), out);
                 out.writeEndArray();
             }
             out.writeEndArray();
@@ -124,6 +127,12 @@ final class EditJson {
     private static void writeText(String name, String text, JsonGenerator out) throws IOException {
         if (!text.isEmpty()) {
             out.writeStringField(name, text);
+        }
+    }
+
+    private static void writeFill(Crop crop, JsonGenerator out) throws IOException {
+        if (crop.fill().isPresent()) {
+            out.writeString(crop.fill().get().text());
         }
     }
 
@@ -183,12 +192,12 @@ final class EditJson {
         Map<Integer, Crop> crops = new HashMap<>();
         node.required("crops")
                 .properties()
-                .forEach(crop -> crops.put(Integer.valueOf(crop.getKey()), crop(crop.getValue())));
+                .forEach(crop -> crops.put(Integer.valueOf(crop.getKey()), crop(crop.getValue(), 7)));
         Map<Integer, List<Alternate>> alternates = new HashMap<>();
         node.required("alternates").properties().forEach(ofFormat -> {
             List<Alternate> all = new ArrayList<>();
             ofFormat.getValue()
-                    .forEach(each -> all.add(new Alternate(each.required(7).asText(), crop(each))));
+                    .forEach(each -> all.add(new Alternate(each.required(7).asText(), crop(each, 8))));
             alternates.put(Integer.valueOf(ofFormat.getKey()), all);
         });
         Turn turn = new Turn(
@@ -211,7 +220,8 @@ final class EditJson {
                 text(node, "overlay").map(OverlayChoice::parse));
     }
 
-    private static Crop crop(JsonNode node) {
+    /** @param fill place of the fill, if it has one of its own */
+    private static Crop crop(JsonNode node, int fill) {
         Frame wish = new Frame(
                 node.required(0).asDouble(),
                 node.required(1).asDouble(),
@@ -223,7 +233,8 @@ final class EditJson {
                         ? Optional.empty()
                         : Optional.of(Shape.parse(node.required(4).asText())),
                 node.required(5).asBoolean(),
-                node.required(6).asBoolean());
+                node.required(6).asBoolean(),
+                Optional.ofNullable(node.get(fill)).map(text -> Fill.parse(text.asText())));
     }
 
     private static Optional<String> text(JsonNode node, String name) {

@@ -1,13 +1,12 @@
-package nexa.imaging.render;
+package nexa.imaging.fill;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
-import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
 import static org.bytedeco.opencv.global.opencv_imgproc.LINE_8;
 import static org.bytedeco.opencv.global.opencv_imgproc.fillConvexPoly;
 import static org.bytedeco.opencv.global.opencv_imgproc.fillPoly;
 
 import java.util.List;
-import nexa.imaging.pixels.Picture;
+import nexa.core.geometry.PixelSize;
 import org.bytedeco.javacpp.indexer.IntIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -15,27 +14,24 @@ import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Point;
 import org.bytedeco.opencv.opencv_core.Scalar;
 
-/** What a frame shows beyond the photo. */
-public final class Blank {
+/** Where a rendered picture shows photo. */
+final class PhotoMask {
     /** OpenCV takes corners in fixed point: 8 bits behind the point are 1/256 of a pixel. */
     private static final int FRACTION_BITS = 8;
 
-    private Blank() {}
+    private PhotoMask() {}
 
     /**
-     * Makes white what of a rendered picture lies outside the photo.
+     * A byte for each pixel: 255 in the photo, 0 beyond it.
      *
      * @param photo the corners of the photo's outline in the picture's continuous pixels, in order around it
      */
-    public static void fill(Picture rendered, List<nexa.core.geometry.Point> photo) {
-        try (Mat mask = new Mat(rendered.mat().rows(), rendered.mat().cols(), CV_8UC1, Scalar.all(0));
-                Mat corners = corners(photo)) {
+    static Mat of(PixelSize size, List<nexa.core.geometry.Point> photo) {
+        Mat mask = new Mat(size.height(), size.width(), CV_8UC1, Scalar.all(0));
+        try (Mat corners = corners(photo)) {
             fill(mask, corners);
-            bitwise_not(mask, mask);
-            try (Mat white = new Mat(4, 1, opencv_core.CV_64F, Scalar.all(rendered.bits() == 16 ? 65535 : 255))) {
-                rendered.mat().setTo(white, mask);
-            }
         }
+        return mask;
     }
 
     /** A photo that nothing bends has four corners and is convex. */
