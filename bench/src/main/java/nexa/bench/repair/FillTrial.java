@@ -13,6 +13,7 @@ import nexa.core.geometry.Affine;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.imaging.fill.Filling;
+import nexa.imaging.fill.Seam;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.render.SinglePass;
 
@@ -28,6 +29,13 @@ public final class FillTrial {
         Path out = Files.createDirectories(folder.resolve("filled"));
         for (Path file : TrialPhotos.in(folder)) {
             try (Picture photo = TrialPhotos.read(file)) {
+                Seam seam = filling(photo, Fill.WHITE).seam(photo.size());
+                System.out.printf(
+                        Locale.ROOT,
+                        "%-40s %s, %.1f %% of the seam%n",
+                        file.getFileName(),
+                        seam.shows() ? "will show" : "passes",
+                        100 * seam.share());
                 for (Fill fill : List.of(
                         new Fill.Surroundings(),
                         new Fill.Mirror(),

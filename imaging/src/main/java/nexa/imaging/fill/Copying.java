@@ -32,19 +32,31 @@ final class Copying {
         scaleY = (double) height / found.height();
     }
 
-    static void into(Picture picture, Mat mask, Surroundings found) {
+    /** Whether all of the blank is filled; what is, is marked in the mask. */
+    static boolean into(Picture picture, Mat mask, Surroundings found) {
         ByteBuffer bytes = mask.createBuffer();
         Copying copying = new Copying(picture, bytes, found);
+        boolean all = true;
+        ByteBuffer filled = ByteBuffer.allocate(bytes.capacity());
         for (int y = 0; y < copying.height; y++) {
             for (int x = 0; x < copying.width; x++) {
-                if (bytes.get(y * copying.width + x) == 0) {
-                    copying.fill(x, y);
+                int at = y * copying.width + x;
+                if (bytes.get(at) == 0) {
+                    boolean done = copying.fill(x, y);
+                    filled.put(at, (byte) (done ? 255 : 0));
+                    all &= done;
                 }
             }
         }
+        for (int at = 0; at < filled.capacity() && !all; at++) {
+            if (filled.get(at) != 0) {
+                bytes.put(at, (byte) 255);
+            }
+        }
+        return all;
     }
 
-    private void fill(int x, int y) {
+    private boolean fill(int x, int y) {
         double smallX = (x + 0.5) / scaleX - 0.5;
         double smallY = (y + 0.5) / scaleY - 0.5;
         int left = (int) Math.floor(smallX);
@@ -63,6 +75,7 @@ final class Copying {
             weights += addNear(x, y, (int) Math.round(smallX), (int) Math.round(smallY), reach);
         }
         put(x, y, weights);
+        return weights > 0;
     }
 
     private float addNear(int x, int y, int smallX, int smallY, int reach) {

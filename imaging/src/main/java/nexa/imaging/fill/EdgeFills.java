@@ -29,6 +29,15 @@ final class EdgeFills {
 
     /** Each pixel beyond the photo shows what is as far inside, straight across its edge. */
     static void mirror(Picture picture, Mat mask) {
+        mirror(picture, mask, Double.POSITIVE_INFINITY);
+    }
+
+    /**
+     * The same, and back again: farther out only what is near the edge is shown, over and over.
+     *
+     * @param depth that is shown, in pixels from the edge
+     */
+    static void mirror(Picture picture, Mat mask, double depth) {
         int width = mask.cols();
         int height = mask.rows();
         int[] nearest = NearestEdge.of(mask);
@@ -39,7 +48,7 @@ final class EdgeFills {
             for (int x = 0; x < width; x++) {
                 int at = y * width + x;
                 if (seen.get(at) == 0 && nearest[at] >= 0) {
-                    int mirrored = mirrored(x, y, nearest[at], width, height);
+                    int mirrored = mirrored(x, y, nearest[at], mask, depth);
                     long from = (seen.get(mirrored) == 0 ? nearest[at] : mirrored) * (long) channels;
                     for (int c = 0; c < channels; c++) {
                         samples.put((long) at * channels + c, samples.get(from + c));
@@ -49,9 +58,15 @@ final class EdgeFills {
         }
     }
 
-    private static int mirrored(int x, int y, int edge, int width, int height) {
-        int mx = Math.clamp(2L * (edge % width) - x, 0, width - 1);
-        int my = Math.clamp(2L * (edge / width) - y, 0, height - 1);
+    private static int mirrored(int x, int y, int edge, Mat mask, double depth) {
+        int width = mask.cols();
+        double right = edge % width - x;
+        double down = edge / width - y;
+        double out = Math.hypot(right, down);
+        double folded = out <= depth ? out : out % (2 * depth);
+        double part = (folded <= depth ? folded : 2 * depth - folded) / out;
+        int mx = (int) Math.clamp(Math.round(edge % width + part * right), 0, width - 1);
+        int my = (int) Math.clamp(Math.round(edge / width + part * down), 0, mask.rows() - 1);
         return my * width + mx;
     }
 

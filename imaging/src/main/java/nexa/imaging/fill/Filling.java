@@ -123,8 +123,19 @@ public final class Filling {
 
     /** Where there is too little photo to copy from, it is mirrored. */
     private void surround(Picture picture, Mat mask) {
-        EdgeFills.mirror(picture, mask);
-        find(picture.size()).ifPresent(found -> Copying.into(picture, mask, found));
+        Optional<Surroundings> found = find(picture.size());
+        if (found.isEmpty() || !Copying.into(picture, mask, found.get())) {
+            EdgeFills.mirror(picture, mask);
+        }
+    }
+
+    /** What lies along the photo's edge. @param size of the delivered picture */
+    public Seam seam(PixelSize size) {
+        PixelSize less = less(size);
+        try (Picture small = rendered.apply(less);
+                Mat mask = PhotoMask.of(less, photo.apply(less))) {
+            return Seam.of(small, mask);
+        }
     }
 
     private Optional<Surroundings> find(PixelSize size) {

@@ -7,11 +7,12 @@ import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.nio.ByteBuffer;
 import java.nio.FloatBuffer;
+import java.util.Arrays;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
- * A small picture in plain arrays.
+ * A small picture in plain arrays. What is not known is an estimate.
  *
  * @param values blue, green, red of each pixel, row by row, 0 to 255
  * @param known whether a pixel shows photo
@@ -43,7 +44,7 @@ record Pixels(int width, int height, float[] values, boolean[] known) {
         return x >= 0 && y >= 0 && x < width && y < height;
     }
 
-    /** Half as large: each pixel the mean of what is known of four. */
+    /** Half as large: each pixel the mean of four, or of those that are known if most are. */
     Pixels halved() {
         int w = Math.max(1, width / 2);
         int h = Math.max(1, height / 2);
@@ -51,22 +52,25 @@ record Pixels(int width, int height, float[] values, boolean[] known) {
         boolean[] seen = new boolean[w * h];
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {
-                int count = 0;
-                for (int i = 0; i < 4; i++) {
-                    int from = Math.min(height - 1, 2 * y + i / 2) * width + Math.min(width - 1, 2 * x + i % 2);
-                    if (known[from]) {
-                        count++;
-                        for (int c = 0; c < 3; c++) {
-                            half[(y * w + x) * 3 + c] += values[from * 3 + c];
-                        }
+                int to = y * w + x;
+                int[] four = four(x, y);
+                long count = Arrays.stream(four).filter(from -> known[from]).count();
+                seen[to] = count >= 3;
+                for (int from : four) {
+                    for (int c = 0; c < 3 && (known[from] || !seen[to]); c++) {
+                        half[to * 3 + c] += values[from * 3 + c] / (seen[to] ? count : 4);
                     }
                 }
-                for (int c = 0; c < 3; c++) {
-                    half[(y * w + x) * 3 + c] /= Math.max(1, count);
-                }
-                seen[y * w + x] = count >= 3;
             }
         }
         return new Pixels(w, h, half, seen);
+    }
+
+    private int[] four(int halfX, int halfY) {
+        int left = Math.min(width - 1, 2 * halfX);
+        int right = Math.min(width - 1, 2 * halfX + 1);
+        int top = Math.min(height - 1, 2 * halfY) * width;
+        int bottom = Math.min(height - 1, 2 * halfY + 1) * width;
+        return new int[] {top + left, top + right, bottom + left, bottom + right};
     }
 }

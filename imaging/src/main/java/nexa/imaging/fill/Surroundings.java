@@ -20,14 +20,22 @@ record Surroundings(int width, int height, int[] offsets, float[] lift, boolean[
     /** The long side of the smallest picture that is looked at. */
     private static final int COARSEST = 40;
 
+    /** What a blank begins with is mirrored from so near the edge, as a share of the long side: no thing twice. */
+    private static final double NEAR = 0.05;
+
     private static final int COARSE_ROUNDS = 10;
     private static final int FINE_ROUNDS = 3;
 
     /** Of the lift, in small pixels: only light is evened out, no texture. */
     private static final int EVENED = 5;
 
-    /** Empty if there is too little photo to copy from. */
+    /**
+     * Empty if there is too little photo to copy from.
+     *
+     * @param small what it shows beyond the photo is overwritten: it begins as a mirror, which has the photo's texture
+     */
     static Optional<Surroundings> find(Picture small, Mat mask) {
+        EdgeFills.mirror(small, mask, NEAR * small.size().longEdge());
         List<Pixels> sizes = new ArrayList<>();
         sizes.add(Pixels.of(small, mask));
         while (Math.max(sizes.getLast().width(), sizes.getLast().height()) > COARSEST) {
@@ -46,7 +54,6 @@ record Surroundings(int width, int height, int[] offsets, float[] lift, boolean[
 
     private static void search(PatchSearch search, @Nullable PatchSearch coarse) {
         if (coarse == null) {
-            Diffusion.into(search.pixels());
             search.begin();
         } else {
             search.begin(coarse);
@@ -80,7 +87,7 @@ record Surroundings(int width, int height, int[] offsets, float[] lift, boolean[
         for (int i = 0; i < count; i++) {
             blank[i] = !pixels.known()[i];
         }
-        Diffusion.blur(lift, blank, pixels.width(), pixels.height(), EVENED);
+        Evened.out(lift, blank, pixels.width(), pixels.height(), EVENED);
         return new Surroundings(pixels.width(), pixels.height(), offsets, lift, pixels.known());
     }
 }

@@ -1,43 +1,8 @@
 package nexa.imaging.fill;
 
-/** Values that spread into where there are none, and are evened out among themselves. */
-final class Diffusion {
-    private Diffusion() {}
-
-    /** Unknown pixels become the mean of what is around them, ring by ring from the edge of the photo. */
-    static void into(Pixels pixels) {
-        boolean[] filled = pixels.known().clone();
-        int width = pixels.width();
-        for (boolean changed = true; changed; ) {
-            boolean[] before = filled.clone();
-            changed = false;
-            for (int i = 0; i < filled.length; i++) {
-                changed |= !before[i] && mean(pixels, before, filled, i % width, i / width);
-            }
-        }
-    }
-
-    private static boolean mean(Pixels pixels, boolean[] before, boolean[] filled, int x, int y) {
-        int to = y * pixels.width() + x;
-        int count = 0;
-        float[] sum = new float[3];
-        for (int dy = -1; dy <= 1; dy++) {
-            for (int dx = -1; dx <= 1; dx++) {
-                int at = (y + dy) * pixels.width() + x + dx;
-                if (pixels.has(x + dx, y + dy) && before[at]) {
-                    count++;
-                    for (int c = 0; c < 3; c++) {
-                        sum[c] += pixels.values()[3 * at + c];
-                    }
-                }
-            }
-        }
-        for (int c = 0; c < 3 && count > 0; c++) {
-            pixels.values()[3 * to + c] = sum[c] / count;
-        }
-        filled[to] = count > 0;
-        return count > 0;
-    }
+/** Values that are evened out among themselves. */
+final class Evened {
+    private Evened() {}
 
     /**
      * The mean over a square of those that count, twice, which is nearly a bell.
@@ -45,7 +10,7 @@ final class Diffusion {
      * @param values three for each pixel
      * @param counts which of them count; the others stay
      */
-    static void blur(float[] values, boolean[] counts, int width, int height, int radius) {
+    static void out(float[] values, boolean[] counts, int width, int height, int radius) {
         for (int pass = 0; pass < 2; pass++) {
             mean(values, counts, width, height, radius, 1);
             mean(values, counts, height, width, radius, width);
