@@ -33,6 +33,7 @@ import picocli.CommandLine.ParameterException;
             LensMeasureCommands.Measure.class,
             PlumbCommand.class,
             TrimCommand.class,
+            FillCommand.class,
             CarryCommand.class,
             CheckCommand.class,
             MarkCommand.class,

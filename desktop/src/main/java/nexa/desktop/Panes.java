@@ -13,6 +13,7 @@ import nexa.desktop.delivering.PaperModel;
 import nexa.desktop.desk.AlternatesPane;
 import nexa.desktop.desk.CarryPane;
 import nexa.desktop.desk.DeskView;
+import nexa.desktop.desk.FillPane;
 import nexa.desktop.desk.LensPane;
 import nexa.desktop.desk.LookPane;
 import nexa.desktop.desk.MarksPane;
@@ -62,6 +63,7 @@ public final class Panes {
             case MARKS -> new MarksPane(models);
             case PLUMB -> new PlumbPane(models);
             case LENS -> new LensPane(models, lensWays);
+            case FILL -> new FillPane(models);
             case ALTERNATES -> new AlternatesPane(session, loader, fx);
         };
     }

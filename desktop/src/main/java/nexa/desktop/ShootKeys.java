@@ -108,6 +108,7 @@ final class ShootKeys {
         framing.put(Command.MOVER, () -> settings()
                 .moverProperty()
                 .set(settings().moverProperty().get().other()));
+        framing.put(Command.FILL, () -> screen.open(DeskPane.FILL));
         framing.put(Command.SWAP, frameEdits()::swap);
         framing.put(Command.LOCK, frameEdits()::toggleLock);
     }

@@ -19,6 +19,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -30,6 +31,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
+import nexa.core.trim.Trim;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.exchange.BriefFile;
@@ -80,7 +82,11 @@ class ExchangeTest {
     private Framing any(Shoot shoot) {
         Framing framing = Framing.UNTOUCHED
                 .withPose(new Pose(
-                        new Turn(random.nextInt(4), random.nextBoolean()), new Tilt(random.nextDouble(-45, 45))))
+                                new Turn(random.nextInt(4), random.nextBoolean()), new Tilt(random.nextDouble(-45, 45)))
+                        .withTrim(
+                                random.nextBoolean()
+                                        ? Trim.NONE
+                                        : new Trim(-0.3, -0.2, random.nextDouble(0, 0.4), 1, new Tilt(1.25), 0.01)))
                 .withSetAside(random.nextInt(5) == 0);
         for (Format format : shoot.brief().formats()) {
             if (random.nextInt(3) > 0) {
@@ -111,6 +117,7 @@ class ExchangeTest {
         Crop crop = new Crop(wish);
         crop = random.nextBoolean() ? crop : crop.withOwnShape(Optional.of(Shape.parse("16:9")));
         crop = random.nextBoolean() ? crop : crop.withOutside(true);
+        crop = random.nextBoolean() ? crop : crop.withFill(Optional.of(new Fill.Stretch(0.123)));
         return random.nextBoolean() ? crop : crop.asChecked();
     }
 

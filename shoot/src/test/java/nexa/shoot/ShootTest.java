@@ -19,6 +19,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -31,6 +32,7 @@ import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
+import nexa.core.trim.Trim;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
@@ -87,8 +89,9 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             Crop own = new Crop(TestShoot.WISH, Optional.of(Shape.parse("1.91:1")), true, true);
             framing = Framing.UNTOUCHED
-                    .withCrop(print, own)
-                    .keeping(print, new Alternate("wide", own))
+                    .withPose(Pose.AS_SHOT.withTrim(new Trim(-0.4, -1, 0.31, 0.2, new Tilt(0.7), 0.01)))
+                    .withCrop(print, own.withFill(Optional.of(new Fill.Stretch(0.2))))
+                    .keeping(print, new Alternate("wide", own.withFill(Optional.of(new Fill.Mirror()))))
                     .keeping(print, new Alternate("tight", new Crop(TestShoot.WISH)));
             shoot.apply(Edit.framing("edit.frame", a.id(), shoot.framing(a), framing));
         }
@@ -134,6 +137,7 @@ class ShootTest {
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
+            statement.executeUpdate("ALTER TABLE crop DROP COLUMN fill");
             for (String table : List.of("alternate", "delivery", "step", "sound")) {
                 statement.executeUpdate("DROP TABLE " + table);
             }
@@ -299,7 +303,8 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             for (int i = 1; i <= 5; i++) {
                 Framing before = shoot.framing(a);
-                Crop own = new Crop(TestShoot.WISH.scaled(i / 7.0), Optional.of(Shape.parse("3:2")), true, i % 2 == 0);
+                Crop own = new Crop(TestShoot.WISH.scaled(i / 7.0), Optional.of(Shape.parse("3:2")), true, i % 2 == 0)
+                        .withFill(Optional.of(new Fill.Colour(i, 2, 3)));
                 shoot.apply(Edit.framing(
                         "edit.frame",
                         a.id(),

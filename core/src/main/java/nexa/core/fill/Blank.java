@@ -11,11 +11,15 @@ import nexa.core.outline.Outline;
 public final class Blank {
     private Blank() {}
 
-    /** As a share of the frame's area, 0 to 1. */
+    /** As a share of the frame's area, 0 to 1; 0 only where the photo holds all of it. */
     public static double share(Outline photo, Frame frame) {
         if (photo.holds(frame)) {
             return 0;
         }
+        return Math.max(Double.MIN_VALUE, beyond(photo, frame));
+    }
+
+    private static double beyond(Outline photo, Frame frame) {
         List<Point> seen = photo.corners();
         seen = inside(seen, p -> p.x() - frame.left());
         seen = inside(seen, p -> frame.right() - p.x());

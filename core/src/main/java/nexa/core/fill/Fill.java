@@ -48,7 +48,7 @@ public sealed interface Fill {
     /**
      * A strip of the photo along its edge, pulled out as far as the frame goes.
      *
-     * @param reach of the strip into the photo, as a share of the frame's long side
+     * @param reach of the strip into the photo, as a share of the frame's long side, in thousandths
      */
     record Stretch(double reach) implements Fill {
         public static final double USUAL = 0.1;
@@ -58,6 +58,7 @@ public sealed interface Fill {
             if (!(reach >= 0.005 && reach <= MOST)) {
                 throw new InvalidException("told.fill.no-fill", reach);
             }
+            reach = Math.round(1000 * reach) / 1000.0; // as it is written
         }
 
         @Override

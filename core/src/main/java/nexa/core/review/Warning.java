@@ -7,6 +7,7 @@ import nexa.core.brief.Brief;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.fill.Blank;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -24,11 +25,16 @@ public enum Warning {
     NEAR_EDGE,
     /** The frame shows where there is no photo. */
     BLANK,
+    /** More than {@link #MUCH} of the frame shows where there is no photo. */
+    MUCH_BLANK,
     /** The photo's level is known and it is tilted otherwise. */
     NOT_LEVEL;
 
     /** Share of the frame's side that a subject should keep from its edge. */
     public static final double MARGIN = 0.03;
+
+    /** Share of the frame that is much to be made up. */
+    public static final double MUCH = 0.15;
 
     /** Degrees that nobody sees. */
     private static final double SEEN_TILT = 0.3;
@@ -55,7 +61,10 @@ public enum Warning {
         } else if (room < MARGIN) {
             warnings.add(NEAR_EDGE);
         }
-        if (!space.outline().holds(frame)) {
+        double blank = Blank.share(space.outline(), frame);
+        if (blank > MUCH) {
+            warnings.add(MUCH_BLANK);
+        } else if (blank > 0) {
             warnings.add(BLANK);
         }
         double tilt = framing.pose().tilt().degrees();

@@ -72,6 +72,7 @@ class BentPhotoTest {
                     assertTrue(space.outline().holds(frame(space, framing, format)), space::toString);
                     Set<Warning> warnings = Warning.of(space.asShot(), framing, format, BRIEF);
                     assertFalse(warnings.contains(Warning.BLANK), space::toString);
+                    assertFalse(warnings.contains(Warning.MUCH_BLANK), space::toString);
                 }
             }
         });

@@ -51,8 +51,10 @@ class WarningTest {
 
     @Test
     void blank_isWhereAFrameMayLeaveThePhoto() {
-        Crop outside = new Crop(new Frame(0.4, 0, 0.5, 0.4), Optional.empty(), true, false);
+        Crop outside = new Crop(new Frame(0.3, 0, 0.5, 0.4), Optional.empty(), true, false);
         assertEquals(Set.of(Warning.BLANK), of(Framing.UNTOUCHED.withCrop(PRINT, outside), PRINT));
+        Crop farther = new Crop(new Frame(0.4, 0, 0.5, 0.4), Optional.empty(), true, false);
+        assertEquals(Set.of(Warning.MUCH_BLANK), of(Framing.UNTOUCHED.withCrop(PRINT, farther), PRINT));
     }
 
     @Test

@@ -15,7 +15,8 @@ import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** The line of words below the photo. */
-record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double width, double height) {
+record BenchCaptions(
+        Session session, StrokeMemo memo, BenchText text, double width, double height, Optional<BenchFill.Look> fill) {
     private static final double APART = 24;
 
     /** Below the photo: what it is on the left, how it is framed on the right. */
@@ -71,7 +72,7 @@ record BenchCaptions(Session session, StrokeMemo memo, BenchText text, double wi
 
     private Optional<String> warningWords() {
         if (session.frameEdits().showsBlank()) {
-            return Optional.of(Words.of("bench.blank"));
+            return Optional.of(Words.of(fill.map(BenchFill.Look::words).orElse("bench.blank")));
         }
         Set<Warning> warnings = session.moment().warnings();
         return warnings.isEmpty() ? Optional.empty() : Optional.of("⚠ " + Looks.words(warnings));

@@ -95,11 +95,11 @@ final class BenchDrawing {
     }
 
     /** What lies on the photo and its mat: overlay, the frame's edge. */
-    void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment) {
+    void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment, Optional<BenchFill.Look> fill) {
         session.frame()
                 .filter(frame -> !isLooking(keys))
                 .ifPresent(frame -> pixels.ifPresent(
-                        p -> framed(new PhotoPainter(canvas, view, crisp), view, frame, p.brightness(), moment)));
+                        p -> framed(new PhotoPainter(canvas, view, crisp), view, frame, p.brightness(), moment, fill)));
     }
 
     /** Where a photo will be. */
@@ -110,9 +110,19 @@ final class BenchDrawing {
         canvas.fillRect(box.x(), box.y(), box.width(), box.height());
     }
 
-    private void framed(PhotoPainter painter, LevelView view, Frame frame, double brightness, During moment) {
+    private void framed(
+            PhotoPainter painter,
+            LevelView view,
+            Frame frame,
+            double brightness,
+            During moment,
+            Optional<BenchFill.Look> fill) {
         if (session.frameEdits().showsBlank()) {
-            painter.checker(session.space().orElseThrow().outline(), frame);
+            painter.beyond(
+                    session.space().orElseThrow().outline(),
+                    frame,
+                    fill.map(BenchFill.Look::image).orElse(null));
+            fill.ifPresent(look -> look.places().forEach(place -> painter.place(frame, place)));
         }
         if (!moment.trimming() && (moment.tilting() || shows(moment))) {
             painter.overlay(frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness));
@@ -230,8 +240,8 @@ final class BenchDrawing {
     }
 
     /** Below the photo: what it is, and how it is framed. */
-    void captions(Photo photo, BenchMode mode, Optional<Double> zoom) {
-        new BenchCaptions(session, memo, text, width, height).draw(photo, mode, zoom);
+    void captions(Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill) {
+        new BenchCaptions(session, memo, text, width, height, fill).draw(photo, mode, zoom);
     }
 
     void unreadable(Photo photo, Trouble trouble) {

@@ -315,7 +315,7 @@ final class BenchPointer {
             return Cursor.CLOSED_HAND;
         }
         if (mode.get() == BenchMode.TRIM) {
-            return trimCursor();
+            return Cursors.trimming(session.space(), camera.toLevel(at), () -> REACH / scale());
         }
         if (mode.get() != BenchMode.FRAMING) {
             return Cursor.CROSSHAIR;
@@ -329,14 +329,6 @@ final class BenchPointer {
             return Cursor.DEFAULT;
         }
         return grip(frame.get(), pointer.get()).map(Cursors::of).orElse(Cursors.TILT);
-    }
-
-    private Cursor trimCursor() {
-        return session.space()
-                .flatMap(space -> camera.toLevel(at)
-                        .flatMap(level -> BenchGesture.MoveTrimSide.at(space, level, REACH / scale())))
-                .map(side -> side.isAcross() ? Cursor.H_RESIZE : Cursor.V_RESIZE)
-                .orElse(Cursor.DEFAULT);
     }
 
     // ---- drawing ----

@@ -40,6 +40,7 @@ public final class BenchView extends Region {
     private final Levelling levelling;
     private final Plumbing plumbing;
     private final Trimming trimming;
+    private final BenchFill fill;
     private final BendByLine bendByLine;
     private final Marking marking;
     private final Keys keys;
@@ -58,6 +59,7 @@ public final class BenchView extends Region {
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
         this.trimming = models.trimming();
+        this.fill = new BenchFill(models.filling());
         this.bendByLine = models.bendByLine();
         this.marking = models.marking();
         this.keys = keys;
@@ -112,6 +114,7 @@ public final class BenchView extends Region {
                 plumbing.linesProperty().subscribe(lines -> redraw()),
                 plumbing.verdictProperty().subscribe(verdict -> redraw()),
                 trimming.verdictProperty().subscribe(verdict -> redraw()),
+                fill.subscribe(this::redraw),
                 bendByLine.drawnProperty().subscribe(line -> redraw()),
                 marking.proposalsProperty().subscribe(proposals -> redraw()),
                 session.list().photosProperty().subscribe(photos -> showNeighbours()),
@@ -291,7 +294,8 @@ public final class BenchView extends Region {
                 view.get(),
                 pictures.current().pixels(),
                 new BenchDrawing.During(
-                        tilting.get() || mode.get() == BenchMode.PLUMB, adjusting, bare, mode.get() == BenchMode.TRIM));
+                        tilting.get() || mode.get() == BenchMode.PLUMB, adjusting, bare, mode.get() == BenchMode.TRIM),
+                fill.current());
         if (!bare) {
             drawing.marks(
                     view.get(),
@@ -304,7 +308,7 @@ public final class BenchView extends Region {
         lines.trimming(view.get(), trimming, mode.get() == BenchMode.TRIM);
         bendByLine.drawnProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
         if (!bare) {
-            drawing.captions(photo.get(), mode.get(), camera.zoomFactor());
+            drawing.captions(photo.get(), mode.get(), camera.zoomFactor(), fill.current());
         }
     }
 }

@@ -1,7 +1,11 @@
 package nexa.desktop.bench;
 
+import java.util.Optional;
+import java.util.function.DoubleSupplier;
 import javafx.scene.Cursor;
+import nexa.core.geometry.Point;
 import nexa.core.gesture.Grip;
+import nexa.core.space.PhotoSpace;
 
 /** What the pointer would do, as a cursor. */
 final class Cursors {
@@ -9,6 +13,13 @@ final class Cursors {
     static final Cursor TILT = Cursor.OPEN_HAND;
 
     private Cursors() {}
+
+    /** @param reach how near to a side is on it, in long edges */
+    static Cursor trimming(Optional<PhotoSpace> space, Optional<Point> pointer, DoubleSupplier reach) {
+        return space.flatMap(of -> pointer.flatMap(at -> BenchGesture.MoveTrimSide.at(of, at, reach.getAsDouble())))
+                .map(side -> side.isAcross() ? Cursor.H_RESIZE : Cursor.V_RESIZE)
+                .orElse(Cursor.DEFAULT);
+    }
 
     static Cursor of(Grip grip) {
         return switch (grip) {

@@ -16,7 +16,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
-import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.OutputSize;
 import nexa.core.print.Sense;
@@ -37,6 +36,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
@@ -64,7 +64,8 @@ public final class DeskView extends HBox {
         CARRY,
         MARKS,
         PLUMB,
-        LENS
+        LENS,
+        FILL
     }
 
     private final Session session;
@@ -83,6 +84,7 @@ public final class DeskView extends HBox {
     private final Button carry;
     private final Button marks;
     private final Button lens;
+    private final Button fill;
     private final PlumbArea plumb;
     private final TrimArea trim;
     private final Button clear;
@@ -118,6 +120,8 @@ public final class DeskView extends HBox {
         getStyleClass().add("desk");
         setAlignment(Pos.CENTER_LEFT);
         this.lens = Buttons.command(MaterialDesignC.CAMERA_IRIS, Command.LENS, keys, () -> open(DeskPane.LENS));
+        this.fill = Buttons.command(MaterialDesignF.FORMAT_COLOR_FILL, Command.FILL, keys, () -> open(DeskPane.FILL));
+        fill.setId("open-FILL");
         this.plumb = new PlumbArea(models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB));
         this.trim = new TrimArea(models, keys, mode, actions::autoTrim);
         Region space = new Region();
@@ -173,6 +177,7 @@ public final class DeskView extends HBox {
             case MARKS -> marks;
             case PLUMB -> plumb;
             case LENS -> lens;
+            case FILL -> fill;
         };
     }
 
@@ -212,7 +217,7 @@ public final class DeskView extends HBox {
         ToggleButton mark = TurnArea.mode(MaterialDesignT.TARGET, Command.MARK, keys, mode, BenchMode.MARKING);
         mark.setId("mark");
         marks.setId("open-MARKS");
-        VBox area = new VBox(6, new HBox(4, draw, lock, mark), new HBox(4, swap, look, marks));
+        VBox area = new VBox(6, new HBox(4, draw, lock, mark, fill), new HBox(4, swap, look, marks));
         area.setAlignment(Pos.CENTER);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
@@ -315,22 +320,7 @@ public final class DeskView extends HBox {
     private void showTogether() {
         List<Photo> photos = session.selection().adjusted();
         pixels.setText(Words.of("desk.together", photos.size()));
-        print.setText(Words.of(
-                "desk.together.lying",
-                lying(photos, Orientation.HORIZONTAL),
-                lying(photos, Orientation.VERTICAL),
-                squareWords(lying(photos, Orientation.SQUARE))));
-    }
-
-    private static String squareWords(long squares) {
-        return squares == 0 ? "" : Words.of("desk.together.square", squares);
-    }
-
-    private long lying(List<Photo> photos, Orientation orientation) {
-        return photos.stream()
-                .flatMap(photo -> session.shoot().space(photo).stream())
-                .filter(space -> space.keptSize().orientation() == orientation)
-                .count();
+        print.setText(LyingWords.of(session.shoot(), photos));
     }
 
     /** The format, and the frame's own shape if it has one. */

@@ -29,7 +29,7 @@ final class OverlayPicker extends HBox {
     private static final int MOST_SHOWN = 7;
 
     /** How wide the desk is without miniatures, and what each adds. */
-    private static final double DESK = 1037;
+    private static final double DESK = 1077;
 
     private static final double EACH = 46;
 

@@ -84,13 +84,16 @@ final class TrimArea extends HBox {
         Button search = Buttons.text("desk.trim.find", find);
         search.setId("trim-find");
         Buttons.explain(search, Command.AUTO_TRIM, keys);
+        Button split = Buttons.text("desk.trim.split", trimming::split);
+        split.setId("trim-split");
+        Buttons.explain(split, Words.of("desk.trim.split.tip"));
         Button done = Buttons.text("desk.trim.done", () -> mode.set(BenchMode.FRAMING));
         done.setId("trim-done");
         done.getStyleClass().add("primary");
         Buttons.explain(done, Command.TRIM, keys);
         Label note = Labels.field("desk.trim.note");
         note.getStyleClass().add("desk-verdict");
-        VBox area = new VBox(6, new HBox(8, search, straighten, clear, done), note);
+        VBox area = new VBox(6, new HBox(8, search, split, straighten, clear, done), note);
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
     }

@@ -2,6 +2,7 @@ package nexa.desktop.model;
 
 import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
+import nexa.desktop.repair.Filling;
 import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
@@ -13,6 +14,7 @@ public record ShootModels(
         Levelling levelling,
         Plumbing plumbing,
         Trimming trimming,
+        Filling filling,
         LensModel lens,
         BendByLine bendByLine,
         Marking marking,
@@ -34,6 +36,7 @@ public record ShootModels(
                 new Levelling(session, work, fx),
                 new Plumbing(session, lenses, work, fx),
                 new Trimming(session, work, fx),
+                new Filling(session, work, fx),
                 lens,
                 new BendByLine(session),
                 new Marking(session, work, fx),
@@ -47,6 +50,7 @@ public record ShootModels(
     public void dispose() {
         counts.dispose();
         inStep.dispose();
+        filling.dispose();
         marking.decline();
         session.dispose();
     }

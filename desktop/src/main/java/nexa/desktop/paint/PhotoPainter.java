@@ -2,6 +2,7 @@ package nexa.desktop.paint;
 
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.ArcType;
 import javafx.scene.shape.FillRule;
@@ -15,12 +16,16 @@ import nexa.core.overlay.Stroke;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.photo.ScreenPhoto;
+import org.jspecify.annotations.Nullable;
 
 /** Draws a photo and what lies on it. Everything sits on the same geometry: level space under one view. */
 public final class PhotoPainter {
     private static final Color HALO = Color.gray(0, 0.45);
     private static final Color LINE = Color.gray(1, 0.95);
     private static final double CHECK = 8;
+
+    /** Of the corners of a marked place. */
+    private static final double PLACE_ROUND = 14;
 
     /** Radius of a mark on the Bench, in canvas units. */
     public static final double MARK = 7;
@@ -85,8 +90,12 @@ public final class PhotoPainter {
         canvas.fillRect(x + width - 1, y + 1, 1, height - 2);
     }
 
-    /** A checker where a frame shows no photo. */
-    public void checker(Outline outline, Frame frame) {
+    /**
+     * Where a frame shows no photo: how it is filled, or a checker.
+     *
+     * @param filled the frame as it is filled; null if that is not known
+     */
+    public void beyond(Outline outline, Frame frame, @Nullable Image filled) {
         ScreenBox box = view.toScreen(frame);
         canvas.save();
         canvas.beginPath();
@@ -97,6 +106,15 @@ public final class PhotoPainter {
         canvas.rect(0, 0, canvas.getCanvas().getWidth(), canvas.getCanvas().getHeight());
         path(outline.corners());
         canvas.clip();
+        if (filled == null) {
+            checker(box);
+        } else {
+            canvas.drawImage(filled, box.x(), box.y(), box.width(), box.height());
+        }
+        canvas.restore();
+    }
+
+    private void checker(ScreenBox box) {
         canvas.setFill(Color.WHITE);
         canvas.fillRect(box.x(), box.y(), box.width(), box.height());
         canvas.setFill(Color.gray(0.82));
@@ -105,7 +123,17 @@ public final class PhotoPainter {
                 canvas.fillRect(box.x() + x, box.y() + y, CHECK, CHECK);
             }
         }
-        canvas.restore();
+    }
+
+    /** A ring around a place of a frame that somebody should look at. @param part of the frame, from 0 to 1 */
+    public void place(Frame frame, Frame part) {
+        ScreenBox box =
+                view.toScreen(Frame.between(frame.at(part.left(), part.top()), frame.at(part.right(), part.bottom())));
+        for (boolean halo : new boolean[] {true, false}) {
+            canvas.setStroke(halo ? Color.gray(1, 0.9) : Palette.ACCENT);
+            canvas.setLineWidth(halo ? 4 : 2);
+            canvas.strokeRoundRect(box.x(), box.y(), box.width(), box.height(), PLACE_ROUND, PLACE_ROUND);
+        }
     }
 
     /** White over all that is not inside an outline. */

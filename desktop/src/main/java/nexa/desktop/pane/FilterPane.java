@@ -72,6 +72,8 @@ public final class FilterPane implements PaneLayer.Content {
                 boxes("lying", Orientation.values(), PhotoFilter::orientations, PhotoFilter::lying),
                 Labels.field("filter.state"),
                 boxes("state", FrameState.values(), PhotoFilter::states, PhotoFilter::in),
+                Labels.field("filter.repair"),
+                boxes("repair", PhotoFilter.Repair.values(), PhotoFilter::repairs, PhotoFilter::repaired),
                 warned,
                 Labels.field("filter.aside"),
                 asideChoices,

@@ -22,6 +22,8 @@ public final class TrimWords {
         return switch (verdict) {
             case Trimming.Verdict.Searching() -> Words.of("trim.searching");
             case Trimming.Verdict.Failed() -> Words.of("trim.unreadable");
+            case Trimming.Verdict.Split(int pieces) ->
+                pieces > 1 ? Words.of("trim.split", pieces) : Words.of("trim.split.none");
             case Trimming.Verdict.Found(TrimFinding finding) -> of(finding);
         };
     }

@@ -1,5 +1,6 @@
 package nexa.desktop.repair;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -27,6 +28,9 @@ public final class Trimming {
         record Searching() implements Verdict {}
 
         record Found(TrimFinding finding) implements Verdict {}
+
+        /** @param pieces how many pictures there are; fewer than two if it was not split */
+        record Split(int pieces) implements Verdict {}
 
         record Failed() implements Verdict {}
     }
@@ -154,6 +158,43 @@ public final class Trimming {
         verdict.set(Optional.of(new Verdict.Found(found)));
         if (found.accepted()) {
             session.gestures().edit("edit.trim.found", AutoTrimmer.trimmed(session.framing(), found.trim()));
+        }
+    }
+
+    /** Looks for several pictures in the photo and gives each a crop of its own in the active format; says so either way. */
+    public void split() {
+        session.photo().filter(Photo::isReadable).ifPresent(photo -> {
+            verdict.set(Optional.of(new Verdict.Searching()));
+            long mine = ++latest;
+            CompletableFuture.supplyAsync(() -> pieces(photo), work)
+                    .whenCompleteAsync((found, failure) -> showPieces(mine, found, failure), fx);
+        });
+    }
+
+    private List<Trim> pieces(Photo photo) {
+        try {
+            return AutoTrimmer.pieces(session.shoot(), photo);
+        } catch (UnreadablePhotoException failed) {
+            throw new CompletionException(failed);
+        }
+    }
+
+    private void showPieces(long request, @Nullable List<Trim> found, @Nullable Throwable failure) {
+        if (request != latest) {
+            return;
+        }
+        if (found == null) {
+            LOG.warn("No pictures were looked for", failure);
+            verdict.set(Optional.of(new Verdict.Failed()));
+            return;
+        }
+        verdict.set(Optional.of(new Verdict.Split(found.size())));
+        if (found.size() > 1) {
+            session.format().ifPresent(format -> session.gestures()
+                    .edit(
+                            "edit.split",
+                            AutoTrimmer.split(
+                                    session.moment().asShot().orElseThrow(), session.framing(), format, found)));
         }
     }
 

@@ -38,6 +38,7 @@ class TrimStoryTest extends WindowTest {
     @Override
     void prepare(Path shoot) throws IOException {
         scan(shoot.resolve("scan_white.png"), "kiln_0206.jpg", Color.WHITE, 0);
+        bed(shoot.resolve("bed.png"));
         scan(shoot.resolve("scan_crooked.png"), "kiln_0230.jpg", new Color(226, 224, 220), 2);
     }
 
@@ -59,6 +60,35 @@ class TrimStoryTest extends WindowTest {
         canvas.drawImage(whole, place, null);
         canvas.dispose();
         ImageIO.write(scan, "png", to.toFile());
+    }
+
+    @Test
+    void severalPicturesInOneScan_getACropEach(FxRobot robot) throws Exception {
+        onBench(robot, "as photo", "bed.png", Pose.AS_SHOT);
+        press(robot, KeyCode.SHORTCUT, KeyCode.T);
+        click(robot, "#trim-split");
+        until(() ->
+                session().framing().alternates(session().format().orElseThrow()).size() == 2);
+        assertEquals(1.5, frame().aspect(), 0.01);
+        assertEquals(400.0 / 900, frame().width(), 0.005);
+        assertTrue(frame().right() < 0, "the first is the one on the left");
+        click(robot, "#trim-done");
+        press(robot, KeyCode.SHIFT, KeyCode.Y);
+        press(robot, KeyCode.SHIFT, KeyCode.Y);
+        assertTrue(frame().left() > 0 || frame().right() < 0, "alternates are the two pictures");
+    }
+
+    /** Two prints side by side on a scanner's bed. */
+    private static void bed(Path to) throws IOException {
+        BufferedImage bed = new BufferedImage(900, 400, BufferedImage.TYPE_INT_RGB);
+        Graphics2D canvas = bed.createGraphics();
+        canvas.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        canvas.setColor(new Color(240, 240, 238));
+        canvas.fillRect(0, 0, 900, 400);
+        canvas.drawImage(ImageIO.read(DEMO.resolve("kiln_0230.jpg").toFile()), 30, 60, 400, 267, null);
+        canvas.drawImage(ImageIO.read(DEMO.resolve("kiln_0201.jpg").toFile()), 470, 70, 400, 267, null);
+        canvas.dispose();
+        ImageIO.write(bed, "png", to.toFile());
     }
 
     private Trim trim(String file) {

@@ -60,7 +60,7 @@ public final class BorderFinder {
     }
 
     /** Floats of blue, green, red and opacity, colour times opacity, all to 255. */
-    private static Mat premultiplied(Picture picture) {
+    static Mat premultiplied(Picture picture) {
         try (Picture eight = picture.to8Bits();
                 Mat four = new Mat()) {
             switch (eight.channels()) {

@@ -11,6 +11,7 @@ import nexa.core.files.Description;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Finish;
+import nexa.core.fill.Blank;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
@@ -93,6 +94,29 @@ public final class Rendering {
             return finishes.stream()
                     .map(finish -> FinishSteps.apply(shown, finish.steps()))
                     .toList();
+        }
+    }
+
+    /**
+     * A delivery as it will look, in sRGB, and where its fill will show.
+     *
+     * @param longEdge of the picture at most, in pixels
+     * @param draft whether the photo is decoded no larger than needed: then surroundings may come out otherwise
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static FillLook look(PhotoCodecs codecs, Delivery delivery, int longEdge, boolean draft)
+            throws UnreadablePhotoException {
+        PixelSize asShot = facts(delivery).asShot();
+        int needed = (int) Math.ceil(longEdge / longSide(delivery.frame()));
+        Reduction reduction = draft ? Reduction.leaving(needed, asShot.longEdge()) : Reduction.NONE;
+        Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+        try (Source source = codecs.open(delivery.source(), facts(delivery), reduction);
+                Picture rendered = pixels(small, source);
+                Picture shown = onScreen(rendered, source)) {
+            return new FillLook(
+                    shown.toRaster(),
+                    filling(small, source, space(small)).seam(small.size()),
+                    Blank.share(space(small).outline(), small.frame()));
         }
     }
 

@@ -16,12 +16,18 @@ import nexa.shoot.photo.Photo;
  *
  * @param orientations as the photos are turned
  * @param states of the frame in the format that is looked at
+ * @param repairs what was done to the photos; with several any of it
  * @param warned only photos with a warning in that format
  * @param aside whether photos set aside are among them, or alone
  * @param text part of the file's path, ignoring case; empty = all
  */
 public record PhotoFilter(
-        Set<Orientation> orientations, Set<FrameState> states, boolean warned, Aside aside, String text) {
+        Set<Orientation> orientations,
+        Set<FrameState> states,
+        Set<Repair> repairs,
+        boolean warned,
+        Aside aside,
+        String text) {
     /** What becomes of photos set aside. */
     public enum Aside {
         SHOWN,
@@ -29,31 +35,43 @@ public record PhotoFilter(
         ONLY
     }
 
-    public static final PhotoFilter ALL = new PhotoFilter(Set.of(), Set.of(), false, Aside.SHOWN, "");
+    /** What can be done to a photo. */
+    public enum Repair {
+        TRIMMED,
+        /** The frame in the format that is looked at shows more than photo. */
+        BLANK
+    }
+
+    public static final PhotoFilter ALL = new PhotoFilter(Set.of(), Set.of(), Set.of(), false, Aside.SHOWN, "");
 
     public PhotoFilter {
         orientations = Set.copyOf(orientations);
         states = Set.copyOf(states);
+        repairs = Set.copyOf(repairs);
     }
 
     public PhotoFilter lying(Set<Orientation> others) {
-        return new PhotoFilter(others, states, warned, aside, text);
+        return new PhotoFilter(others, states, repairs, warned, aside, text);
     }
 
     public PhotoFilter in(Set<FrameState> others) {
-        return new PhotoFilter(orientations, others, warned, aside, text);
+        return new PhotoFilter(orientations, others, repairs, warned, aside, text);
+    }
+
+    public PhotoFilter repaired(Set<Repair> others) {
+        return new PhotoFilter(orientations, states, others, warned, aside, text);
     }
 
     public PhotoFilter warned(boolean only) {
-        return new PhotoFilter(orientations, states, only, aside, text);
+        return new PhotoFilter(orientations, states, repairs, only, aside, text);
     }
 
     public PhotoFilter aside(Aside other) {
-        return new PhotoFilter(orientations, states, warned, other, text);
+        return new PhotoFilter(orientations, states, repairs, warned, other, text);
     }
 
     public PhotoFilter named(String part) {
-        return new PhotoFilter(orientations, states, warned, aside, part);
+        return new PhotoFilter(orientations, states, repairs, warned, aside, part);
     }
 
     /** Unreadable photos have no orientation and no state: only a filter by name or set aside speaks of them. */
@@ -65,9 +83,21 @@ public record PhotoFilter(
                 && (states.isEmpty()
                         || format.filter(f -> photo.isReadable() && states.contains(framing.state(f)))
                                 .isPresent())
+                && (repairs.isEmpty() || repairs.stream().anyMatch(repair -> has(shoot, photo, format, repair)))
                 && (!warned
                         || format.filter(f -> !shoot.warnings(photo, f).isEmpty())
                                 .isPresent());
+    }
+
+    private static boolean has(Shoot shoot, Photo photo, Optional<Format> format, Repair repair) {
+        return switch (repair) {
+            case TRIMMED -> !shoot.framing(photo).pose().trim().isNone();
+            case BLANK ->
+                format.flatMap(f -> shoot.frame(photo, f))
+                        .filter(frame ->
+                                !shoot.space(photo).orElseThrow().outline().holds(frame))
+                        .isPresent();
+        };
     }
 
     private boolean letsName(Photo photo) {

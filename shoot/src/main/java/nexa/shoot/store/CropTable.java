@@ -23,7 +23,7 @@ import nexa.shoot.edit.Edit.FramingChange;
 final class CropTable {
     private static final String COLUMNS =
             "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked, fill";
-    private static final String PLACES = " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    private static final String PLACES = " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
 
     private final Connection connection;
     private final Spoiled spoiled;
@@ -130,7 +130,7 @@ final class CropTable {
             for (int place = 0; place < ofFormat.getValue().size(); place++) {
                 Alternate alternate = ofFormat.getValue().get(place);
                 bind(insert, photo, ofFormat.getKey(), alternate.crop());
-                insert.setInt(10, place);
+                insert.setInt(11, place);
                 insert.setString(12, alternate.name());
                 insert.addBatch();
             }

@@ -1,11 +1,21 @@
 package nexa.shoot.trim;
 
+import java.util.List;
+import java.util.Optional;
+import nexa.core.brief.Alternate;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
+import nexa.core.shape.Shape;
+import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.core.trim.Trim;
 import nexa.core.trim.TrimFinding;
 import nexa.imaging.border.BorderFinder;
+import nexa.imaging.border.PictureSplit;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -29,6 +39,43 @@ public final class AutoTrimmer {
         try (Picture picture = shoot.previewMaker().transparent(shoot.fileOf(photo), facts, LONG_EDGE)) {
             return BorderFinder.find(picture, facts.asShot().longEdge());
         }
+    }
+
+    /**
+     * The pictures of a scan that holds several, in its own unit as shot; fewer than two if it is none.
+     *
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static List<Trim> pieces(Shoot shoot, Photo photo) throws UnreadablePhotoException {
+        try (Picture picture = shoot.previewMaker()
+                .transparent(shoot.fileOf(photo), photo.facts().orElseThrow(), LONG_EDGE)) {
+            return PictureSplit.pieces(picture);
+        }
+    }
+
+    /**
+     * A crop for each piece of a scan: the first is placed, and all are kept as alternates with their numbers as names.
+     *
+     * @param asShot the scan's size
+     * @param pieces at least one
+     */
+    public static Framing split(PixelSize asShot, Framing before, Format format, List<Trim> pieces) {
+        Framing after = before.withPose(before.pose().withTrim(Trim.NONE));
+        for (int i = 0; i < pieces.size(); i++) {
+            after = after.keeping(
+                    format, new Alternate(String.valueOf(i + 1), crop(asShot, before, format, pieces.get(i))));
+        }
+        return after.withCrop(format, crop(asShot, before, format, pieces.getFirst()));
+    }
+
+    /** The largest of the format in a piece; where the format is as the photo, in the piece's own shape. */
+    private static Crop crop(PixelSize asShot, Framing before, Format format, Trim piece) {
+        PhotoSpace space = new PhotoSpace(asShot, before.pose().withTrim(piece));
+        PixelSize size = space.keptSize();
+        Crop crop = new Crop(space.toAsShot(Derivation.largest(space, format)));
+        return format.shape().equals(Shape.AS_PHOTO)
+                ? crop.withOwnShape(Optional.of(new Shape.Ratio(size.width(), size.height())))
+                : crop;
     }
 
     /** A framing with a trim; a photo that nobody tilted is laid straight if the trim lies crooked. */

@@ -1,0 +1,80 @@
+package nexa.desktop.window;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
+import nexa.core.brief.Crop;
+import nexa.core.fill.Fill;
+import nexa.core.geometry.Frame;
+import nexa.core.space.Pose;
+import nexa.core.trim.Side;
+import nexa.desktop.bench.BenchView;
+import nexa.desktop.repair.Filling;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+
+/** Room beyond the photo, how it will look, and the delivered file. */
+class FillStoryTest extends WindowTest {
+    @Override
+    String[] photos() {
+        return new String[] {"kiln_0201.jpg"};
+    }
+
+    private Filling filling() {
+        return window.models().orElseThrow().filling();
+    }
+
+    private Crop crop() {
+        return session().framing().crop(session().format().orElseThrow()).orElseThrow();
+    }
+
+    @Test
+    void roomAbove_isMadeWithItsFillInOneStep_andShownAsItWillBe(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        Frame before = frame();
+        press(robot, KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.F);
+        onFx(() -> filling().choose(Optional.of(new Fill.Surroundings())));
+        click(robot, "#room-TOP");
+
+        assertEquals(before.centreY() - 0.1 * before.height(), frame().centreY(), 1e-9);
+        assertEquals(before.width(), frame().width(), 1e-9);
+        assertTrue(crop().outside());
+        assertEquals(Optional.of(new Fill.Surroundings()), crop().fill());
+
+        until(() -> filling().current().filter(shown -> !shown.draft()).isPresent());
+        Filling.Shown shown = filling().current().orElseThrow();
+        assertEquals(0.1, shown.look().blank(), 0.005);
+        assertTrue(picture(bench).getWidth() > 0);
+
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(before.centreY(), frame().centreY(), 1e-9, "one step back");
+    }
+
+    @Test
+    void whatWasLookedAt_isWhatIsDelivered(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        onFx(() -> filling().makeRoom(Side.TOP, 0.12, new Fill.Colour(20, 120, 60)));
+        Path out = folder.resolveSibling("out");
+        press(robot, KeyCode.V);
+        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        click(robot, "#handover-start");
+        until(() -> Files.exists(out)
+                && Files.list(out).anyMatch(file -> file.toString().endsWith(".jpg")));
+
+        BufferedImage delivered = ImageIO.read(Files.list(out)
+                .filter(file -> file.toString().endsWith(".jpg"))
+                .findFirst()
+                .orElseThrow()
+                .toFile());
+        int rgb = delivered.getRGB(delivered.getWidth() / 2, delivered.getHeight() / 30);
+        assertEquals(20, rgb >> 16 & 255, 6);
+        assertEquals(120, rgb >> 8 & 255, 6);
+        assertEquals(60, rgb & 255, 6);
+    }
+}
