@@ -17,6 +17,7 @@ import nexa.core.carry.By;
 import nexa.core.carry.Change;
 import nexa.core.carry.Part;
 import nexa.core.files.FileSettings;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
@@ -24,7 +25,9 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.print.SizeTarget;
 import nexa.core.space.PhotoSpace;
+import nexa.core.trim.Side;
 import nexa.desktop.model.Levelling;
+import nexa.desktop.repair.Filling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.shoot.DemoShoot;
@@ -56,6 +59,8 @@ final class Tour {
             tour.openAndWait(folder);
             if (shoot == null) {
                 tour.walkDemo();
+                tour.openAndWait(TourScans.of(folder));
+                tour.walkScans();
             } else {
                 tour.walk();
             }
@@ -99,6 +104,7 @@ final class Tour {
         panes();
         walkLevelling();
         walkCorrecting();
+        walkRepairs();
         for (int i = 0; i < 6; i++) {
             TourGuide.onFx(() -> guide.session().going().checkAndNext());
         }
@@ -212,6 +218,41 @@ final class Tour {
             guide.fire(KeyCode.ESCAPE, false);
             choose(guide.session(), "kiln_0206.jpg");
         });
+    }
+
+    /** Room is made above a shelf, where a fill will show. */
+    private void walkRepairs() throws IOException {
+        TourGuide.onFx(() -> {
+            choose(guide.session(), "kiln_0237.jpg");
+            ((Button) window.scene().lookup("#open-FILL")).fire();
+            filling().makeRoom(Side.TOP, 0.12, new Fill.Surroundings());
+        });
+        guide.snapAfter(
+                "bench-fill",
+                () -> filling().current().filter(shown -> !shown.draft()).isPresent());
+        TourGuide.onFx(() -> {
+            guide.fire(KeyCode.ESCAPE, false);
+            guide.session().shoot().undo();
+            choose(guide.session(), "kiln_0206.jpg");
+        });
+    }
+
+    /** Scans: what borders they have. */
+    private void walkScans() throws IOException {
+        guide.show("scans", s -> s.viewProperty().set(MainView.WALL));
+        TourGuide.onFx(() -> {
+            guide.session()
+                    .selection()
+                    .property()
+                    .set(Set.copyOf(guide.session().shoot().photos()));
+            ((Button) window.scene().lookup("#auto-trim")).fire();
+        });
+        guide.picture("trim-review");
+        TourGuide.onFx(() -> guide.fire(KeyCode.ESCAPE, false));
+    }
+
+    private Filling filling() {
+        return window.models().orElseThrow().filling();
     }
 
     /** Along something upright, in the photo's pixels. */

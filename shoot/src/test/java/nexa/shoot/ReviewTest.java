@@ -8,15 +8,20 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.print.SizeTarget;
 import nexa.core.review.Warning;
+import nexa.core.trim.Trim;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
+import nexa.shoot.review.PhotoFilter.Repair;
 import nexa.shoot.review.PhotoOrder;
 import nexa.shoot.review.Repeats;
 import org.junit.jupiter.api.Test;
@@ -33,6 +38,14 @@ class ReviewTest {
                 .filter(photo -> filter.lets(shoot, photo, Optional.of(format)))
                 .map(Photo::file)
                 .toList();
+    }
+
+    private static Framing trimmed(Framing framing) {
+        return framing.withPose(framing.pose().withTrim(new Trim(-0.4, -0.2, 0.4, 0.2, Tilt.NONE, 0)));
+    }
+
+    private static Framing outside(Framing framing, Format format) {
+        return framing.withCrop(format, new Crop(TestShoot.WISH.movedBy(new Point(0.5, 0))).withOutside(true));
     }
 
     @Test
@@ -58,6 +71,13 @@ class ReviewTest {
             assertEquals(
                     List.of("a.jpg", "b.jpg", "broken.jpg"), let(shoot, all.aside(PhotoFilter.Aside.HIDDEN), print));
             assertEquals(List.of("broken.jpg"), let(shoot, all.named(" BROK "), print));
+            shoot.apply(Edit.framing("edit.trim", c.id(), shoot.framing(c), trimmed(shoot.framing(c))));
+            shoot.apply(Edit.framing("edit.frame", a.id(), shoot.framing(a), outside(shoot.framing(a), print)));
+            assertEquals(List.of("c.jpg"), let(shoot, all.repaired(Set.of(Repair.TRIMMED)), print));
+            assertEquals(List.of("a.jpg"), let(shoot, all.repaired(Set.of(Repair.BLANK)), print));
+            assertEquals(
+                    List.of("a.jpg", "c.jpg"), let(shoot, all.repaired(Set.of(Repair.BLANK, Repair.TRIMMED)), print));
+            shoot.undo();
             assertEquals(List.of(), let(shoot, all.warned(true), print));
             shoot.apply(Edit.framing(
                     "edit.level", a.id(), shoot.framing(a), shoot.framing(a).levelledAt(new Tilt(3))));

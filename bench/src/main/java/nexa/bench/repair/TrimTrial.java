@@ -29,14 +29,12 @@ import org.bytedeco.opencv.opencv_core.Mat;
 /** Borders of known places put round real photographs: how many are found, and what is found where there is none. */
 public final class TrimTrial {
     private static final int QUALITY = 90;
-    private static final int MOST_PHOTOS = 60;
 
     private TrimTrial() {}
 
     /** @param folder of photographs */
     public static void run(Path folder) throws IOException {
         List<Path> files = TrialPhotos.in(folder);
-        files = files.subList(0, Math.min(MOST_PHOTOS, files.size()));
         without(files);
         System.out.printf("%-28s %8s %8s %8s %10s%n", "border", "right", "accepted", "of", "worst side");
         int right = 0;

@@ -15,7 +15,23 @@ package nexa.core.trim;
 public record FoundSide(
         double depth, int red, int green, int blue, int opacity, double unevenness, double straight, boolean soft) {
 
+    /** Blacker or whiter than this, in steps of 255, is black or white. */
+    private static final int NEARLY = 24;
+
     public boolean isTransparent() {
         return opacity < 128;
+    }
+
+    public boolean isBlack() {
+        return Math.max(red, Math.max(green, blue)) <= NEARLY;
+    }
+
+    public boolean isWhite() {
+        return Math.min(red, Math.min(green, blue)) >= 255 - NEARLY;
+    }
+
+    /** Whether it is of a colour that borders mostly have. */
+    public boolean isUsual() {
+        return isTransparent() || isBlack() || isWhite();
     }
 }

@@ -14,8 +14,13 @@ record BenchLane(double width, double height) {
 
     /** The current photo's place. */
     LevelView current(PhotoSpace photo) {
+        return showing(photo.extent());
+    }
+
+    /** The current photo's place if more than the photo is to be seen. */
+    LevelView showing(Frame box) {
         double share = width * WIDE_SHARE;
-        return LevelView.fitting(photo.extent(), (width - share) / 2, TOP, share, Math.max(1, height - TOP - BOTTOM));
+        return LevelView.fitting(box, (width - share) / 2, TOP, share, Math.max(1, height - TOP - BOTTOM));
     }
 
     /** A neighbour's place: beside the current photo's edge, side -1 = left, 1 = right. */

@@ -5,6 +5,7 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import nexa.core.brief.Crop;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
@@ -84,10 +85,29 @@ final class Camera {
         Moment moment = subject.moment();
         return moment.space().map(space -> {
             Frame frame = moment.frame().orElse(NO_FRAME);
-            LevelView view = BenchZoom.view(zoom.get(), lane, space, frame, pixelScale);
+            LevelView view = leavesPhoto(moment)
+                    ? lane.showing(both(space.extent(), frame))
+                    : BenchZoom.view(zoom.get(), lane, space, frame, pixelScale);
             boolean centred = !isZoomed() && subject.isPhotoMoved();
             return centred ? view.showing(frame.centre(), view.originX(), view.originY()) : view;
         });
+    }
+
+    /** Whether the whole photo is looked at, and its frame goes beyond it. */
+    private boolean leavesPhoto(Moment moment) {
+        boolean outside = moment.crop().filter(Crop::outside).isPresent();
+        return outside
+                && !isZoomed()
+                && moment.space()
+                        .flatMap(space ->
+                                moment.frame().map(frame -> !space.edge().holds(frame)))
+                        .orElse(false);
+    }
+
+    private static Frame both(Frame one, Frame other) {
+        return Frame.between(
+                new Point(Math.min(one.left(), other.left()), Math.min(one.top(), other.top())),
+                new Point(Math.max(one.right(), other.right()), Math.max(one.bottom(), other.bottom())));
     }
 
     /** Keeps a view until it is let go. */

@@ -58,7 +58,7 @@ public final class FillPane implements PaneLayer.Content {
         grid.addRow(0, Labels.field("fill.with"), chosen);
         grid.addRow(1, Labels.field("fill.room"), room());
         node.getChildren().addAll(grid, figures);
-        node.setPrefWidth(430);
+        node.setPrefWidth(490);
         fill.valueProperty().subscribe((before, now) -> {
             if (!showing && !fill.isDragged()) {
                 filling.choose(Optional.of(now));

@@ -9,13 +9,11 @@ import nexa.core.trim.FoundSide;
 import nexa.core.trim.Side;
 import nexa.core.trim.TrimFinding;
 import nexa.core.trim.TrimRefusal;
+import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
 
 /** What was found of a photo's borders, in words. */
 public final class TrimWords {
-    private static final int NEARLY_BLACK = 24;
-    private static final int NEARLY_WHITE = 236;
-
     private TrimWords() {}
 
     public static String of(Trimming.Verdict verdict) {
@@ -78,12 +76,10 @@ public final class TrimWords {
     }
 
     private static String colour(FoundSide side) {
-        int most = Math.max(side.red(), Math.max(side.green(), side.blue()));
-        int least = Math.min(side.red(), Math.min(side.green(), side.blue()));
-        if (most <= NEARLY_BLACK) {
+        if (side.isBlack()) {
             return Words.of("trim.colour.black");
         }
-        return least >= NEARLY_WHITE
+        return side.isWhite()
                 ? Words.of("trim.colour.white")
                 : Words.of(
                         "trim.colour.other",
@@ -91,6 +87,6 @@ public final class TrimWords {
     }
 
     private static String tenths(double value) {
-        return String.format(Locale.ROOT, "%.1f", value);
+        return Numbers.text(value, 1);
     }
 }

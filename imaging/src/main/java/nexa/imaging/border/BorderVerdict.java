@@ -123,8 +123,9 @@ final class BorderVerdict {
                 .toList();
         return clear.size() > 1
                 || clear.stream()
-                        .anyMatch(side ->
-                                side.line().on() >= CLEAR && !side.edge().isSoft());
+                        .anyMatch(side -> side.line().on() >= CLEAR
+                                && !side.edge().isSoft()
+                                && side.evidence(0).isUsual());
     }
 
     /** A side may be less sure where the opposite one leaves no doubt. */
