@@ -12,7 +12,7 @@ import nexa.core.fill.Fill;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.imaging.fill.Filling;
+import nexa.imaging.fill.Filler;
 import nexa.imaging.fill.Seam;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.render.SinglePass;
@@ -29,13 +29,6 @@ public final class FillTrial {
         Path out = Files.createDirectories(folder.resolve("filled"));
         for (Path file : TrialPhotos.in(folder)) {
             try (Picture photo = TrialPhotos.read(file)) {
-                Seam seam = filling(photo, Fill.WHITE).seam(photo.size());
-                System.out.printf(
-                        Locale.ROOT,
-                        "%-40s %s, %.1f %% of the seam%n",
-                        file.getFileName(),
-                        seam.shows() ? "will show" : "passes",
-                        100 * seam.share());
                 for (Fill fill : List.of(
                         new Fill.Surroundings(),
                         new Fill.Mirror(),
@@ -45,9 +38,16 @@ public final class FillTrial {
                     try (Picture filled = filled(photo, photo.size(), fill)) {
                         String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
                         String as = fill.text().replaceAll("\\W.*", "");
+                        Seam seam = filling(photo, fill).seam(filled);
                         imwrite(out.resolve(name + "-" + as + ".jpg").toString(), filled.mat());
                         System.out.printf(
-                                Locale.ROOT, "%-40s %-14s %5d ms%n", name, as, (System.nanoTime() - start) / 1_000_000);
+                                Locale.ROOT,
+                                "%-40s %-14s %5d ms   %s: %.1f %%%n",
+                                name,
+                                as,
+                                (System.nanoTime() - start) / 1_000_000,
+                                seam.shows() ? "will show" : "passes",
+                                100 * seam.share());
                     }
                 }
             }
@@ -78,8 +78,8 @@ public final class FillTrial {
         return filling(photo, fill).fill(room(photo, size), Optional.empty());
     }
 
-    private static Filling filling(Picture photo, Fill fill) {
-        return new Filling(fill, FillTrial::outline, size -> room(photo, size));
+    private static Filler filling(Picture photo, Fill fill) {
+        return new Filler(fill, FillTrial::outline, size -> room(photo, size));
     }
 
     /** Room above the photo. */

@@ -89,7 +89,7 @@ public enum Command {
     NUMBERS(Group.FRAME, shift(D)),
     SHAPES(Group.FRAME, F),
     MOVER(Group.FRAME, shift(F)),
-    FILL(Group.FRAME, new KeyPress(F, true, true)),
+    FILL(Group.FRAME, shift(S)),
     SWAP(Group.FRAME, T),
     LOCK(Group.FRAME, shift(T)),
 

@@ -95,7 +95,9 @@ public final class Filling {
         latest++;
         if (session.frameEdits().showsBlank()) {
             settling.playFromStart();
-            still.playFromStart();
+            if (fill().isOfPhoto()) {
+                still.playFromStart();
+            }
         } else {
             settling.stop();
             still.stop();
@@ -112,13 +114,15 @@ public final class Filling {
             return; // a gesture goes on
         }
         long mine = latest;
+        boolean ofPhoto = fill().isOfPhoto();
         Delivery delivery = HandoverPlan.sample(
                 session.shoot(), photo.get(), moment.format().get());
         work.execute(() -> {
             FillLook look = mine == latest ? look(delivery, draft) : null;
+            boolean isDraft = draft && ofPhoto;
             fx.execute(() -> {
                 if (mine == latest && look != null) {
-                    shown.set(Optional.of(new Shown(moment, look, draft)));
+                    shown.set(Optional.of(new Shown(moment, look, isDraft)));
                 }
             });
         });

@@ -38,7 +38,7 @@ class FillStoryTest extends WindowTest {
     void roomAbove_isMadeWithItsFillInOneStep_andShownAsItWillBe(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
         Frame before = frame();
-        press(robot, KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.F);
+        press(robot, KeyCode.SHIFT, KeyCode.S);
         onFx(() -> filling().choose(Optional.of(new Fill.Surroundings())));
         click(robot, "#room-TOP");
 

@@ -4,10 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Optional;
 import javafx.scene.control.Slider;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -239,23 +241,25 @@ class LookingTest extends WindowTest {
     }
 
     @Test
-    void frameBeyondThePhoto_showsAChecker(FxRobot robot) throws Exception {
+    void frameBeyondThePhoto_showsWhatItIsFilledWith(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
         untilDrawn(bench, frame().at(0.4, 0.2));
         onFx(() -> {
             session().frameEdits().allowOutside(true);
             session().frameEdits().place("edit.frame", new Frame(0.4, 0, 0.4, 0.32));
             session().settings().overlayShowProperty().set(OverlayShow.NEVER);
+            window.models().orElseThrow().filling().choose(Optional.of(new Fill.Colour(30, 160, 60)));
         });
+        until(() -> window.models().orElseThrow().filling().current().isPresent());
         WritableImage picture = picture(bench);
-        boolean white = false;
-        boolean grey = false;
         for (int step = 0; step < 20; step++) {
             Point place = bench.toScreen(frame().at(0.9, 0.3 + 0.02 * step)).orElseThrow();
-            double bright = colour(picture, place.x(), place.y()).getBrightness();
-            white |= bright > 0.98;
-            grey |= Math.abs(bright - 0.82) < 0.02;
+            Color beyond = colour(picture, place.x(), place.y());
+            assertEquals(30 / 255.0, beyond.getRed(), 0.03);
+            assertEquals(160 / 255.0, beyond.getGreen(), 0.03);
+            assertEquals(60 / 255.0, beyond.getBlue(), 0.03);
         }
-        assertTrue(white && grey, "light and grey squares");
+        Point within = bench.toScreen(frame().at(0.1, 0.5)).orElseThrow();
+        assertTrue(colour(picture, within.x(), within.y()).getRed() > 0.3, "the photo shows where it is");
     }
 }

@@ -4,8 +4,8 @@ import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_32S;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
+import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
 import static org.bytedeco.opencv.global.opencv_core.countNonZero;
-import static org.bytedeco.opencv.global.opencv_core.subtract;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.MORPH_RECT;
@@ -32,11 +32,11 @@ import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * What lies along the photo's edge where a fill goes on: even things and texture go on unseen; things with an edge of their
- * own, such as branches, buildings and people, are cut there, and it shows. They are told by the structure tensor (W. Förstner
+ * Where a fill shows. Even things and texture go on unseen; things with an edge of their own, such as branches, buildings and
+ * people, are cut at the photo's edge or turn up in the fill, and that shows. They are told by the structure tensor (W. Förstner
  * and E. Gülch, 1987): strong change in one direction only.
  *
- * @param share of the seam where it will show, 0 to 1
+ * @param share of the fill, and of the photo next to it, where it will show, 0 to 1
  * @param places where that is, the largest first, as parts of the picture from 0 to 1
  */
 public record Seam(double share, List<Frame> places) {
@@ -44,10 +44,10 @@ public record Seam(double share, List<Frame> places) {
     public static final Seam NONE = new Seam(0, List.of());
 
     /** With less it passes. */
-    private static final double SHOWS = 0.03;
+    private static final double SHOWS = 0.015;
 
-    /** Pixels of the photo along the seam that are looked at, in a picture of {@link Filling#LOOKED_AT}. */
-    private static final int DEPTH = 7;
+    /** Pixels of the photo next to the fill that are looked at, in a picture of {@link Filler#LOOKED_AT}. */
+    private static final int DEPTH = 12;
 
     private static final int WINDOW = 9;
 
@@ -76,12 +76,11 @@ public record Seam(double share, List<Frame> places) {
         }
     }
 
-    /** The photo next to the blank, but for the pixels that the blank's own edge touches. */
+    /** The fill, and the photo next to it. */
     private static Mat strip(Mat mask) {
         Mat strip = new Mat();
-        try (Mat inner = eroded(mask, 3);
-                Mat far = eroded(mask, 3 + 2 * DEPTH)) {
-            subtract(inner, far, strip);
+        try (Mat far = eroded(mask, 1 + 2 * DEPTH)) {
+            bitwise_not(far, strip);
         }
         return strip;
     }

@@ -21,7 +21,7 @@ record Surroundings(int width, int height, int[] offsets, float[] lift, boolean[
     private static final int COARSEST = 40;
 
     /** What a blank begins with is mirrored from so near the edge, as a share of the long side: no thing twice. */
-    private static final double NEAR = 0.05;
+    private static final double NEAR = 0.025;
 
     private static final int COARSE_ROUNDS = 10;
     private static final int FINE_ROUNDS = 3;

@@ -28,7 +28,7 @@ import nexa.imaging.deliver.FinishSteps;
 import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.fill.Filling;
+import nexa.imaging.fill.Filler;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -44,15 +44,20 @@ public final class Rendering {
 
     /** What is beyond the photo is filled. */
     static Picture pixels(Delivery delivery, Source source) {
+        return filled(delivery, source, delivery.frame());
+    }
+
+    /** @param frame without the bleed: only if it leaves the photo there is a blank to be filled */
+    private static Picture filled(Delivery delivery, Source source, Frame frame) {
         PhotoSpace space = space(delivery);
         Picture rendered = unbounded(delivery, source);
-        return space.outline().holds(delivery.frame())
+        return space.outline().holds(frame)
                 ? rendered
                 : filling(delivery, source, space).fill(rendered, source.profile());
     }
 
-    private static Filling filling(Delivery delivery, Source source, PhotoSpace space) {
-        return new Filling(
+    private static Filler filling(Delivery delivery, Source source, PhotoSpace space) {
+        return new Filler(
                 delivery.fill(),
                 size -> space.toOutput(delivery.frame(), size),
                 size -> unbounded(delivery.sized(size), source));
@@ -115,7 +120,7 @@ public final class Rendering {
                 Picture shown = onScreen(rendered, source)) {
             return new FillLook(
                     shown.toRaster(),
-                    filling(small, source, space(small)).seam(small.size()),
+                    filling(small, source, space(small)).seam(rendered),
                     Blank.share(space(small).outline(), small.frame()));
         }
     }
@@ -152,7 +157,7 @@ public final class Rendering {
 
     /**
      * One photo's deliveries with picture beyond the frame, as JPEGs in sRGB without metadata, sharpened as their
-     * formats say. Beyond the photo its edge goes on.
+     * formats say. Beyond the photo its edge goes on, or it is filled if the frame itself goes there.
      *
      * @param bleed how many delivered pixels beyond the frame on each side
      * @throws UnreadablePhotoException if the photo can't be decoded
@@ -163,7 +168,8 @@ public final class Rendering {
         List<byte[]> pictures = new ArrayList<>();
         try (Source source = codecs.open(first.source(), facts(first))) {
             for (Delivery delivery : ofOnePhoto) {
-                try (Picture rendered = unbounded(delivery.bleeding(bleed.applyAsDouble(delivery)), source)) {
+                Delivery wider = delivery.bleeding(bleed.applyAsDouble(delivery));
+                try (Picture rendered = filled(wider, source, delivery.frame())) {
                     pictures.add(
                             plain(rendered, source, delivery.format().files().finish()));
                 }

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What is beyond the photo, in pictures whose upper quarter is. */
-class FillingTest {
+class FillerTest {
     private static final PixelSize SIZE = new PixelSize(200, 160);
     private static final int TOP = 40;
 
@@ -44,8 +44,8 @@ class FillingTest {
     @MethodSource("fills")
     void thePhotoItself_staysAsItIs_inEveryDepthAndNumberOfChannels(Fill fill) {
         for (int type : new int[] {CV_8UC1, CV_8UC3, CV_16UC3}) {
-            try (Picture plain = picture(SIZE, type, FillingTest::waves);
-                    Picture filled = fill(fill, type, FillingTest::waves)) {
+            try (Picture plain = picture(SIZE, type, FillerTest::waves);
+                    Picture filled = fill(fill, type, FillerTest::waves)) {
                 assertArrayEquals(values(plain, TOP, SIZE.height()), values(filled, TOP, SIZE.height()), fill.text());
                 assertFalse(
                         Stream.of(1, TOP / 2, TOP - 2).allMatch(row -> values(filled, row, row + 1)[0] == 0),
@@ -56,26 +56,26 @@ class FillingTest {
 
     @Test
     void whiteAndColours_areThatColour() {
-        try (Picture filled = fill(new Fill.Colour(10, 200, 30), CV_8UC3, FillingTest::waves)) {
+        try (Picture filled = fill(new Fill.Colour(10, 200, 30), CV_8UC3, FillerTest::waves)) {
             Samples samples = Samples.of(filled);
             assertEquals(List.of(30, 200, 10), List.of(samples.get(0), samples.get(1), samples.get(2)));
         }
-        try (Picture filled = fill(Fill.WHITE, CV_16UC3, FillingTest::waves)) {
+        try (Picture filled = fill(Fill.WHITE, CV_16UC3, FillerTest::waves)) {
             assertEquals(65535, Samples.of(filled).get(5));
         }
     }
 
     @Test
     void aColour_isMeantInSrgb_whateverThePicturesProfile() {
-        Filling filling = filling(new Fill.Colour(200, 40, 40), CV_8UC3, FillingTest::waves);
-        try (Picture filled = filling.fill(picture(SIZE, CV_8UC3, FillingTest::waves), Optional.of(Profile.WIDE))) {
+        Filler filling = filling(new Fill.Colour(200, 40, 40), CV_8UC3, FillerTest::waves);
+        try (Picture filled = filling.fill(picture(SIZE, CV_8UC3, FillerTest::waves), Optional.of(Profile.WIDE))) {
             assertTrue(Samples.of(filled).get(2) < 200, "a wider space needs less red for it");
         }
     }
 
     @Test
     void transparent_hasNothingThere_andAllOfThePhoto() {
-        try (Picture filled = fill(new Fill.Transparent(), CV_8UC3, FillingTest::waves)) {
+        try (Picture filled = fill(new Fill.Transparent(), CV_8UC3, FillerTest::waves)) {
             Samples samples = Samples.of(filled);
             assertEquals(4, filled.channels());
             assertEquals(0, samples.get(3));
@@ -85,7 +85,7 @@ class FillingTest {
 
     @Test
     void mirror_showsWhatIsAsFarInside() {
-        try (Picture filled = fill(new Fill.Mirror(), CV_8UC3, FillingTest::waves)) {
+        try (Picture filled = fill(new Fill.Mirror(), CV_8UC3, FillerTest::waves)) {
             for (int d = 1; d < 20; d++) {
                 assertEquals(
                         values(filled, TOP + d, TOP + d + 1)[150],
@@ -134,8 +134,8 @@ class FillingTest {
 
     @Test
     void surroundings_areTheSameEachTime() {
-        try (Picture one = fill(new Fill.Surroundings(), CV_8UC3, FillingTest::waves);
-                Picture other = fill(new Fill.Surroundings(), CV_8UC3, FillingTest::waves)) {
+        try (Picture one = fill(new Fill.Surroundings(), CV_8UC3, FillerTest::waves);
+                Picture other = fill(new Fill.Surroundings(), CV_8UC3, FillerTest::waves)) {
             assertArrayEquals(values(one, 0, SIZE.height()), values(other, 0, SIZE.height()));
         }
     }
@@ -143,11 +143,11 @@ class FillingTest {
     @Test
     void surroundings_withoutEnoughPhoto_areNoTrouble() {
         for (int left : new int[] {0, 1, 3, 6}) {
-            Filling filling = new Filling(
+            Filler filling = new Filler(
                     new Fill.Surroundings(),
                     size -> corners(size, size.height() - left),
-                    size -> picture(size, CV_8UC3, FillingTest::waves));
-            try (Picture filled = filling.fill(picture(SIZE, CV_8UC3, FillingTest::waves), Optional.empty())) {
+                    size -> picture(size, CV_8UC3, FillerTest::waves));
+            try (Picture filled = filling.fill(picture(SIZE, CV_8UC3, FillerTest::waves), Optional.empty())) {
                 assertEquals(SIZE, filled.size());
             }
         }
@@ -160,18 +160,22 @@ class FillingTest {
         Seam post = seam((x, y) -> x > 90 && x < 110 ? 0.1 : 0.8);
         assertTrue(post.shows());
         assertEquals(0.5, post.places().getFirst().centreX(), 0.1);
+        assertTrue(seam((x, y) -> y > 52 && x > 90 && x < 110 ? 0.1 : 0.8).shows(), "what turns up in the fill");
     }
 
     private static Seam seam(Scene scene) {
-        return filling(Fill.WHITE, CV_8UC3, scene).seam(SIZE);
+        Filler filling = filling(new Fill.Mirror(), CV_8UC3, scene);
+        try (Picture filled = fill(new Fill.Mirror(), CV_8UC3, scene)) {
+            return filling.seam(filled);
+        }
     }
 
     private static Picture fill(Fill fill, int type, Scene scene) {
         return filling(fill, type, scene).fill(picture(SIZE, type, scene), Optional.empty());
     }
 
-    private static Filling filling(Fill fill, int type, Scene scene) {
-        return new Filling(
+    private static Filler filling(Fill fill, int type, Scene scene) {
+        return new Filler(
                 fill,
                 size -> corners(size, (double) TOP * size.height() / SIZE.height()),
                 size -> picture(size, type, scene));

@@ -23,7 +23,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
 
 /** Fills what a rendered picture shows beyond the photo. */
-public final class Filling {
+public final class Filler {
     /** The long side at which surroundings are looked for, in pixels, whatever size is delivered. */
     public static final int LOOKED_AT = 480;
 
@@ -35,7 +35,7 @@ public final class Filling {
      * @param photo the corners of the photo's outline in a picture's continuous pixels, for the picture's size
      * @param rendered the picture in another size, beyond the photo whatever; asked for surroundings only
      */
-    public Filling(Fill fill, Function<PixelSize, List<Point>> photo, Function<PixelSize, Picture> rendered) {
+    public Filler(Fill fill, Function<PixelSize, List<Point>> photo, Function<PixelSize, Picture> rendered) {
         this.fill = fill;
         this.photo = photo;
         this.rendered = rendered;
@@ -129,11 +129,10 @@ public final class Filling {
         }
     }
 
-    /** What lies along the photo's edge. @param size of the delivered picture */
-    public Seam seam(PixelSize size) {
-        PixelSize less = less(size);
-        try (Picture small = rendered.apply(less);
-                Mat mask = PhotoMask.of(less, photo.apply(less))) {
+    /** Where it shows in a picture that it filled. */
+    public Seam seam(Picture filled) {
+        try (Picture small = filled.reducedTo(LOOKED_AT);
+                Mat mask = PhotoMask.of(small.size(), photo.apply(small.size()))) {
             return Seam.of(small, mask);
         }
     }

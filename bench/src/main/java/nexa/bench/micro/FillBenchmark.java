@@ -1,0 +1,93 @@
+package nexa.bench.micro;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import nexa.bench.LargePhoto;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.fill.Fill;
+import nexa.core.geometry.Frame;
+import nexa.core.shape.Shape;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Locations;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import nexa.shoot.handover.Delivery;
+import nexa.shoot.handover.HandoverPlan;
+import nexa.shoot.handover.Rendering;
+import nexa.shoot.photo.Photo;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.TearDown;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** How a 24-megapixel photo's frame with a tenth of blank will look, from the surroundings: as the Bench asks for it. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 2, time = 3)
+@Measurement(iterations = 4, time = 4)
+@Fork(1)
+public class FillBenchmark {
+    private static final int LONG_EDGE = 1100;
+
+    private Path base = Path.of("");
+    private Shoot shoot;
+    private Delivery delivery;
+
+    @SuppressWarnings("NullAway.Init")
+    public FillBenchmark() {}
+
+    @Setup
+    public void makeShoot() throws IOException {
+        base = Files.createTempDirectory("nexa-bench");
+        Path folder = Files.createDirectory(base.resolve("shoot"));
+        LargePhoto.write("kiln_0230.jpg", folder.resolve("kiln_0230.jpg"));
+        shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")));
+        shoot.apply(Edit.brief("edit.brief", shoot.brief(), Brief.EMPTY.with("Print", Shape.parse("4:5"))));
+        Photo photo = shoot.photos().getFirst();
+        Format format = shoot.brief().formats().getFirst();
+        Crop roomy = new Crop(new Frame(0, -0.07, 0.83, 0.664), Optional.empty(), true, false)
+                .withFill(Optional.of(new Fill.Surroundings()));
+        shoot.apply(
+                Edit.framing("edit.room", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.withCrop(format, roomy)));
+        delivery = HandoverPlan.sample(shoot, photo, format);
+    }
+
+    @TearDown(Level.Trial)
+    public void deleteShoot() throws IOException {
+        shoot.close();
+        try (Stream<Path> all = Files.walk(base)) {
+            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(each);
+            }
+        }
+    }
+
+    /** Soon after the last change. */
+    @Benchmark
+    public double draft() throws UnreadablePhotoException {
+        return Rendering.look(shoot.codecs(), delivery, LONG_EDGE, true).blank();
+    }
+
+    /** As it will be delivered. */
+    @Benchmark
+    public double exact() throws UnreadablePhotoException {
+        return Rendering.look(shoot.codecs(), delivery, LONG_EDGE, false).blank();
+    }
+}
