@@ -162,6 +162,16 @@ class LensCommandsTest extends CommandTest {
     }
 
     @Test
+    void crop_tiltedOrTurned_keepsThePlumb() throws IOException {
+        json("formats", shoot(), "--add", "Print=4:5");
+        json("plumb", shoot(), "--photo", "h.jpg", "--pitch", "8");
+        json("crop", shoot(), "--format", "Print", "--photo", "h.jpg", "--tilt", "1.5", "--mirror", "false");
+        assertEquals(
+                8,
+                json("plumb", shoot(), "--photo", "h.jpg").get(0).get("pitch").asDouble());
+    }
+
+    @Test
     void carry_takesLensAndPlumbEachByItself_eachPhotoByItsOwnData() throws IOException {
         canon();
         TestPhotos.jpegBy(

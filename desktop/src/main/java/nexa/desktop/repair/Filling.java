@@ -121,11 +121,18 @@ public final class Filling {
             FillLook look = mine == latest ? look(delivery, draft) : null;
             boolean isDraft = draft && ofPhoto;
             fx.execute(() -> {
-                if (mine == latest && look != null) {
+                if (mine == latest && look != null && !(isDraft && isShownExactly(moment))) {
                     shown.set(Optional.of(new Shown(moment, look, isDraft)));
                 }
             });
         });
+    }
+
+    /** Then a draft that took longer comes too late. */
+    private boolean isShownExactly(Moment moment) {
+        return shown.get()
+                .filter(made -> !made.draft() && made.moment().equals(moment))
+                .isPresent();
     }
 
     private @Nullable FillLook look(Delivery delivery, boolean draft) {
