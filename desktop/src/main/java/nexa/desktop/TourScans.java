@@ -24,8 +24,12 @@ final class TourScans {
         scan(demo.resolve("kiln_0206.jpg"), folder.resolve("print_1.png"), Color.WHITE, 0);
         scan(demo.resolve("kiln_0230.jpg"), folder.resolve("print_2.png"), new Color(226, 224, 220), 1.8);
         scan(demo.resolve("kiln_0208.jpg"), folder.resolve("slide_1.png"), new Color(14, 13, 12), -0.7);
-        Files.copy(demo.resolve("kiln_0201.jpg"), folder.resolve("kiln_0201.jpg"));
+        plain(demo.resolve("kiln_0201.jpg"), folder.resolve("kiln_0201.png"));
         return folder;
+    }
+
+    private static void plain(Path photo, Path to) throws IOException {
+        ImageIO.write(ImageIO.read(photo.toFile()), "png", to.toFile());
     }
 
     /** @param lean degrees by which it lies crooked */
