@@ -10,15 +10,17 @@ import nexa.core.trim.Trim;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A photo's edge, be it trimmed, through its lens's correction, flattened. All that is done afterwards leaves straight lines straight, so one
- * trace serves while a photo is plumbed and turned. The last one is kept; several threads may find the same one.
+ * A photo's edge, be it trimmed, through its lens's correction, flattened. All that is done afterwards leaves straight lines
+ * straight, so one trace serves while a photo is plumbed and turned. The last ones of the whole photo and of a trimmed one are
+ * kept, as both are asked for at once; several threads may find the same one.
  */
 final class LensOutline {
     /** What comes afterwards stretches by at most a power of this. */
     private static final double STEP = 1.25;
 
     private final Mapping lensed;
-    private volatile @Nullable Traced last;
+    private volatile @Nullable Traced whole;
+    private volatile @Nullable Traced trimmed;
 
     private record Traced(PixelSize asShot, Trim trim, int steps, List<Point> corners) {}
 
@@ -38,12 +40,16 @@ final class LensOutline {
      */
     List<Point> corners(PixelSize asShot, Trim trim, double stretch) {
         int steps = Math.max(0, (int) Math.ceil(Math.log(stretch) / Math.log(STEP)));
-        Traced known = last;
+        Traced known = trim.isNone() ? whole : trimmed;
         if (known == null || known.steps != steps || !known.asShot.equals(asShot) || !known.trim.equals(trim)) {
             double tolerance = Tolerance.FLATNESS / asShot.longEdge() / Math.pow(STEP, steps);
             List<Point> edge = trim.corners(asShot);
             known = new Traced(asShot, trim, steps, OutlineTrace.corners(edge, lensed, tolerance));
-            last = known;
+            if (trim.isNone()) {
+                whole = known;
+            } else {
+                trimmed = known;
+            }
         }
         return known.corners;
     }

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.HalfPlaneCut;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.outline.TurnedRectangle;
 
 /**
  * The part of a photo inside its borders: a rectangle in the isotropic unit of the photo as shot, which may lie crooked
@@ -120,16 +122,16 @@ public record Trim(double left, double top, double right, double bottom, Tilt le
      * Never fewer than three.
      */
     public List<Point> corners(PixelSize asShot) {
-        Point half = new Point(asShot.width(), asShot.height()).times(0.5 / asShot.longEdge());
-        List<Point> photo = List.of(
-                new Point(-half.x(), -half.y()), new Point(half.x(), -half.y()), half, new Point(-half.x(), half.y()));
+        List<Point> photo = TurnedRectangle.of(asShot, Tilt.NONE).corners();
         if (isNone()) {
             return photo;
         }
         List<Point> polygon =
                 (round == 0 ? square() : rounded()).stream().map(this::offAxes).toList();
         for (int i = 0; i < 4 && !polygon.isEmpty(); i++) {
-            polygon = rightOf(photo.get(i), photo.get((i + 1) % 4), polygon);
+            Point from = photo.get(i);
+            Point to = photo.get((i + 1) % 4);
+            polygon = HalfPlaneCut.inside(polygon, p -> depth(from, to, p));
         }
         return polygon.size() < 3 ? photo : polygon; // a trim that misses the photo leaves all of it
     }
@@ -154,24 +156,7 @@ public record Trim(double left, double top, double right, double bottom, Tilt le
         }
     }
 
-    /** What of a convex polygon lies to the right of a line, y down (I. Sutherland and G. Hodgman, 1974). */
-    private static List<Point> rightOf(Point from, Point to, List<Point> polygon) {
-        List<Point> kept = new ArrayList<>();
-        for (int i = 0; i < polygon.size(); i++) {
-            Point p = polygon.get(i);
-            Point next = polygon.get((i + 1) % polygon.size());
-            double here = depth(from, to, p);
-            double there = depth(from, to, next);
-            if (here >= 0) {
-                kept.add(p);
-            }
-            if (here > 0 && there < 0 || here < 0 && there > 0) {
-                kept.add(p.plus(next.minus(p).times(here / (here - there))));
-            }
-        }
-        return kept;
-    }
-
+    /** How far to the right of a line a place is, y down, in the line's own lengths. */
     private static double depth(Point from, Point to, Point p) {
         Point along = to.minus(from);
         Point out = p.minus(from);
