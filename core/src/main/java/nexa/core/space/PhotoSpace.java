@@ -8,11 +8,9 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
 import nexa.core.outline.Outline;
-import nexa.core.outline.Region;
 import nexa.core.outline.TurnedRectangle;
 import nexa.core.trim.Trim;
 import org.jspecify.annotations.Nullable;
@@ -22,9 +20,6 @@ import org.jspecify.annotations.Nullable;
  * here. Immutable.
  */
 public final class PhotoSpace {
-    /** In halves of the photo's sides. */
-    private static final double FARTHEST_SHOWN = 1.8;
-
     private final PixelSize asShot;
     private final Pose pose;
 
@@ -65,33 +60,10 @@ public final class PhotoSpace {
     public Frame extent() {
         Frame known = extent;
         if (known == null) {
-            known = foundExtent();
+            known = PhotoEnds.extent(this);
             extent = known;
         }
         return known;
-    }
-
-    private Frame foundExtent() {
-        Point half = halfSides();
-        if (pose.correction().keepsPlaces()) {
-            return new Frame(0, 0, 2 * half.x(), 2 * half.y());
-        }
-        double left = 0;
-        double right = 0;
-        double top = 0;
-        double bottom = 0;
-        for (Point tilted : edge().hull()) {
-            Point corner = pose.tilt().negated().rotate(tilted);
-            left = Math.min(left, corner.x());
-            right = Math.max(right, corner.x());
-            top = Math.min(top, corner.y());
-            bottom = Math.max(bottom, corner.y());
-        }
-        left = Math.max(left, -FARTHEST_SHOWN * half.x());
-        right = Math.min(right, FARTHEST_SHOWN * half.x());
-        top = Math.max(top, -FARTHEST_SHOWN * half.y());
-        bottom = Math.min(bottom, FARTHEST_SHOWN * half.y());
-        return new Frame((left + right) / 2, (top + bottom) / 2, right - left, bottom - top);
     }
 
     /** Where the photo ends: at its own edge, or where it is trimmed. */
@@ -101,7 +73,7 @@ public final class PhotoSpace {
         }
         Outline known = outline;
         if (known == null) {
-            known = found(pose.trim());
+            known = PhotoEnds.outline(this, pose.trim());
             outline = known;
         }
         return known;
@@ -111,26 +83,10 @@ public final class PhotoSpace {
     public Outline edge() {
         Outline known = edge;
         if (known == null) {
-            known = found(Trim.NONE);
+            known = PhotoEnds.outline(this, Trim.NONE);
             edge = known;
         }
         return known;
-    }
-
-    private Outline found(Trim trim) {
-        boolean plain = pose.correction().keepsPlaces();
-        if (plain && trim.isNone()) {
-            return rectangle();
-        }
-        Point middle = trim.isNone() ? Point.ORIGIN : fromAsShot(trim.middle(asShot));
-        if (plain) {
-            return new Region(
-                    trim.corners(asShot).stream().map(this::fromAsShot).toList(), middle);
-        }
-        Mapping plumb = pose.correction().plumbMapping();
-        Mapping straight = plumb.then(turnedAndTilted());
-        List<Point> corners = pose.correction().lensOutline().corners(asShot, trim, mostStretch(plumb));
-        return new Region(corners.stream().map(straight::apply).toList(), middle);
     }
 
     /** What counts as photo, along its own axes as it is turned, in long edges from the centre. */
@@ -150,16 +106,7 @@ public final class PhotoSpace {
                 Math.round(kept.height() * edge)));
     }
 
-    /** By how much a plumb stretches, at most: at one of the photo's corners, where it also reaches farthest. */
-    private double mostStretch(Mapping plumb) {
-        return TurnedRectangle.of(asShot, Tilt.NONE).corners().stream()
-                .map(pose.correction().lensMapping()::apply)
-                .mapToDouble(corner -> plumb.tangent(corner).largestStretch())
-                .max()
-                .orElseThrow();
-    }
-
-    private TurnedRectangle rectangle() {
+    TurnedRectangle rectangle() {
         return TurnedRectangle.of(upright(), pose.tilt());
     }
 
@@ -207,7 +154,7 @@ public final class PhotoSpace {
         return correction().then(turnedAndTilted());
     }
 
-    private Affine turnedAndTilted() {
+    Affine turnedAndTilted() {
         return Affine.of(pose.turn()).then(Affine.rotation(pose.tilt()));
     }
 

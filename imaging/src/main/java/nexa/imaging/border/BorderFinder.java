@@ -68,7 +68,8 @@ public final class BorderFinder {
                 case 3 -> cvtColor(eight.mat(), four, COLOR_BGR2BGRA);
                 default -> eight.mat().copyTo(four);
             }
-            Mat floats = Strip.floats(four);
+            Mat floats = new Mat();
+            four.convertTo(floats, CV_32F);
             if (eight.channels() == Strip.CHANNELS) {
                 multiplyByOpacity(floats);
             }
@@ -81,12 +82,6 @@ public final class BorderFinder {
                 Mat whole = new Mat(floats.rows(), floats.cols(), CV_32F, Scalar.all(255));
                 Mat factors = new Mat()) {
             extractChannel(floats, opacity, Strip.CHANNELS - 1);
-            opacity.copyTo(whole);
-            whole.setTo(new Mat(
-                    1,
-                    1,
-                    org.bytedeco.opencv.global.opencv_core.CV_64F,
-                    org.bytedeco.opencv.opencv_core.Scalar.all(255)));
             try (MatVector channels = new MatVector(opacity, opacity, opacity, whole)) {
                 merge(channels, factors);
             }

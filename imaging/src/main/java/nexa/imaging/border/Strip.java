@@ -1,6 +1,5 @@
 package nexa.imaging.border;
 
-import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.flip;
 import static org.bytedeco.opencv.global.opencv_core.transpose;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
@@ -115,11 +114,5 @@ final class Strip {
                     case BOTTOM -> new Point(along, picture.height() - inwards);
                 };
         return corner.minus(new Point(picture.width() / 2.0, picture.height() / 2.0));
-    }
-
-    static Mat floats(Mat bgra) {
-        Mat floats = new Mat();
-        bgra.convertTo(floats, CV_32F);
-        return floats;
     }
 }

@@ -2,10 +2,8 @@ package nexa.imaging.detect;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.minMaxLoc;
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.Laplacian;
 import static org.bytedeco.opencv.global.opencv_imgproc.blur;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.pixels.Picture;
@@ -28,7 +26,7 @@ public final class Detail {
         try (Picture small = picture.reducedTo(LOOKED_AT);
                 Picture eight = small.to8Bits();
                 Picture opaque = eight.onWhite();
-                Mat grey = new Mat();
+                Picture grey = opaque.grey();
                 Mat edges = new Mat();
                 Mat energy = new Mat();
                 Size window =
@@ -37,12 +35,7 @@ public final class Detail {
                 DoublePointer most = new DoublePointer(1);
                 Point flattest = new Point();
                 Point peak = new Point()) {
-            if (opaque.channels() == 1) {
-                opaque.mat().copyTo(grey);
-            } else {
-                cvtColor(opaque.mat(), grey, COLOR_BGR2GRAY);
-            }
-            Laplacian(grey, edges, CV_32F);
+            Laplacian(grey.mat(), edges, CV_32F);
             blur(edges.mul(edges).asMat(), energy, window);
             minMaxLoc(energy, least, most, flattest, peak, null);
             int x = within(peak.x() / scale - cut.width() / 2.0, picture.size().width() - cut.width());

@@ -1,7 +1,5 @@
 package nexa.imaging.detect;
 
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 import static org.bytedeco.opencv.global.opencv_imgproc.equalizeHist;
 
 import java.io.File;
@@ -86,10 +84,12 @@ final class FaceDetector {
     }
 
     private synchronized List<Point> find(Picture picture) {
-        try (Mat grey = grey(picture);
+        try (Picture lightness = picture.grey();
+                Mat grey = new Mat();
                 RectVector found = new RectVector();
                 Size least = square(SMALLEST * picture.size().longEdge());
                 Size most = new Size()) {
+            equalizeHist(lightness.mat(), grey);
             faces.detectMultiScale(grey, found, STEP, NEIGHBOURS, 0, least, most);
             return boxes(found).stream()
                     .sorted(Comparator.comparingInt((Box box) -> box.width).reversed())
@@ -98,17 +98,6 @@ final class FaceDetector {
                     .findFirst()
                     .orElse(List.of());
         }
-    }
-
-    private static Mat grey(Picture picture) {
-        Mat grey = new Mat();
-        if (picture.channels() == 1) {
-            picture.mat().copyTo(grey);
-        } else {
-            cvtColor(picture.mat(), grey, COLOR_BGR2GRAY);
-        }
-        equalizeHist(grey, grey);
-        return grey;
     }
 
     private static Size square(double side) {

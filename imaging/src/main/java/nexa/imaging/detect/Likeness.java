@@ -1,8 +1,6 @@
 package nexa.imaging.detect;
 
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 import static org.bytedeco.opencv.global.opencv_imgproc.resize;
 
 import java.nio.file.Path;
@@ -33,15 +31,10 @@ public record Likeness(BitSet brighter) {
     /** Empty if the photo can't be decoded. */
     public static Optional<Likeness> of(PreviewMaker previews, Path file, PhotoFacts facts) {
         try (Picture small = previews.picture(file, facts, LONG_EDGE);
-                Mat grey = new Mat();
+                Picture grey = small.grey();
                 Mat grid = new Mat();
                 Size size = new Size(GRID + 1, GRID + 1)) {
-            if (small.channels() == 1) {
-                small.mat().copyTo(grey);
-            } else {
-                cvtColor(small.mat(), grey, COLOR_BGR2GRAY);
-            }
-            resize(grey, grid, size, 0, 0, INTER_AREA);
+            resize(grey.mat(), grid, size, 0, 0, INTER_AREA);
             return Optional.of(new Likeness(compared(grid)));
         } catch (UnreadablePhotoException unreadable) {
             return Optional.empty(); // the photo itself says why

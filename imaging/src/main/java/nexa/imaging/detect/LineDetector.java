@@ -1,9 +1,7 @@
 package nexa.imaging.detect;
 
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.LSD_REFINE_STD;
 import static org.bytedeco.opencv.global.opencv_imgproc.createLineSegmentDetector;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -39,10 +37,10 @@ public final class LineDetector {
     public static List<LevelLine> segments(PreviewMaker previews, Path file, PhotoFacts facts)
             throws UnreadablePhotoException {
         try (Picture small = previews.picture(file, facts, LONG_EDGE);
-                Mat grey = grey(small);
+                Picture grey = small.grey();
                 Mat found = new Mat();
                 LineSegmentDetector detector = detector()) {
-            detector.detect(grey, found);
+            detector.detect(grey.mat(), found);
             double scale = (double) facts.asShot().longEdge() / small.size().longEdge();
             return found.empty()
                     ? List.of()
@@ -52,16 +50,6 @@ public final class LineDetector {
 
     private static LineSegmentDetector detector() {
         return createLineSegmentDetector(LSD_REFINE_STD, 0.8, 0.6, 2.0, 22.5, 0, 0.7, 1024);
-    }
-
-    private static Mat grey(Picture picture) {
-        Mat grey = new Mat();
-        if (picture.channels() == 1) {
-            picture.mat().copyTo(grey);
-        } else {
-            cvtColor(picture.mat(), grey, COLOR_BGR2GRAY);
-        }
-        return grey;
     }
 
     /** Rows of x1, y1, x2, y2, counted from pixel centres. */

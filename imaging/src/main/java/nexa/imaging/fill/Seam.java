@@ -6,13 +6,10 @@ import static org.bytedeco.opencv.global.opencv_core.CV_32S;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
 import static org.bytedeco.opencv.global.opencv_core.countNonZero;
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.MORPH_RECT;
 import static org.bytedeco.opencv.global.opencv_imgproc.Sobel;
 import static org.bytedeco.opencv.global.opencv_imgproc.boxFilter;
 import static org.bytedeco.opencv.global.opencv_imgproc.connectedComponentsWithStats;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 import static org.bytedeco.opencv.global.opencv_imgproc.dilate;
 import static org.bytedeco.opencv.global.opencv_imgproc.erode;
 import static org.bytedeco.opencv.global.opencv_imgproc.getStructuringElement;
@@ -101,15 +98,16 @@ public record Seam(double share, List<Frame> places) {
 
     private static Mat cut(Picture small, Mat strip) {
         Mat cut = new Mat(strip.rows(), strip.cols(), CV_8UC1, Scalar.all(0));
-        try (Mat grey = grey(small);
+        try (Picture eight = small.to8Bits();
+                Picture grey = eight.grey();
                 Mat dx = new Mat();
                 Mat dy = new Mat();
                 Mat xx = new Mat();
                 Mat yy = new Mat();
                 Mat xy = new Mat();
                 Size window = new Size(WINDOW, WINDOW)) {
-            Sobel(grey, dx, CV_32F, 1, 0, 3, 0.125, 0, BORDER_REPLICATE);
-            Sobel(grey, dy, CV_32F, 0, 1, 3, 0.125, 0, BORDER_REPLICATE);
+            Sobel(grey.mat(), dx, CV_32F, 1, 0, 3, 0.125, 0, BORDER_REPLICATE);
+            Sobel(grey.mat(), dy, CV_32F, 0, 1, 3, 0.125, 0, BORDER_REPLICATE);
             boxFilter(dx.mul(dx).asMat(), xx, CV_32F, window);
             boxFilter(dy.mul(dy).asMat(), yy, CV_32F, window);
             boxFilter(dx.mul(dy).asMat(), xy, CV_32F, window);
@@ -139,18 +137,6 @@ public record Seam(double share, List<Frame> places) {
         double mean = (xx + yy) / 2;
         double apart = Math.hypot((xx - yy) / 2, xy);
         return Math.sqrt(mean + apart) > STRONG && apart > ONE_WAY * mean;
-    }
-
-    private static Mat grey(Picture small) {
-        Mat grey = new Mat();
-        try (Picture eight = small.to8Bits()) {
-            switch (eight.channels()) {
-                case 1 -> eight.mat().copyTo(grey);
-                case 4 -> cvtColor(eight.mat(), grey, COLOR_BGRA2GRAY);
-                default -> cvtColor(eight.mat(), grey, COLOR_BGR2GRAY);
-            }
-        }
-        return grey;
     }
 
     /** Joined where they lie close together. */

@@ -11,9 +11,7 @@ import static org.bytedeco.opencv.global.opencv_calib3d.calibrateCamera;
 import static org.bytedeco.opencv.global.opencv_calib3d.findChessboardCorners;
 import static org.bytedeco.opencv.global.opencv_core.CV_64F;
 import static org.bytedeco.opencv.global.opencv_core.extractChannel;
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.cornerSubPix;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -73,13 +71,13 @@ public final class ChartMeasure {
 
     /** The chart's corners in a photo; empty if it is not to be seen whole. */
     public static Optional<Corners> corners(Picture photo) {
-        try (Mat grey = grey(photo);
+        try (Picture grey = photo.grey();
                 Size board = new Size(ACROSS, DOWN);
                 Mat found = new Mat()) {
-            if (!findChessboardCorners(grey, board, found, CALIB_CB_ADAPTIVE_THRESH | CALIB_CB_NORMALIZE_IMAGE)) {
+            if (!findChessboardCorners(grey.mat(), board, found, CALIB_CB_ADAPTIVE_THRESH | CALIB_CB_NORMALIZE_IMAGE)) {
                 return Optional.empty();
             }
-            List<Point> corners = refined(grey, found);
+            List<Point> corners = refined(grey.mat(), found);
             boolean coloured = photo.channels() >= 3;
             return Optional.of(new Corners(
                     photo.size(),
@@ -87,16 +85,6 @@ public final class ChartMeasure {
                     coloured ? inChannel(photo, 2, found) : List.of(),
                     coloured ? inChannel(photo, 0, found) : List.of()));
         }
-    }
-
-    private static Mat grey(Picture photo) {
-        Mat grey = new Mat();
-        if (photo.channels() == 1) {
-            photo.mat().copyTo(grey);
-        } else {
-            cvtColor(photo.mat(), grey, COLOR_BGR2GRAY);
-        }
-        return grey;
     }
 
     private static List<Point> inChannel(Picture photo, int channel, Mat found) {

@@ -8,6 +8,8 @@ import static org.bytedeco.opencv.global.opencv_core.ROTATE_90_COUNTERCLOCKWISE;
 import static org.bytedeco.opencv.global.opencv_core.flip;
 import static org.bytedeco.opencv.global.opencv_core.rotate;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2BGRA;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2GRAY;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2GRAY;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_GRAY2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_GRAY2BGRA;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
@@ -113,6 +115,17 @@ public final class Picture implements AutoCloseable {
     /** A new picture without alpha: what was transparent shows white. Grey stays grey. */
     public Picture onWhite() {
         return new Picture(Flattening.onWhite(mat));
+    }
+
+    /** A new picture of one channel: how light each pixel is; how opaque it is plays no part. */
+    public Picture grey() {
+        Mat grey = new Mat();
+        switch (channels()) {
+            case 1 -> mat.copyTo(grey);
+            case 4 -> cvtColor(mat, grey, COLOR_BGRA2GRAY);
+            default -> cvtColor(mat, grey, COLOR_BGR2GRAY);
+        }
+        return new Picture(grey);
     }
 
     /** A new picture of three channels from a grey one. */

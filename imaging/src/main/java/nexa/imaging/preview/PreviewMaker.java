@@ -29,11 +29,8 @@ public record PreviewMaker(PhotoCodecs codecs) {
      * @throws UnreadablePhotoException if it can't be decoded
      */
     public Preview make(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
-        Reduction reduction = Reduction.leaving(longEdge, facts.asShot().longEdge());
-        try (Source source = codecs.open(file, facts, reduction);
-                Picture reduced = source.picture().reducedTo(longEdge);
-                Picture turned = reduced.turned(facts.decodedToAsShot());
-                Picture eight = turned.to8Bits()) {
+        try (Source source = open(file, facts, longEdge);
+                Picture eight = asShot(source, facts, longEdge)) {
             return new Preview(eight.onWhite(), source.profile());
         }
     }
@@ -55,9 +52,19 @@ public record PreviewMaker(PhotoCodecs codecs) {
      * @throws UnreadablePhotoException if it can't be decoded
      */
     public Picture transparent(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
-        Reduction reduction = Reduction.leaving(longEdge, facts.asShot().longEdge());
-        try (Source source = codecs.open(file, facts, reduction);
-                Picture reduced = source.picture().reducedTo(longEdge);
+        try (Source source = open(file, facts, longEdge)) {
+            return asShot(source, facts, longEdge);
+        }
+    }
+
+    private Source open(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
+        return codecs.open(
+                file, facts, Reduction.leaving(longEdge, facts.asShot().longEdge()));
+    }
+
+    /** With 8 bits a channel, opacity and all. */
+    private static Picture asShot(Source source, PhotoFacts facts, int longEdge) {
+        try (Picture reduced = source.picture().reducedTo(longEdge);
                 Picture turned = reduced.turned(facts.decodedToAsShot())) {
             return turned.to8Bits();
         }
