@@ -12,7 +12,6 @@ import nexa.core.brief.Framing;
 import nexa.core.fill.Blank;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -98,7 +97,7 @@ final class FillCommand extends ShootCommand {
         return before.withCrop(format, crop.withFill(Optional.of(fill)));
     }
 
-    private boolean add(Shoot shoot, Rows rows, Photo photo, Format format) {
+    private boolean add(Shoot shoot, Rows rows, Photo photo, Format format) throws IOException {
         Frame frame = shoot.frame(photo, format).orElseThrow();
         double blank = Blank.share(shoot.space(photo).orElseThrow().outline(), frame);
         Fill fill = shoot.framing(photo)
@@ -114,17 +113,11 @@ final class FillCommand extends ShootCommand {
             row.with("shows", null);
             return true;
         }
-        try {
-            row.with(
-                    "shows",
-                    Rendering.look(shoot.codecs(), HandoverPlan.sample(shoot, photo, format), LOOKED_AT, true)
-                            .seam()
-                            .share());
-            return true;
-        } catch (UnreadablePhotoException unreadable) {
-            say(Words.of("told.at", photo.file(), unreadable.told()));
-            row.with("shows", null);
-            return false;
-        }
+        Optional<Double> shows = read(
+                photo, () -> Rendering.look(shoot.codecs(), HandoverPlan.sample(shoot, photo, format), LOOKED_AT, true)
+                        .seam()
+                        .share());
+        row.with("shows", shows.orElse(null));
+        return shows.isPresent();
     }
 }

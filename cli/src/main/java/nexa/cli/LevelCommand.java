@@ -7,13 +7,11 @@ import java.util.Optional;
 import nexa.core.brief.Framing;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.level.AutoLeveller;
 import nexa.shoot.photo.Photo;
-import nexa.words.Words;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 
@@ -43,7 +41,7 @@ final class LevelCommand extends ShootCommand {
         boolean allRead = sayUnreadable(chosen);
         for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
             Framing before = shoot.framing(photo);
-            Optional<Finding> finding = find(shoot, photo, before);
+            Optional<Finding> finding = read(photo, () -> AutoLeveller.find(shoot, photo, before));
             allRead &= finding.isPresent();
             finding.ifPresent(found -> add(rows, photo, found));
             finding.filter(Finding::accepted)
@@ -57,23 +55,11 @@ final class LevelCommand extends ShootCommand {
         return allRead;
     }
 
-    /** Empty, and said, if the photo turns out to be unreadable. */
-    private Optional<Finding> find(Shoot shoot, Photo photo, Framing framing) {
-        try {
-            return Optional.of(AutoLeveller.find(shoot, photo, framing));
-        } catch (UnreadablePhotoException unreadable) {
-            say(Words.of("told.at", photo.file(), unreadable.told()));
-            return Optional.empty();
-        }
-    }
-
     private static void add(Rows rows, Photo photo, Finding finding) {
         rows.add()
                 .with("photo", photo.file())
                 .with("angle", finding.tilt().degrees())
-                .with("confidence", finding.confidence())
-                .with("decision", finding.accepted() ? "accept" : "refuse")
-                .with("reason", finding.refusal().map(LevelCommand::words).orElse(null))
+                .withVerdict(Optional.of(finding.confidence()), finding.refusal())
                 .with("lines", finding.lines().stream().map(LevelCommand::ends).toList());
     }
 

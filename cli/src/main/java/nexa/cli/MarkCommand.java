@@ -8,7 +8,6 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.core.space.PhotoSpace;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -86,7 +85,7 @@ final class MarkCommand extends ShootCommand {
     }
 
     /** Empty if nothing stands out or the photo can't be decoded, which is said. */
-    private Optional<Marks> marks(Shoot shoot, Photo photo, Framing framing) {
+    private Optional<Marks> marks(Shoot shoot, Photo photo, Framing framing) throws IOException {
         if (doing == null) {
             return Optional.of(framing.marks());
         }
@@ -96,17 +95,12 @@ final class MarkCommand extends ShootCommand {
         return doing.clear ? Optional.of(Marks.NONE) : suggested(shoot, photo);
     }
 
-    private Optional<Marks> suggested(Shoot shoot, Photo photo) {
-        try {
-            Optional<Marks> found = MarkSuggester.suggest(shoot, photo);
-            if (found.isEmpty()) {
-                say(Words.of("cli.no-subject-stands-out", photo.file()));
-            }
-            return found;
-        } catch (UnreadablePhotoException unreadable) {
-            say(Words.of("told.at", photo.file(), unreadable.told()));
-            return Optional.empty();
+    private Optional<Marks> suggested(Shoot shoot, Photo photo) throws IOException {
+        Optional<Optional<Marks>> looked = read(photo, () -> MarkSuggester.suggest(shoot, photo));
+        if (looked.filter(Optional::isEmpty).isPresent()) {
+            say(Words.of("cli.no-subject-stands-out", photo.file()));
         }
+        return looked.flatMap(found -> found);
     }
 
     private Marks marksAt(PhotoSpace space, String text) {

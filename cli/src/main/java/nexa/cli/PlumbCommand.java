@@ -14,7 +14,6 @@ import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.PlumbLine;
 import nexa.core.plumb.Standing;
 import nexa.core.space.PhotoSpace;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -76,7 +75,8 @@ final class PlumbCommand extends ShootCommand {
         boolean allRead = sayUnreadable(chosen);
         for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
             Framing before = shoot.framing(photo);
-            Optional<PlumbFinding> finding = auto ? find(shoot, lenses, photo, before) : Optional.empty();
+            Optional<PlumbFinding> finding =
+                    auto ? read(photo, () -> AutoPlumber.find(shoot, lenses, photo, before)) : Optional.empty();
             allRead &= !auto || finding.isPresent();
             Framing after = changed(lenses, photo, before, finding.filter(PlumbFinding::accepted));
             changes.add(new FramingChange(photo.id(), before, after));
@@ -86,15 +86,6 @@ final class PlumbCommand extends ShootCommand {
             shoot.apply(new Edit("edit.plumb", changes, null));
         }
         return allRead;
-    }
-
-    private Optional<PlumbFinding> find(Shoot shoot, Lenses lenses, Photo photo, Framing framing) throws IOException {
-        try {
-            return Optional.of(AutoPlumber.find(shoot, lenses, photo, framing));
-        } catch (UnreadablePhotoException unreadable) {
-            say(Words.of("told.at", photo.file(), unreadable.told()));
-            return Optional.empty();
-        }
     }
 
     private Framing changed(Lenses lenses, Photo photo, Framing before, Optional<PlumbFinding> accepted)
@@ -142,16 +133,7 @@ final class PlumbCommand extends ShootCommand {
                 .with("pitch", shown.plumb().pitch())
                 .with("yaw", shown.plumb().yaw())
                 .with("roll", shown.tilt().degrees())
-                .with("confidence", finding.map(PlumbFinding::confidence).orElse(null))
-                .with(
-                        "decision",
-                        finding.map(found -> found.accepted() ? "accept" : "refuse")
-                                .orElse(null))
-                .with(
-                        "reason",
-                        finding.flatMap(PlumbFinding::refusal)
-                                .map(PlumbCommand::words)
-                                .orElse(null))
+                .withVerdict(finding.map(PlumbFinding::confidence), finding.flatMap(PlumbFinding::refusal))
                 .with(
                         "lines",
                         finding.stream()

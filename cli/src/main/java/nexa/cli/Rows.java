@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import nexa.core.geometry.Point;
 import nexa.core.naming.ShownName;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +32,18 @@ public final class Rows {
         Row with(String name, @Nullable Object value) {
             fields.put(name, value);
             return this;
+        }
+
+        /**
+         * What a search found: how sure it is, and whether it is to be used or why not; nothing if there was no search.
+         *
+         * @param refusal empty = it is to be used
+         */
+        <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal) {
+            String decision = refusal.isEmpty() ? "accept" : "refuse";
+            return with("confidence", confidence.orElse(null))
+                    .with("decision", confidence.isPresent() ? decision : null)
+                    .with("reason", refusal.map(ShootCommand::words).orElse(null));
         }
 
         Row withPoints(String name, List<Point> points) {

@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.regex.PatternSyntaxException;
@@ -17,6 +18,7 @@ import nexa.core.brief.Format;
 import nexa.core.naming.ShownName;
 import nexa.core.told.Told;
 import nexa.imaging.file.ToldException;
+import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
@@ -114,6 +116,22 @@ abstract class ShootCommand implements Callable<Integer> {
     @FunctionalInterface
     interface WithLenses<T> {
         T with(Lenses lenses) throws IOException;
+    }
+
+    /** What may find a photo unreadable. */
+    @FunctionalInterface
+    interface Reading<T> {
+        T read() throws IOException;
+    }
+
+    /** What was read of a photo; empty, and said, if the photo turns out to be unreadable. */
+    final <T> Optional<T> read(Photo photo, Reading<T> reading) throws IOException {
+        try {
+            return Optional.of(reading.read());
+        } catch (UnreadablePhotoException unreadable) {
+            say(Words.of("told.at", photo.file(), unreadable.told()));
+            return Optional.empty();
+        }
     }
 
     /** A choice in small letters. */

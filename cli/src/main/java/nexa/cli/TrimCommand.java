@@ -11,7 +11,6 @@ import nexa.core.geometry.Turn;
 import nexa.core.trim.Trim;
 import nexa.core.trim.TrimFinding;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -62,7 +61,7 @@ final class TrimCommand extends ShootCommand {
                 add(rows, photo, Trim.NONE, Optional.empty());
                 continue;
             }
-            Optional<TrimFinding> finding = find(shoot, photo);
+            Optional<TrimFinding> finding = read(photo, () -> AutoTrimmer.find(shoot, photo));
             allRead &= finding.isPresent();
             finding.ifPresent(found -> add(rows, photo, found.trim(), finding));
             finding.filter(TrimFinding::accepted)
@@ -73,16 +72,6 @@ final class TrimCommand extends ShootCommand {
             shoot.apply(new Edit("edit.trim.found", changes, null));
         }
         return allRead;
-    }
-
-    /** Empty, and said, if the photo turns out to be unreadable. */
-    private Optional<TrimFinding> find(Shoot shoot, Photo photo) {
-        try {
-            return Optional.of(AutoTrimmer.find(shoot, photo));
-        } catch (UnreadablePhotoException unreadable) {
-            say(Words.of("told.at", photo.file(), unreadable.told()));
-            return Optional.empty();
-        }
     }
 
     private static void add(Rows rows, Photo photo, Trim asShot, Optional<TrimFinding> finding) {
@@ -99,16 +88,7 @@ final class TrimCommand extends ShootCommand {
                 .with("right", rounded(kept.right() * edge + stored.width() / 2.0))
                 .with("bottom", rounded(kept.bottom() * edge + stored.height() / 2.0))
                 .with("angle", trim.lean().degrees())
-                .with("confidence", finding.map(TrimFinding::confidence).orElse(null))
-                .with(
-                        "decision",
-                        finding.map(found -> found.accepted() ? "accept" : "refuse")
-                                .orElse(null))
-                .with(
-                        "reason",
-                        finding.flatMap(TrimFinding::refusal)
-                                .map(TrimCommand::words)
-                                .orElse(null));
+                .withVerdict(finding.map(TrimFinding::confidence), finding.flatMap(TrimFinding::refusal));
     }
 
     /** To a hundredth: no edge is known better. */
