@@ -5,13 +5,15 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import nexa.desktop.lens.LensListView;
-import nexa.desktop.model.LevelReview;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.LevelReviewView;
 import nexa.desktop.pane.ReviewFrame;
 import nexa.desktop.pane.TrimReviewView;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.repair.TrimReview;
+import nexa.desktop.review.LevelProposals;
+import nexa.desktop.review.Proposals;
+import nexa.desktop.review.TrimProposals;
+import nexa.desktop.session.Session;
 
 /** The lists that are gone through in place of a view; one at a time. */
 final class ReviewLists {
@@ -43,16 +45,19 @@ final class ReviewLists {
 
     /** How the chosen photos would be levelled. */
     void openLevels() {
-        LevelReview model =
-                new LevelReview(models.session(), models.session().selection().chosen(), work, fx);
-        open(new LevelReviewView(models.session(), model, loader, fx, this::close));
+        open(new LevelReviewView(
+                models.session(), proposals(new LevelProposals(models.session().shoot())), loader, fx, this::close));
     }
 
     /** What borders the chosen photos have. */
     void openTrims() {
-        TrimReview model =
-                new TrimReview(models.session(), models.session().selection().chosen(), work, fx);
-        open(new TrimReviewView(models.session(), model, loader, fx, this::close));
+        open(new TrimReviewView(
+                models.session(), proposals(new TrimProposals(models.session().shoot())), loader, fx, this::close));
+    }
+
+    private <F> Proposals<F> proposals(Proposals.Looking<F> looking) {
+        Session session = models.session();
+        return new Proposals<>(session, session.selection().chosen(), looking, work, fx);
     }
 
     /** What lenses the shoot was taken with. */

@@ -123,11 +123,11 @@ final class ShootKeys {
         framing.put(Command.MIRROR, () -> session.poseEdits().turn(Turn.MIRROR));
         framing.put(Command.FLIP, () -> session.poseEdits().turn(Turn.FLIP));
         framing.put(Command.LEVEL_LINE, () -> screen.toggleMode(BenchMode.LEVELLING));
-        framing.put(Command.AUTO_LEVEL, screen::autoLevel);
+        framing.put(Command.AUTO_LEVEL, screen.automatics()::level);
         framing.put(Command.PLUMB, () -> screen.toggleMode(BenchMode.PLUMB));
-        framing.put(Command.AUTO_PLUMB, screen::autoPlumb);
+        framing.put(Command.AUTO_PLUMB, screen.automatics()::plumb);
         framing.put(Command.TRIM, () -> screen.toggleMode(BenchMode.TRIM));
-        framing.put(Command.AUTO_TRIM, screen::autoTrim);
+        framing.put(Command.AUTO_TRIM, screen.automatics()::trim);
         framing.put(Command.LENS, () -> screen.open(DeskPane.LENS));
     }
 

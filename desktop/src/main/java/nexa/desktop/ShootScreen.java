@@ -58,6 +58,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final KeySheetLayer keySheet;
     private final Subscription subscriptions;
     private final ReviewLists lists;
+    private final Automatics automatics;
 
     ShootScreen(
             ShootModels models, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
@@ -82,6 +83,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), new FromHandover());
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
+        automatics = new Automatics(models, lists, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);
         keySheet = new KeySheetLayer(this, keys);
         notices = new NoticeBar(session.shoot());
@@ -101,12 +103,12 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final class FromDesk implements DeskView.Actions {
         @Override
         public void autoLevel() {
-            ShootScreen.this.autoLevel();
+            automatics.level();
         }
 
         @Override
         public void autoTrim() {
-            ShootScreen.this.autoTrim();
+            automatics.trim();
         }
 
         @Override
@@ -271,40 +273,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         wall.stepRow(direction);
     }
 
-    /** Levels the photo on the Bench; of several chosen on the Wall it makes a list first. */
-    void autoLevel() {
-        if (!session.shoot().mayEdit()) {
-            return;
-        }
-        if (session.viewProperty().get() == MainView.WALL
-                && session.selection().chosen().size() > 1) {
-            lists.openLevels();
-        } else {
-            session.viewProperty().set(MainView.BENCH);
-            models.levelling().automatic();
-        }
-    }
-
-    /** Stands the photo on the Bench up by its own lines. */
-    void autoPlumb() {
-        if (session.shoot().mayEdit()) {
-            bench.modeProperty().set(BenchMode.PLUMB);
-            models.plumbing().automatic();
-        }
-    }
-
-    /** Looks for the borders of the photo on the Bench; of several chosen on the Wall it makes a list first. */
-    void autoTrim() {
-        if (!session.shoot().mayEdit()) {
-            return;
-        }
-        if (session.viewProperty().get() == MainView.WALL
-                && session.selection().chosen().size() > 1) {
-            lists.openTrims();
-        } else {
-            bench.modeProperty().set(BenchMode.TRIM);
-            models.trimming().automatic();
-        }
+    Automatics automatics() {
+        return automatics;
     }
 
     private void openLenses() {

@@ -150,11 +150,7 @@ final class BenchLines {
         } else {
             canvas.setStroke(Color.gray(1, 0.55));
             canvas.setLineWidth(1);
-            List<Point> at = side.stream().map(view::toScreen).toList();
-            canvas.strokePolyline(
-                    at.stream().mapToDouble(Point::x).toArray(),
-                    at.stream().mapToDouble(Point::y).toArray(),
-                    at.size());
+            PhotoPainter.polyline(canvas, side.stream().map(view::toScreen).toList());
         }
     }
 

@@ -234,14 +234,20 @@ public final class PhotoPainter {
 
     /** The same along several points. */
     public static void accentPath(GraphicsContext canvas, List<Point> points, double width) {
-        double[] xs = points.stream().mapToDouble(Point::x).toArray();
-        double[] ys = points.stream().mapToDouble(Point::y).toArray();
         canvas.setStroke(Color.gray(1, 0.9));
         canvas.setLineWidth(width + 2);
-        canvas.strokePolyline(xs, ys, xs.length);
+        polyline(canvas, points);
         canvas.setStroke(Palette.ACCENT);
         canvas.setLineWidth(width);
-        canvas.strokePolyline(xs, ys, xs.length);
+        polyline(canvas, points);
+    }
+
+    /** From point to point in the canvas's own colour and width, without halo. */
+    public static void polyline(GraphicsContext canvas, List<Point> points) {
+        canvas.strokePolyline(
+                points.stream().mapToDouble(Point::x).toArray(),
+                points.stream().mapToDouble(Point::y).toArray(),
+                points.size());
     }
 
     /** One stroke into a box; also for miniatures. */

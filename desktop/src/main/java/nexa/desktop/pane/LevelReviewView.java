@@ -2,9 +2,6 @@ package nexa.desktop.pane;
 
 import java.util.concurrent.Executor;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.Point;
@@ -12,70 +9,56 @@ import nexa.core.geometry.Tilt;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.space.PhotoSpace;
-import nexa.desktop.model.LevelReview;
-import nexa.desktop.model.LevelReview.Item;
-import nexa.desktop.model.LevelReview.State;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.review.Proposals;
+import nexa.desktop.review.Proposals.Item;
+import nexa.desktop.review.Proposals.State;
 import nexa.desktop.session.Session;
-import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Looks;
-import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** The automatic level's proposals for several photos: each as it is with its lines, and as it would be. */
-public final class LevelReviewView extends PhotoReviewFrame<Item> {
-    private final Session session;
-    private final LevelReview review;
-    private final Label summary = new Label();
+public final class LevelReviewView extends PhotoReviewFrame<Finding> {
+    private final Proposals<Finding> proposals;
 
     /** @param done called when the user is through */
-    public LevelReviewView(Session session, LevelReview review, PhotoLoader loader, Executor fx, Runnable done) {
-        super("review.title", session, review.items(), loader, fx, done);
-        this.session = session;
-        this.review = review;
+    public LevelReviewView(
+            Session session, Proposals<Finding> proposals, PhotoLoader loader, Executor fx, Runnable done) {
+        super("review.title", session, proposals, loader, fx, done);
+        this.proposals = proposals;
         setId("level-review");
-        summary.getStyleClass().add("note");
-        Label promise = new Label(Words.of("review.promise"));
-        promise.getStyleClass().add("note");
-        addFacts(summary, progress());
-        addActions(promise);
-        start();
+        start("review.promise");
     }
 
     @Override
-    Photo photo(Item item) {
-        return item.photo();
-    }
-
-    @Override
-    void refresh() {
-        showProgress(count(State.SEARCHING));
-        summary.setText(Words.of(
+    String summary() {
+        return Words.of(
                 "review.summary",
-                review.items().size(),
-                count(State.PROPOSED),
-                count(State.REFUSED) + count(State.UNREADABLE),
-                count(State.ACCEPTED) + count(State.LEVEL)));
-    }
-
-    private long count(State state) {
-        return review.items().stream().filter(item -> item.state() == state).count();
+                proposals.items().size(),
+                proposals.count(State.PROPOSED),
+                proposals.count(State.REFUSED) + proposals.count(State.UNREADABLE),
+                proposals.count(State.ACCEPTED) + proposals.count(State.NOTHING));
     }
 
     @Override
-    HBox row(Item item) {
-        Label name = new Label(Words.name(item.photo().name()));
-        name.getStyleClass().add("format-name");
-        Label words = new Label(words(item));
-        words.setWrapText(true);
-        HBox row = row(actions(item), asItIs(item), levelled(item), texts(360, name, words));
-        row.setOpacity(item.state() == State.LEFT ? 0.5 : 1);
-        return row;
+    String acceptWords(Item<Finding> item) {
+        return "review.accept";
     }
 
-    private static String words(Item item) {
+    @Override
+    String leaveWords() {
+        return "review.leave";
+    }
+
+    @Override
+    boolean isOver(Item<Finding> item) {
+        return item.state() == State.LEFT;
+    }
+
+    @Override
+    String words(Item<Finding> item) {
         return switch (item.state()) {
             case SEARCHING -> Words.of("bench.auto.searching");
             case UNREADABLE -> Words.of("bench.auto.unreadable");
@@ -85,35 +68,23 @@ public final class LevelReviewView extends PhotoReviewFrame<Item> {
                         Looks.degrees(item.finding().orElseThrow().tilt().degrees()),
                         percent(item),
                         item.finding().orElseThrow().lines().size());
-            case REFUSED -> Looks.words(item.finding().orElseThrow());
+            case REFUSED, DOUBTFUL -> Looks.words(item.finding().orElseThrow());
             case ACCEPTED ->
                 Words.of(
                         "review.accepted",
                         Looks.degrees(item.finding().orElseThrow().tilt().degrees()));
-            case LEVEL -> Words.of("review.level", percent(item));
+            case NOTHING -> Words.of("review.level", percent(item));
             case LEFT -> Words.of("review.left");
         };
     }
 
-    private static long percent(Item item) {
+    private static long percent(Item<Finding> item) {
         return Math.round(item.finding().orElseThrow().confidence() * 100);
     }
 
-    private HBox actions(Item item) {
-        Button accept = Buttons.text("review.accept", () -> review.accept(item));
-        Button leave = Buttons.text("review.leave", () -> review.leave(item));
-        String stem = item.photo().stem();
-        accept.setId("accept-" + stem);
-        leave.setId("leave-" + stem);
-        boolean proposed = item.state() == State.PROPOSED;
-        accept.setVisible(proposed);
-        leave.setVisible(proposed);
-        accept.setDisable(!session.shoot().mayEdit());
-        return actions(leave, accept);
-    }
-
     /** With the lines found. */
-    private StackPane asItIs(Item item) {
+    @Override
+    StackPane asItIs(Item<Finding> item) {
         PhotoSpace space = space(item, item.framing().pose().tilt());
         return picture(item.photo(), space, (canvas, view, width, height) -> item.finding()
                 .filter(Finding::accepted)
@@ -121,7 +92,8 @@ public final class LevelReviewView extends PhotoReviewFrame<Item> {
     }
 
     /** Levelled as proposed, with level lines to judge it by. */
-    private StackPane levelled(Item item) {
+    @Override
+    StackPane asProposed(Item<Finding> item) {
         if (!isLevel(item)) {
             return noPicture();
         }
@@ -136,13 +108,13 @@ public final class LevelReviewView extends PhotoReviewFrame<Item> {
         });
     }
 
-    private static PhotoSpace space(Item item, Tilt tilt) {
+    private static PhotoSpace space(Item<Finding> item, Tilt tilt) {
         return new PhotoSpace(
                 item.photo().facts().orElseThrow().asShot(),
                 item.framing().pose().withTilt(tilt));
     }
 
-    private static boolean isLevel(Item item) {
+    private static boolean isLevel(Item<Finding> item) {
         return item.state() == State.PROPOSED || item.state() == State.ACCEPTED;
     }
 
@@ -150,11 +122,5 @@ public final class LevelReviewView extends PhotoReviewFrame<Item> {
         Point from = view.toScreen(space.toLevel(line.from()));
         Point to = view.toScreen(space.toLevel(line.to()));
         PhotoPainter.accentLine(canvas, from, to, 1.5);
-    }
-
-    @Override
-    public void dispose() {
-        review.cancel();
-        super.dispose();
     }
 }

@@ -5,10 +5,12 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Turn;
+import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.core.trim.Side;
 import nexa.core.trim.Trim;
@@ -17,7 +19,6 @@ import nexa.desktop.session.Session;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.trim.AutoTrimmer;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -78,11 +79,7 @@ public final class Trimming {
         session.space().ifPresent(space -> {
             Turn turn = space.pose().turn();
             double edge = space.asShot().longEdge();
-            double half = (side.isUpright()
-                            ? space.upright().width()
-                            : space.upright().height())
-                    / 2.0;
-            double place = (half - pixels) / edge;
+            double place = (half(space, side) - pixels) / edge;
             double none = side.isFar() ? 1 : -1;
             Trim seen = shown().with(side, pixels <= 0 ? none : place * none);
             edit("edit.trim", seen.turned(turn.inverse()));
@@ -94,14 +91,15 @@ public final class Trimming {
         return session.space()
                 .map(space -> {
                     double edge = space.asShot().longEdge();
-                    double half = (side.isUpright()
-                                    ? space.upright().width()
-                                    : space.upright().height())
-                            / 2.0;
                     double place = shown().place(side) * edge;
-                    return Math.max(0, half - (side.isFar() ? place : -place));
+                    return Math.max(0, half(space, side) - (side.isFar() ? place : -place));
                 })
                 .orElse(0.0);
+    }
+
+    /** From the photo's middle to a side, in pixels. */
+    private static double half(PhotoSpace space, Side side) {
+        return (side.isUpright() ? space.upright().width() : space.upright().height()) / 2.0;
     }
 
     private void edit(String label, Trim trim) {
@@ -128,33 +126,17 @@ public final class Trimming {
         session.gestures().edit("edit.trim", framing.withPose(pose.withTilt(AutoTrimmer.straight(pose, pose.trim()))));
     }
 
+    /** What is read of a photo off the interface's thread. */
+    private interface Reading<T> {
+        T of(Photo photo) throws UnreadablePhotoException;
+    }
+
     /** Looks for the photo's borders and trims them if they leave no doubt; says so either way. */
     public void automatic() {
-        session.photo().filter(Photo::isReadable).ifPresent(photo -> {
-            verdict.set(Optional.of(new Verdict.Searching()));
-            long mine = ++latest;
-            CompletableFuture.supplyAsync(() -> find(photo), work)
-                    .whenCompleteAsync((found, failure) -> show(mine, found, failure), fx);
-        });
+        look(photo -> AutoTrimmer.find(session.shoot(), photo), this::show);
     }
 
-    private TrimFinding find(Photo photo) {
-        try {
-            return AutoTrimmer.find(session.shoot(), photo);
-        } catch (UnreadablePhotoException failed) {
-            throw new CompletionException(failed);
-        }
-    }
-
-    private void show(long request, @Nullable TrimFinding found, @Nullable Throwable failure) {
-        if (request != latest) {
-            return;
-        }
-        if (found == null) {
-            LOG.warn("No borders were looked for", failure);
-            verdict.set(Optional.of(new Verdict.Failed()));
-            return;
-        }
+    private void show(TrimFinding found) {
         verdict.set(Optional.of(new Verdict.Found(found)));
         if (found.accepted()) {
             session.gestures().edit("edit.trim.found", AutoTrimmer.trimmed(session.framing(), found.trim()));
@@ -163,31 +145,10 @@ public final class Trimming {
 
     /** Looks for several pictures in the photo and gives each a crop of its own in the active format; says so either way. */
     public void split() {
-        session.photo().filter(Photo::isReadable).ifPresent(photo -> {
-            verdict.set(Optional.of(new Verdict.Searching()));
-            long mine = ++latest;
-            CompletableFuture.supplyAsync(() -> pieces(photo), work)
-                    .whenCompleteAsync((found, failure) -> showPieces(mine, found, failure), fx);
-        });
+        look(photo -> AutoTrimmer.pieces(session.shoot(), photo), this::showPieces);
     }
 
-    private List<Trim> pieces(Photo photo) {
-        try {
-            return AutoTrimmer.pieces(session.shoot(), photo);
-        } catch (UnreadablePhotoException failed) {
-            throw new CompletionException(failed);
-        }
-    }
-
-    private void showPieces(long request, @Nullable List<Trim> found, @Nullable Throwable failure) {
-        if (request != latest) {
-            return;
-        }
-        if (found == null) {
-            LOG.warn("No pictures were looked for", failure);
-            verdict.set(Optional.of(new Verdict.Failed()));
-            return;
-        }
+    private void showPieces(List<Trim> found) {
         verdict.set(Optional.of(new Verdict.Split(found.size())));
         if (found.size() > 1) {
             session.format().ifPresent(format -> session.gestures()
@@ -195,6 +156,33 @@ public final class Trimming {
                             "edit.split",
                             AutoTrimmer.split(
                                     session.moment().asShot().orElseThrow(), session.framing(), format, found)));
+        }
+    }
+
+    /** What comes too late is dropped; what fails is said. */
+    private <T> void look(Reading<T> reading, Consumer<T> show) {
+        session.photo().filter(Photo::isReadable).ifPresent(photo -> {
+            verdict.set(Optional.of(new Verdict.Searching()));
+            long mine = ++latest;
+            CompletableFuture.supplyAsync(() -> read(photo, reading), work)
+                    .whenCompleteAsync(
+                            (found, failure) -> {
+                                if (mine == latest && found != null) {
+                                    show.accept(found);
+                                } else if (mine == latest) {
+                                    LOG.warn("{} was not looked at", photo.file(), failure);
+                                    verdict.set(Optional.of(new Verdict.Failed()));
+                                }
+                            },
+                            fx);
+        });
+    }
+
+    private static <T> T read(Photo photo, Reading<T> reading) {
+        try {
+            return reading.of(photo);
+        } catch (UnreadablePhotoException failed) {
+            throw new CompletionException(failed);
         }
     }
 

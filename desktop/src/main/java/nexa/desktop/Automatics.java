@@ -1,0 +1,62 @@
+package nexa.desktop;
+
+import javafx.beans.property.ObjectProperty;
+import nexa.desktop.bench.BenchMode;
+import nexa.desktop.model.ShootModels;
+import nexa.desktop.session.MainView;
+import nexa.desktop.session.Session;
+
+/** What is found by itself: for the photo on the Bench at once; for several chosen on the Wall as a list to decide. */
+final class Automatics {
+    private final ShootModels models;
+    private final ReviewLists lists;
+    private final ObjectProperty<BenchMode> mode;
+
+    /** @param mode what the next drag in the Bench does */
+    Automatics(ShootModels models, ReviewLists lists, ObjectProperty<BenchMode> mode) {
+        this.models = models;
+        this.lists = lists;
+        this.mode = mode;
+    }
+
+    /** Levels. */
+    void level() {
+        if (mayEdit() && areSeveral()) {
+            lists.openLevels();
+        } else if (mayEdit()) {
+            session().viewProperty().set(MainView.BENCH);
+            models.levelling().automatic();
+        }
+    }
+
+    /** Stands the photo on the Bench up by its own lines. */
+    void plumb() {
+        if (mayEdit()) {
+            mode.set(BenchMode.PLUMB);
+            models.plumbing().automatic();
+        }
+    }
+
+    /** Looks for borders. */
+    void trim() {
+        if (mayEdit() && areSeveral()) {
+            lists.openTrims();
+        } else if (mayEdit()) {
+            mode.set(BenchMode.TRIM);
+            models.trimming().automatic();
+        }
+    }
+
+    private Session session() {
+        return models.session();
+    }
+
+    private boolean mayEdit() {
+        return session().shoot().mayEdit();
+    }
+
+    private boolean areSeveral() {
+        return session().viewProperty().get() == MainView.WALL
+                && session().selection().chosen().size() > 1;
+    }
+}
