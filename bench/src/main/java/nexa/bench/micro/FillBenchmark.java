@@ -1,22 +1,15 @@
 package nexa.bench.micro;
 
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
-import nexa.bench.LargePhoto;
-import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
-import nexa.core.shape.Shape;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Delivery;
@@ -46,7 +39,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class FillBenchmark {
     private static final int LONG_EDGE = 1100;
 
-    private Path base = Path.of("");
+    private TemporaryShoot temporary;
     private Shoot shoot;
     private Delivery delivery;
 
@@ -55,11 +48,8 @@ public class FillBenchmark {
 
     @Setup
     public void makeShoot() throws IOException {
-        base = Files.createTempDirectory("nexa-bench");
-        Path folder = Files.createDirectory(base.resolve("shoot"));
-        LargePhoto.write("kiln_0230.jpg", folder.resolve("kiln_0230.jpg"));
-        shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")));
-        shoot.apply(Edit.brief("edit.brief", shoot.brief(), Brief.EMPTY.with("Print", Shape.parse("4:5"))));
+        temporary = TemporaryShoot.of(List.of("kiln_0230.jpg"));
+        shoot = temporary.shoot();
         Photo photo = shoot.photos().getFirst();
         Format format = shoot.brief().formats().getFirst();
         Crop roomy = new Crop(new Frame(0, -0.07, 0.83, 0.664), Optional.empty(), true, false)
@@ -71,12 +61,7 @@ public class FillBenchmark {
 
     @TearDown(Level.Trial)
     public void deleteShoot() throws IOException {
-        shoot.close();
-        try (Stream<Path> all = Files.walk(base)) {
-            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(each);
-            }
-        }
+        temporary.close();
     }
 
     /** Soon after the last change. */

@@ -3,17 +3,12 @@ package nexa.bench.micro;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
-import nexa.bench.LargePhoto;
-import nexa.core.brief.Brief;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.print.SizeTarget;
-import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
@@ -21,7 +16,6 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Handover;
@@ -54,7 +48,7 @@ public class PhotoBenchmark {
     private static final List<String> PHOTOS =
             List.of("kiln_0201.jpg", "kiln_0205.jpg", "kiln_0214.jpg", "kiln_0221.jpg");
 
-    private Path base = Path.of("");
+    private TemporaryShoot temporary;
     private Shoot shoot;
     private Path file = Path.of("");
     private PhotoFacts facts;
@@ -64,13 +58,8 @@ public class PhotoBenchmark {
 
     @Setup
     public void makeShoot() throws IOException {
-        base = Files.createTempDirectory("nexa-bench");
-        Path folder = Files.createDirectory(base.resolve("shoot"));
-        for (String photo : PHOTOS) {
-            LargePhoto.write(photo, folder.resolve(photo));
-        }
-        shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")));
-        shoot.apply(Edit.brief("edit.brief", shoot.brief(), Brief.EMPTY.with("Print", Shape.parse("4:5"))));
+        temporary = TemporaryShoot.of(PHOTOS);
+        shoot = temporary.shoot();
         Pose pose = new Pose(Turn.NONE, new Tilt(2.3));
         for (Photo photo : shoot.photos()) {
             shoot.apply(Edit.framing("edit.tilt", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.withPose(pose)));
@@ -81,12 +70,7 @@ public class PhotoBenchmark {
 
     @TearDown(Level.Trial)
     public void deleteShoot() throws IOException {
-        shoot.close();
-        try (Stream<Path> all = Files.walk(base)) {
-            for (Path each : all.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(each);
-            }
-        }
+        temporary.close();
     }
 
     @Benchmark
@@ -115,7 +99,7 @@ public class PhotoBenchmark {
     /** Four photos: tilt 2.3°, 4:5, 2048 pixels on the long edge, JPEG 92, on all cores, with EXIF and safe writing. */
     @Benchmark
     public long handoverOfFour() throws IOException {
-        Path out = Files.createTempDirectory(base, "out");
+        Path out = Files.createTempDirectory(temporary.base(), "out");
         HandoverRequest request = new HandoverRequest(
                 out,
                 shoot.brief().formats().stream()

@@ -56,7 +56,8 @@ public final class Filling {
     private final PauseTransition settling = new PauseTransition(SETTLING);
     private final PauseTransition still = new PauseTransition(STILL);
     private final Subscription subscriptions;
-    private long latest;
+    /** Counted up on the interface's thread, read on others. */
+    private volatile long latest;
 
     /**
      * @param work where photos are decoded

@@ -115,13 +115,14 @@ public final class Rendering {
         int needed = (int) Math.ceil(longEdge / longSide(delivery.frame()));
         Reduction reduction = draft ? Reduction.leaving(needed, asShot.longEdge()) : Reduction.NONE;
         Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+        PhotoSpace space = space(small);
         try (Source source = codecs.open(delivery.source(), facts(delivery), reduction);
                 Picture rendered = pixels(small, source);
                 Picture shown = onScreen(rendered, source)) {
             return new FillLook(
                     shown.toRaster(),
-                    filling(small, source, space(small)).seam(rendered),
-                    Blank.share(space(small).outline(), small.frame()));
+                    filling(small, source, space).seam(rendered),
+                    Blank.share(space.outline(), small.frame()));
         }
     }
 
