@@ -80,7 +80,11 @@ public final class FillTrial {
     }
 
     private static Filler filling(Picture photo, Fill fill) {
-        return new Filler(fill, FillTrial::outline, size -> room(photo, size));
+        return new Filler(fill, FillTrial::outline, size -> {
+            try (Picture less = Filler.lookedAt(photo, 1)) {
+                return room(less, size);
+            }
+        });
     }
 
     /** Room above the photo. */

@@ -27,18 +27,44 @@ public final class Filler {
     /** The long side at which surroundings are looked for, in pixels, whatever size is delivered. */
     public static final int LOOKED_AT = 480;
 
+    private static final int DRAFTED_AT = 240;
+
+    /** Pixels of the photo for one of those: more than one, so that no detail is lost that can be seen there. */
+    private static final double FINER = 2;
+
     private final Fill fill;
     private final Function<PixelSize, List<Point>> photo;
     private final Function<PixelSize, Picture> rendered;
+    private final int lookedAt;
 
     /**
      * @param photo the corners of the photo's outline in a picture's continuous pixels, for the picture's size
      * @param rendered the picture in another size, beyond the photo whatever; asked for surroundings only
      */
     public Filler(Fill fill, Function<PixelSize, List<Point>> photo, Function<PixelSize, Picture> rendered) {
+        this(fill, photo, rendered, LOOKED_AT);
+    }
+
+    private Filler(
+            Fill fill, Function<PixelSize, List<Point>> photo, Function<PixelSize, Picture> rendered, int lookedAt) {
         this.fill = fill;
         this.photo = photo;
         this.rendered = rendered;
+        this.lookedAt = lookedAt;
+    }
+
+    /** Looks for surroundings in less detail and far sooner: what is found may be otherwise. */
+    public Filler drafting() {
+        return new Filler(fill, photo, rendered, DRAFTED_AT);
+    }
+
+    /**
+     * A new picture of a photo, as large as looking for surroundings needs, which is soon rendered from.
+     *
+     * @param part of the photo's long edge that is rendered
+     */
+    public static Picture lookedAt(Picture photo, double part) {
+        return photo.reducedTo((int) Math.ceil(FINER * LOOKED_AT / part));
     }
 
     /**
@@ -146,8 +172,8 @@ public final class Filler {
     }
 
     /** The same shape, no larger than what surroundings are looked for in. */
-    private static PixelSize less(PixelSize size) {
-        double scale = Math.min(1, (double) LOOKED_AT / size.longEdge());
+    private PixelSize less(PixelSize size) {
+        double scale = Math.min(1, (double) lookedAt / size.longEdge());
         return new PixelSize((int) Math.max(1, Math.round(size.width() * scale)), (int)
                 Math.max(1, Math.round(size.height() * scale)));
     }

@@ -50,17 +50,27 @@ public final class Rendering {
     /** @param frame without the bleed: only if it leaves the photo there is a blank to be filled */
     private static Picture filled(Delivery delivery, Source source, Frame frame) {
         PhotoSpace space = space(delivery);
-        Picture rendered = unbounded(delivery, source);
         return space.outline().holds(frame)
-                ? rendered
-                : filling(delivery, source, space).fill(rendered, source.profile());
+                ? unbounded(delivery, source)
+                : filled(delivery, source, filling(delivery, source, space));
+    }
+
+    private static Picture filled(Delivery delivery, Source source, Filler filling) {
+        return filling.fill(unbounded(delivery, source), source.profile());
     }
 
     private static Filler filling(Delivery delivery, Source source, PhotoSpace space) {
         return new Filler(
                 delivery.fill(),
                 size -> space.toOutput(delivery.frame(), size),
-                size -> unbounded(delivery.sized(size), source));
+                size -> lookedAt(delivery.sized(size), source));
+    }
+
+    /** What surroundings are looked for in. */
+    private static Picture lookedAt(Delivery small, Source source) {
+        try (Picture photo = Filler.lookedAt(source.picture(), longSide(small.frame()))) {
+            return unbounded(small, new Source(photo, source.metadata()));
+        }
     }
 
     /** What is beyond the photo is as its edge. */
@@ -116,13 +126,13 @@ public final class Rendering {
         Reduction reduction = draft ? Reduction.leaving(needed, asShot.longEdge()) : Reduction.NONE;
         Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
         PhotoSpace space = space(small);
-        try (Source source = codecs.open(delivery.source(), facts(delivery), reduction);
-                Picture rendered = pixels(small, source);
-                Picture shown = onScreen(rendered, source)) {
-            return new FillLook(
-                    shown.toRaster(),
-                    filling(small, source, space).seam(rendered),
-                    Blank.share(space.outline(), small.frame()));
+        try (Source source = codecs.open(delivery.source(), facts(delivery), reduction)) {
+            Filler exact = filling(small, source, space);
+            try (Picture rendered = filled(small, source, draft ? exact.drafting() : exact);
+                    Picture shown = onScreen(rendered, source)) {
+                return new FillLook(
+                        shown.toRaster(), exact.seam(rendered), Blank.share(space.outline(), small.frame()));
+            }
         }
     }
 
