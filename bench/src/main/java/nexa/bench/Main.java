@@ -3,6 +3,7 @@ package nexa.bench;
 import java.io.IOException;
 import java.nio.file.Path;
 import nexa.bench.repair.FillTrial;
+import nexa.bench.repair.RedEyeTrial;
 import nexa.bench.repair.TrimTrial;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -13,7 +14,8 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
  * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]};
- * or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER}.
+ * or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
+ * {@code redeye FOLDER}.
  */
 public final class Main {
     private Main() {}
@@ -42,6 +44,7 @@ public final class Main {
         switch (name) {
             case "trim" -> TrimTrial.run(folder);
             case "fill" -> FillTrial.run(folder);
+            case "redeye" -> RedEyeTrial.run(folder);
             default -> {
                 return false;
             }

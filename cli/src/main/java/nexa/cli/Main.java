@@ -33,6 +33,8 @@ import picocli.CommandLine.ParameterException;
             LensMeasureCommands.Measure.class,
             PlumbCommand.class,
             TrimCommand.class,
+            NeutralCommand.class,
+            RedEyeCommand.class,
             FillCommand.class,
             CarryCommand.class,
             CheckCommand.class,

@@ -45,7 +45,7 @@ final class TrimCommand extends ShootCommand {
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
         if (apply && clear) {
-            throw wrong(Words.of("cli.trim-apply-clear"));
+            throw wrong(Words.of("cli.apply-clear"));
         }
         List<Photo> chosen = chosen(shoot, globs);
         if (edits()) {

@@ -39,9 +39,14 @@ abstract class CommandTest {
     }
 
     final JsonNode json(String... arguments) throws IOException {
+        return rows(0, arguments);
+    }
+
+    /** @param code that it ends with */
+    final JsonNode rows(int code, String... arguments) throws IOException {
         List<String> all = new ArrayList<>(List.of(arguments));
         all.add("--json");
-        assertEquals(0, run(all.toArray(String[]::new)), this::said);
+        assertEquals(code, run(all.toArray(String[]::new)), this::said);
         return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
     }
 

@@ -4,12 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.Random;
@@ -82,12 +80,5 @@ class TrimCommandTest extends CommandTest {
                 .orElseThrow()
                 .get("width")
                 .asInt();
-    }
-
-    private JsonNode rows(int code, String... arguments) throws IOException {
-        String[] all = Arrays.copyOf(arguments, arguments.length + 1);
-        all[arguments.length] = "--json";
-        assertEquals(code, run(all), this::said);
-        return new ObjectMapper().readTree(out.toString(StandardCharsets.UTF_8));
     }
 }

@@ -5,6 +5,9 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import nexa.core.eye.GlowingEye;
+import nexa.core.eye.GlowingEye.Glow;
+import nexa.core.eye.GlowingEyes;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -17,6 +20,8 @@ import nexa.core.lens.ByHand;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensTerms;
 import nexa.core.lens.LensUse;
+import nexa.core.neutral.Neutral;
+import nexa.core.neutral.White;
 import nexa.core.outline.Region;
 import nexa.core.outline.TurnedRectangle;
 import nexa.core.plumb.Plumb;
@@ -142,6 +147,26 @@ public final class Cases {
             case 1 -> new Correction(lens(), Plumb.NONE);
             default -> new Correction(lens(), plumb());
         };
+    }
+
+    public Neutral neutral() {
+        White white = White.of(between(2000, 12000), between(-30, 30));
+        return new Neutral(
+                white,
+                between(-1, 1),
+                random.nextBoolean()
+                        ? Optional.empty()
+                        : Optional.of(new Point(between(-0.5, 0.5), between(-0.3, 0.3))));
+    }
+
+    public GlowingEyes eyes() {
+        return new GlowingEyes(IntStream.range(0, random.nextInt(4))
+                .mapToObj(i -> new GlowingEye(
+                        new Point(between(-0.5, 0.5), between(-0.3, 0.3)),
+                        between(0.002, 0.1),
+                        random.nextBoolean() ? Glow.RED : Glow.BRIGHT,
+                        between(0, 1)))
+                .toList());
     }
 
     /** A photo of a usual shape, held somehow and bent. */

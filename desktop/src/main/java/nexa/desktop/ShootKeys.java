@@ -128,6 +128,8 @@ final class ShootKeys {
         framing.put(Command.AUTO_PLUMB, screen.automatics()::plumb);
         framing.put(Command.TRIM, () -> screen.toggleMode(BenchMode.TRIM));
         framing.put(Command.AUTO_TRIM, screen.automatics()::trim);
+        framing.put(Command.NEUTRAL, () -> screen.toggleMode(BenchMode.NEUTRAL));
+        framing.put(Command.EYES, () -> screen.toggleMode(BenchMode.EYES));
         framing.put(Command.LENS, () -> screen.open(DeskPane.LENS));
     }
 

@@ -19,6 +19,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
+import nexa.core.eye.GlowingEyes;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -27,6 +28,8 @@ import nexa.core.lens.ByHand;
 import nexa.core.lens.Lens;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
+import nexa.core.neutral.Neutral;
+import nexa.core.neutral.White;
 import nexa.core.plumb.Plumb;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
@@ -68,7 +71,11 @@ class ShootTest {
             Framing placed = shoot.framing(a);
             Pose pose = new Pose(new Turn(1, true), new Tilt(-2.345))
                     .withLens(Lens.byHand(new ByHand(-0.03, 0.5, 0.7)))
-                    .withPlumb(Plumb.of(7.25, -1.5, 0.8));
+                    .withPlumb(Plumb.of(7.25, -1.5, 0.8))
+                    .withNeutral(Neutral.AS_FILED
+                            .picked(new White(0.38, 0.37), new Point(0.1, -0.2))
+                            .withStops(0.3))
+                    .withEyes(GlowingEyes.parse("red 0.1 0.1 0.01 1.0; bright -0.2 0.0 0.02 0.5"));
             shoot.apply(Edit.framing(
                     "edit.tilt", a.id(), placed, placed.withPose(pose).withSetAside(true)));
             framing = shoot.framing(a);
@@ -142,7 +149,8 @@ class ShootTest {
                 statement.executeUpdate("DROP TABLE " + table);
             }
             for (String column : List.of(
-                    "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera")) {
+                    "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera",
+                    "neutral", "eyes")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
             for (String column : List.of("target", "note", "files")) {

@@ -92,7 +92,10 @@ public record Carry(
 
     private Pose corrected(Pose target, Correction own) {
         Pose lensed = parts.contains(Part.LENS) ? target.withLens(own.lens()) : target;
-        return parts.contains(Part.PLUMB) ? lensed.withPlumb(own.plumb()) : lensed;
+        Pose lit = parts.contains(Part.NEUTRAL)
+                ? lensed.withNeutral(framing.pose().neutral().carriedTo(target.neutral()))
+                : lensed;
+        return parts.contains(Part.PLUMB) ? lit.withPlumb(own.plumb()) : lit;
     }
 
     private Pose pose(Pose target) {

@@ -11,6 +11,8 @@ public enum Part {
     LENS,
     /** How the camera is turned after the fact; each photo with its own focal length. */
     PLUMB,
+    /** Which light is neutral, and how much lighter the photo gets; not where a photo has a grey place of its own. */
+    NEUTRAL,
     /** Quarter turns. */
     TURN,
     MIRROR,

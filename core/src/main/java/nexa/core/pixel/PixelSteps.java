@@ -1,10 +1,16 @@
 package nexa.core.pixel;
 
 import java.util.List;
+import nexa.core.eye.GlowingEyes;
+import nexa.core.neutral.Neutral;
 
-/** All that is done to a picture's values on its way from the photo, in order. */
-public record PixelSteps(List<LightStep> light, List<FinishStep> finish) {
-    public static final PixelSteps NONE = new PixelSteps(List.of(), List.of());
+/**
+ * All that is done to a picture's values on its way from the photo, in order: eyes and light on the photo's own pixels,
+ * before sampling; the neutral in linear light and the finish on what was sampled. The neutral is the same wherever a pixel
+ * is, so it is done where there are fewer.
+ */
+public record PixelSteps(List<LightStep> light, GlowingEyes eyes, Neutral neutral, List<FinishStep> finish) {
+    public static final PixelSteps NONE = new PixelSteps(List.of(), GlowingEyes.NONE, Neutral.AS_FILED, List.of());
 
     public PixelSteps {
         light = List.copyOf(light);
@@ -13,11 +19,15 @@ public record PixelSteps(List<LightStep> light, List<FinishStep> finish) {
 
     /** Whether every pixel keeps its value. */
     public boolean isNone() {
-        return light.isEmpty() && finish.isEmpty();
+        return light.isEmpty() && eyes.isNone() && neutral.isNone() && finish.isEmpty();
     }
 
     /** A text that is the same exactly where the steps are; part of the key of whatever is kept of such a picture. */
     public String key() {
-        return isNone() ? "" : light + " " + finish;
+        if (isNone()) {
+            return "";
+        }
+        String values = eyes.isNone() && neutral.isNone() ? "" : " " + eyes.text() + " " + neutral.text();
+        return light + " " + finish + values;
     }
 }

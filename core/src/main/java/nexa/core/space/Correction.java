@@ -1,56 +1,106 @@
 package nexa.core.space;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import nexa.core.eye.GlowingEyes;
 import nexa.core.geometry.Mapping;
 import nexa.core.lens.Lens;
+import nexa.core.neutral.Neutral;
+import nexa.core.pixel.FinishStep;
 import nexa.core.pixel.LightStep;
+import nexa.core.pixel.PixelSteps;
 import nexa.core.plumb.Plumb;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is corrected of a photo before it is turned and tilted: its lens, then its plumb. What that comes to is worked out
- * once. Immutable.
+ * What is corrected of a photo before it is turned and tilted: its lens, then its plumb, which move places; the glow of its
+ * eyes and the colour of its light, which don't. What the former come to is worked out once. Immutable.
  */
 public final class Correction {
+    private static final String LENS = "lens";
+    private static final String PLUMB = "plumb";
+    private static final String NEUTRAL = "neutral";
+    private static final String EYES = "eyes";
+
+    /** The names of its parts' texts. */
+    public static final List<String> NAMES = List.of(LENS, PLUMB, NEUTRAL, EYES);
+
     public static final Correction NONE = new Correction(Lens.OFF, Plumb.NONE);
 
     private final Lens lens;
     private final Plumb plumb;
+    private final Neutral neutral;
+    private final GlowingEyes eyes;
     private final Mapping plumbed;
     private final Mapping mapping;
     private final LensOutline outline;
 
     public Correction(Lens lens, Plumb plumb) {
-        this(lens, plumb, new LensOutline(lens.distortion().inverse()));
+        this(lens, plumb, Neutral.AS_FILED, GlowingEyes.NONE);
     }
 
-    private Correction(Lens lens, Plumb plumb, LensOutline outline) {
+    public Correction(Lens lens, Plumb plumb, Neutral neutral, GlowingEyes eyes) {
+        this(lens, plumb, neutral, eyes, new LensOutline(lens.distortion().inverse()));
+    }
+
+    private Correction(Lens lens, Plumb plumb, Neutral neutral, GlowingEyes eyes, LensOutline outline) {
         this.lens = lens;
         this.plumb = plumb;
+        this.neutral = neutral;
+        this.eyes = eyes;
         this.outline = outline;
         this.plumbed = plumb.mapping(lens.reach());
         this.mapping = outline.lensed().then(plumbed);
     }
 
     /**
-     * From what {@link Lens#text} and {@link Plumb#text} said; null says nothing.
+     * From what the parts' own texts said, each by its name in {@link #texts}; null says nothing.
      *
      * @throws IllegalArgumentException if one is not such a text
      */
-    public static Correction parse(@Nullable String lens, @Nullable String plumb) {
-        return lens == null && plumb == null
-                ? NONE
-                : new Correction(
-                        lens == null ? Lens.OFF : Lens.parse(lens), plumb == null ? Plumb.NONE : Plumb.parse(plumb));
+    public static Correction parse(UnaryOperator<@Nullable String> texts) {
+        Correction parsed = new Correction(
+                part(texts, LENS, Lens::parse, Lens.OFF),
+                part(texts, PLUMB, Plumb::parse, Plumb.NONE),
+                part(texts, NEUTRAL, Neutral::parse, Neutral.AS_FILED),
+                part(texts, EYES, GlowingEyes::parse, GlowingEyes.NONE));
+        return parsed.equals(NONE) ? NONE : parsed;
+    }
+
+    private static <T> T part(
+            UnaryOperator<@Nullable String> texts, String name, Function<String, T> parse, T missing) {
+        String text = texts.apply(name);
+        return text == null ? missing : parse.apply(text);
+    }
+
+    /** What {@link #parse} reads, by names and in order; empty texts for what nothing is done about. */
+    public Map<String, String> texts() {
+        Map<String, String> texts = new LinkedHashMap<>();
+        texts.put(LENS, lens.text());
+        texts.put(PLUMB, plumb.text());
+        texts.put(NEUTRAL, neutral.text());
+        texts.put(EYES, eyes.text());
+        return texts;
     }
 
     public Correction withLens(Lens other) {
-        return new Correction(other, plumb);
+        return new Correction(other, plumb, neutral, eyes);
     }
 
     public Correction withPlumb(Plumb other) {
-        return new Correction(lens, other, outline);
+        return new Correction(lens, other, neutral, eyes, outline);
+    }
+
+    public Correction withNeutral(Neutral other) {
+        return new Correction(lens, plumb, other, eyes, outline);
+    }
+
+    public Correction withEyes(GlowingEyes other) {
+        return new Correction(lens, plumb, neutral, other, outline);
     }
 
     public Lens lens() {
@@ -59,6 +109,14 @@ public final class Correction {
 
     public Plumb plumb() {
         return plumb;
+    }
+
+    public Neutral neutral() {
+        return neutral;
+    }
+
+    public GlowingEyes eyes() {
+        return eyes;
     }
 
     /** From as shot to corrected, in the isotropic unit of both. */
@@ -91,6 +149,11 @@ public final class Correction {
         return lens.light();
     }
 
+    /** All that is done to the photo's values. */
+    public PixelSteps steps(List<FinishStep> finish) {
+        return new PixelSteps(light(), eyes, neutral, finish);
+    }
+
     /** Whether nothing is done to a photo. */
     public boolean isNone() {
         return keepsPlaces() && keepsValues();
@@ -98,21 +161,29 @@ public final class Correction {
 
     /** Whether each place of the photo as shot keeps its colour. */
     public boolean keepsValues() {
-        return light().isEmpty() && lens.red().isIdentity() && lens.blue().isIdentity();
+        return light().isEmpty()
+                && neutral.isNone()
+                && eyes.isNone()
+                && lens.red().isIdentity()
+                && lens.blue().isIdentity();
     }
 
     @Override
     public boolean equals(@Nullable Object other) {
-        return other instanceof Correction correction && lens.equals(correction.lens) && plumb.equals(correction.plumb);
+        return other instanceof Correction correction
+                && lens.equals(correction.lens)
+                && plumb.equals(correction.plumb)
+                && neutral.equals(correction.neutral)
+                && eyes.equals(correction.eyes);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(lens, plumb);
+        return Objects.hash(lens, plumb, neutral, eyes);
     }
 
     @Override
     public String toString() {
-        return lens.text() + "; " + plumb.text();
+        return texts().toString();
     }
 }

@@ -289,7 +289,8 @@ public final class PhotoSpace {
                 : toCorrected.then(correction().inverse());
     }
 
-    private Affine asShotToStored(Turn exif) {
+    /** From the isotropic unit of the photo as shot to stored pixels, continuous. */
+    public Affine asShotToStored(Turn exif) {
         PixelSize stored = exif.inverse().apply(asShot);
         return Affine.of(exif.inverse())
                 .then(Affine.scale(stored.longEdge(), stored.longEdge()))

@@ -1,8 +1,10 @@
 package nexa.core.space;
 
+import nexa.core.eye.GlowingEyes;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
+import nexa.core.neutral.Neutral;
 import nexa.core.plumb.Plumb;
 import nexa.core.trim.Trim;
 
@@ -49,6 +51,14 @@ public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
         return withCorrection(correction.withPlumb(other));
     }
 
+    public Pose withNeutral(Neutral other) {
+        return withCorrection(correction.withNeutral(other));
+    }
+
+    public Pose withEyes(GlowingEyes other) {
+        return withCorrection(correction.withEyes(other));
+    }
+
     public Pose withTrim(Trim other) {
         return new Pose(correction, turn, tilt, other);
     }
@@ -59,5 +69,13 @@ public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
 
     public Plumb plumb() {
         return correction.plumb();
+    }
+
+    public Neutral neutral() {
+        return correction.neutral();
+    }
+
+    public GlowingEyes eyes() {
+        return correction.eyes();
     }
 }

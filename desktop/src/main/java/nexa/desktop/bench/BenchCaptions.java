@@ -7,6 +7,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.paint.CanvasText;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
@@ -16,7 +17,7 @@ import nexa.words.Words;
 
 /** The line of words below the photo. */
 record BenchCaptions(
-        Session session, StrokeMemo memo, BenchText text, double width, double height, Optional<BenchFill.Look> fill) {
+        Session session, StrokeMemo memo, CanvasText text, double width, double height, Optional<BenchFill.Look> fill) {
     private static final double APART = 24;
 
     /** Below the photo: what it is on the left, how it is framed on the right. */
@@ -31,7 +32,7 @@ record BenchCaptions(
         boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
         String what = Words.name(photo.name()) + " · " + space.upright();
         String right = right(mode);
-        boolean room = BenchText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
+        boolean room = CanvasText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
         if (room || mode == BenchMode.FRAMING) {
             text.caption(left, middle - half, TextAlignment.LEFT, overPhoto);
@@ -51,7 +52,7 @@ record BenchCaptions(
     /** Whether a corner of the tilted photo lies where the captions are. */
     private boolean reachesDown(PhotoSpace space, LevelView view) {
         return space.edge().corners().stream()
-                .anyMatch(corner -> view.toScreen(corner).y() > height - BenchText.CAPTION_ROOM);
+                .anyMatch(corner -> view.toScreen(corner).y() > height - CanvasText.CAPTION_ROOM);
     }
 
     private String right(BenchMode mode) {
@@ -63,6 +64,8 @@ record BenchCaptions(
             case LEVELLING -> Words.of("bench.level.hint");
             case PLUMB -> Words.of("bench.plumb.hint");
             case TRIM -> Words.of("bench.trim.hint");
+            case NEUTRAL -> Words.of("bench.neutral.hint");
+            case EYES -> Words.of("bench.eyes.hint");
             case STRAIGHTENING -> Words.of("bench.straighten.hint");
             case DRAWING -> Words.of("bench.draw.hint");
             case MARKING -> Words.of("bench.mark.hint");

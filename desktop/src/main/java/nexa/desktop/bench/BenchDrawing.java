@@ -19,6 +19,7 @@ import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.paint.CanvasText;
 import nexa.desktop.paint.Crisp;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
@@ -55,7 +56,7 @@ final class BenchDrawing {
     private final Keys keys;
     private final StrokeMemo memo;
     private final Crisp crisp;
-    private final BenchText text;
+    private final CanvasText text;
     private final double width;
     private final double height;
 
@@ -72,7 +73,7 @@ final class BenchDrawing {
         this.keys = keys;
         this.memo = memo;
         this.crisp = new Crisp(pixelScale);
-        this.text = new BenchText(canvas, width, height);
+        this.text = new CanvasText(canvas, width, height);
         this.width = width;
         this.height = height;
     }
@@ -237,6 +238,11 @@ final class BenchDrawing {
     /** Lines that were drawn on the photo or found in it. */
     BenchLines lines() {
         return new BenchLines(canvas, session, text);
+    }
+
+    /** Places of the photo that are touched. */
+    BenchSpots spots(LevelView view) {
+        return new BenchSpots(canvas, view, session.space().orElseThrow(), text);
     }
 
     /** Below the photo: what it is, and how it is framed. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -25,6 +26,7 @@ import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Side;
 import nexa.core.trim.Trim;
 import nexa.desktop.model.Marking;
+import nexa.desktop.repair.Touch;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Shown;
 
@@ -220,6 +222,27 @@ sealed interface BenchGesture {
                         case RIGHT -> own.x() - kept.right();
                         case BOTTOM -> own.y() - kept.bottom();
                     });
+        }
+    }
+
+    /** Touches a place of the photo. */
+    record Touching(PhotoSpace space, Touch touch) implements BenchGesture {
+        static Touching at(PhotoSpace space, Point pointer, Function<Point, Touch> touched) {
+            return new Touching(space, touched.apply(space.toAsShot(pointer)));
+        }
+
+        @Override
+        public Shown at(Session session, Point pointer, Held held) {
+            return Shown.of(touch.at(session.framing(), space.toAsShot(pointer)));
+        }
+
+        void done(Point pointer, boolean clicked) {
+            touch.done(space.toAsShot(pointer), clicked);
+        }
+
+        @Override
+        public String label() {
+            return "edit.eyes";
         }
     }
 

@@ -16,6 +16,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;

@@ -16,6 +16,7 @@ import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.PlumbWords;
 import nexa.desktop.model.Plumbing;
+import nexa.desktop.paint.CanvasText;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.repair.TrimWords;
@@ -33,9 +34,9 @@ final class BenchLines {
 
     private final GraphicsContext canvas;
     private final Session session;
-    private final BenchText text;
+    private final CanvasText text;
 
-    BenchLines(GraphicsContext canvas, Session session, BenchText text) {
+    BenchLines(GraphicsContext canvas, Session session, CanvasText text) {
         this.canvas = canvas;
         this.session = session;
         this.text = text;

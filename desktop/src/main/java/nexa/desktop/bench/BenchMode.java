@@ -14,11 +14,30 @@ public enum BenchMode {
     STRAIGHTENING,
     /** Drags the sides of what counts as photo; stays until one is done with it or goes on. */
     TRIM,
+    /** Takes a place for grey; stays while one goes on to other photos. */
+    NEUTRAL,
+    /** Draws circles around eyes that glow; stays while one goes on to other photos. */
+    EYES,
     /** Sets subject marks; stays while one goes on to other photos. */
     MARKING;
 
     /** Whether more than one drag is meant. */
     boolean stays() {
-        return this == MARKING || this == PLUMB || this == TRIM;
+        return goesOn() || this == PLUMB || this == TRIM;
+    }
+
+    /** Whether it is meant for the next photo too. */
+    boolean goesOn() {
+        return this == MARKING || touches();
+    }
+
+    /** Whether places of the photo are touched, and its frame is not what is worked at. */
+    boolean touches() {
+        return this == NEUTRAL || this == EYES;
+    }
+
+    /** Whether a drag changes what the frame measures. */
+    boolean measures() {
+        return this != MARKING && this != TRIM && !touches();
     }
 }

@@ -48,6 +48,7 @@ final class BenchPointer {
     private final Runnable redraw;
     private final Session session;
     private final LineKnobs knobs;
+    private final Spots spots;
     private final Levelling levelling;
     private final Plumbing plumbing;
     private final Marking marking;
@@ -82,6 +83,7 @@ final class BenchPointer {
         this.redraw = redraw;
         this.session = models.session();
         this.knobs = new LineKnobs(session, models.levelling(), models.plumbing());
+        this.spots = new Spots(models.neutrals(), models.eyes());
         this.levelling = models.levelling();
         this.plumbing = models.plumbing();
         this.marking = models.marking();
@@ -154,6 +156,9 @@ final class BenchPointer {
             case TRIM ->
                 BenchGesture.MoveTrimSide.at(session.space().orElseThrow(), pointer, REACH / scale())
                         .map(BenchGesture.class::cast);
+            case NEUTRAL, EYES ->
+                Optional.of(
+                        BenchGesture.Touching.at(session.space().orElseThrow(), pointer, spots.touches(mode.get())));
             case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
             case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
             case FRAMING ->
@@ -255,6 +260,8 @@ final class BenchPointer {
             if (at.distance(pressed) >= CLICK) {
                 plumbing.add(drawn.space(), drawn.from(), drawn.to());
             }
+        } else if (done instanceof BenchGesture.Touching touching) {
+            camera.toLevel(at).ifPresent(level -> touching.done(level, at.distance(pressed) < CLICK));
         } else if (done instanceof BenchGesture.DrawEdge drawn) {
             bendByLine.straighten(drawn.space(), drawn.points());
         } else {
@@ -296,6 +303,9 @@ final class BenchPointer {
     private void moved(MouseEvent event) {
         at = new Point(event.getX(), event.getY());
         hover(outlineAt(at));
+        if (mode.get() == BenchMode.NEUTRAL) {
+            redraw.run(); // the enlarged pixels go with it
+        }
         showCursor();
     }
 
@@ -323,12 +333,7 @@ final class BenchPointer {
         if (outline.isPresent() || camera.isOverNeighbour(-1, at) || camera.isOverNeighbour(1, at)) {
             return Cursor.HAND;
         }
-        Optional<Point> pointer = camera.toLevel(at);
-        Optional<Frame> frame = session.frame();
-        if (pointer.isEmpty() || frame.isEmpty()) {
-            return Cursor.DEFAULT;
-        }
-        return grip(frame.get(), pointer.get()).map(Cursors::of).orElse(Cursors.TILT);
+        return Cursors.framing(session.frame(), camera.toLevel(at), () -> REACH / scale());
     }
 
     // ---- drawing ----
@@ -338,7 +343,7 @@ final class BenchPointer {
         shown.ifPresent(now -> drawing.guides(view, now));
         outline.ifPresent(shape -> drawing.outline(view, shape, at));
         gesture.filter(g -> !drawing.lines().drawn(view, g))
-                .filter(g -> shown.isPresent() && mode.get() != BenchMode.MARKING && mode.get() != BenchMode.TRIM)
+                .filter(g -> shown.isPresent() && mode.get().measures())
                 .ifPresent(g -> drawing.readout(at));
     }
 }

@@ -8,6 +8,7 @@ import nexa.core.geometry.Mapping;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.imaging.render.CorrectedRaster;
 

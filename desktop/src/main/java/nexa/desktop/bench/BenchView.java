@@ -41,6 +41,7 @@ public final class BenchView extends Region {
     private final Plumbing plumbing;
     private final Trimming trimming;
     private final BenchFill fill;
+    private final Spots spots;
     private final BendByLine bendByLine;
     private final Marking marking;
     private final Keys keys;
@@ -60,6 +61,7 @@ public final class BenchView extends Region {
         this.plumbing = models.plumbing();
         this.trimming = models.trimming();
         this.fill = new BenchFill(models.filling());
+        this.spots = new Spots(models.neutrals(), models.eyes());
         this.bendByLine = models.bendByLine();
         this.marking = models.marking();
         this.keys = keys;
@@ -115,6 +117,9 @@ public final class BenchView extends Region {
                 plumbing.verdictProperty().subscribe(verdict -> redraw()),
                 trimming.verdictProperty().subscribe(verdict -> redraw()),
                 fill.subscribe(this::redraw),
+                spots.neutrals().verdictProperty().subscribe(verdict -> redraw()),
+                spots.eyes().verdictProperty().subscribe(verdict -> redraw()),
+                spots.eyes().chosenProperty().subscribe(which -> redraw()),
                 bendByLine.drawnProperty().subscribe(line -> redraw()),
                 marking.proposalsProperty().subscribe(proposals -> redraw()),
                 session.list().photosProperty().subscribe(photos -> showNeighbours()),
@@ -168,7 +173,7 @@ public final class BenchView extends Region {
 
     private void showPhoto(Optional<Photo> photo) {
         pointer.letGo();
-        if (mode.get() != BenchMode.MARKING) {
+        if (!mode.get().goesOn()) {
             mode.set(BenchMode.FRAMING);
         }
         showNeighbours();
@@ -231,7 +236,8 @@ public final class BenchView extends Region {
 
     /** Gives up what goes on; false if nothing did. */
     public boolean escape() {
-        boolean busy = pointer.isBusy()
+        boolean busy = spots.forget()
+                || pointer.isBusy()
                 || mode.get() != BenchMode.FRAMING
                 || levelling.verdictProperty().get().isPresent()
                 || !levelling.linesProperty().get().isEmpty()
@@ -294,7 +300,10 @@ public final class BenchView extends Region {
                 view.get(),
                 pictures.current().pixels(),
                 new BenchDrawing.During(
-                        tilting.get() || mode.get() == BenchMode.PLUMB, adjusting, bare, mode.get() == BenchMode.TRIM),
+                        tilting.get() || mode.get() == BenchMode.PLUMB,
+                        adjusting,
+                        bare,
+                        mode.get() == BenchMode.TRIM || mode.get().touches()),
                 fill.current());
         if (!bare) {
             drawing.marks(
@@ -307,8 +316,19 @@ public final class BenchView extends Region {
         lines.plumbing(view.get(), plumbing);
         lines.trimming(view.get(), trimming, mode.get() == BenchMode.TRIM);
         bendByLine.drawnProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
+        touched(drawing.spots(view.get()));
         if (!bare) {
             drawing.captions(photo.get(), mode.get(), camera.zoomFactor(), fill.current());
+        }
+    }
+
+    private void touched(BenchSpots drawn) {
+        if (mode.get() == BenchMode.EYES) {
+            drawn.eyes(spots.eyes());
+        }
+        if (mode.get() == BenchMode.NEUTRAL) {
+            drawn.neutral(spots.neutrals());
+            pictures.current().pixels().ifPresent(photo -> drawn.enlarged(photo, pointer.place()));
         }
     }
 }

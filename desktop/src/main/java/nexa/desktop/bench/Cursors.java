@@ -3,6 +3,7 @@ package nexa.desktop.bench;
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
 import javafx.scene.Cursor;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.gesture.Grip;
 import nexa.core.space.PhotoSpace;
@@ -10,7 +11,7 @@ import nexa.core.space.PhotoSpace;
 /** What the pointer would do, as a cursor. */
 final class Cursors {
     /** Outside the frame a drag turns the photo. */
-    static final Cursor TILT = Cursor.OPEN_HAND;
+    private static final Cursor TILT = Cursor.OPEN_HAND;
 
     private Cursors() {}
 
@@ -21,7 +22,16 @@ final class Cursors {
                 .orElse(Cursor.DEFAULT);
     }
 
-    static Cursor of(Grip grip) {
+    /** @param reach the same for a frame's sides and corners */
+    static Cursor framing(Optional<Frame> frame, Optional<Point> pointer, DoubleSupplier reach) {
+        return pointer.isEmpty() || frame.isEmpty()
+                ? Cursor.DEFAULT
+                : Grip.at(frame.get(), pointer.get(), reach.getAsDouble())
+                        .map(Cursors::of)
+                        .orElse(TILT);
+    }
+
+    private static Cursor of(Grip grip) {
         return switch (grip) {
             case TOP_LEFT -> Cursor.NW_RESIZE;
             case TOP_RIGHT -> Cursor.NE_RESIZE;

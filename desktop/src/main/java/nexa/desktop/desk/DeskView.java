@@ -22,6 +22,7 @@ import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 import nexa.desktop.bench.BenchMode;
+import nexa.desktop.desk.area.WorkAreas;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
@@ -36,6 +37,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
@@ -85,8 +87,7 @@ public final class DeskView extends HBox {
     private final Button marks;
     private final Button lens;
     private final Button fill;
-    private final PlumbArea plumb;
-    private final TrimArea trim;
+    private final WorkAreas areas;
     private final Button clear;
     private final Button check;
     private final Subscription subscriptions;
@@ -122,8 +123,6 @@ public final class DeskView extends HBox {
         this.lens = Buttons.command(MaterialDesignC.CAMERA_IRIS, Command.LENS, keys, () -> open(DeskPane.LENS));
         this.fill = Buttons.command(MaterialDesignF.FORMAT_COLOR_FILL, Command.FILL, keys, () -> open(DeskPane.FILL));
         fill.setId("open-FILL");
-        this.plumb = new PlumbArea(models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB));
-        this.trim = new TrimArea(models, keys, mode, actions::autoTrim);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox usual = new HBox(
@@ -135,11 +134,9 @@ public final class DeskView extends HBox {
                 actionArea());
         usual.getStyleClass().add("desk-usual");
         usual.setAlignment(Pos.CENTER_LEFT);
-        HBox.setHgrow(usual, Priority.ALWAYS);
-        getChildren().addAll(tilting, usual, plumb, trim);
-        mode.subscribe(now -> show(usual, now != BenchMode.PLUMB && now != BenchMode.TRIM));
-        mode.subscribe(now -> show(trim, now == BenchMode.TRIM));
-        mode.subscribe(now -> show(plumb, now == BenchMode.PLUMB));
+        this.areas =
+                new WorkAreas(usual, models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB), actions::autoTrim);
+        getChildren().addAll(tilting, areas);
         subscriptions = Subscription.combine(
                 widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
                 session.formatProperty().subscribe(f -> refresh()),
@@ -150,11 +147,6 @@ public final class DeskView extends HBox {
                 session.settings().ppiProperty().subscribe(ppi -> refresh()));
     }
 
-    private static void show(Node area, boolean shows) {
-        area.setVisible(shows);
-        area.setManaged(shows);
-    }
-
     private Button pane(Ikon icon, String words, DeskPane pane) {
         Button button = Buttons.icon(icon, words, () -> open(pane));
         button.setId("open-" + pane);
@@ -163,7 +155,7 @@ public final class DeskView extends HBox {
 
     /** Opens a pane beside its button, or closes it. */
     public void open(DeskPane pane) {
-        actions.toggle(pane, plumb.isVisible() ? plumb : button(pane));
+        actions.toggle(pane, areas.plumb().orElseGet(() -> button(pane)));
     }
 
     private Node button(DeskPane pane) {
@@ -175,7 +167,7 @@ public final class DeskView extends HBox {
             case ALTERNATES -> alternates;
             case CARRY -> carry;
             case MARKS -> marks;
-            case PLUMB -> plumb;
+            case PLUMB -> areas;
             case LENS -> lens;
             case FILL -> fill;
         };
@@ -184,8 +176,7 @@ public final class DeskView extends HBox {
     public void dispose() {
         subscriptions.unsubscribe();
         tilting.dispose();
-        plumb.dispose();
-        trim.dispose();
+        areas.dispose();
         picker.dispose();
     }
 
@@ -217,7 +208,11 @@ public final class DeskView extends HBox {
         ToggleButton mark = TurnArea.mode(MaterialDesignT.TARGET, Command.MARK, keys, mode, BenchMode.MARKING);
         mark.setId("mark");
         marks.setId("open-MARKS");
-        VBox area = new VBox(6, new HBox(4, draw, lock, mark, fill), new HBox(4, swap, look, marks));
+        ToggleButton grey = TurnArea.mode(MaterialDesignE.EYEDROPPER, Command.NEUTRAL, keys, mode, BenchMode.NEUTRAL);
+        grey.setId("neutral");
+        ToggleButton eye = TurnArea.mode(MaterialDesignE.EYE_OUTLINE, Command.EYES, keys, mode, BenchMode.EYES);
+        eye.setId("eyes");
+        VBox area = new VBox(6, new HBox(4, draw, lock, mark, fill, grey), new HBox(4, swap, look, marks, eye));
         area.setAlignment(Pos.CENTER);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;

@@ -23,6 +23,7 @@ import nexa.core.lens.LensAmounts;
 import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensProfile;
 import nexa.core.lens.LensUse;
+import nexa.desktop.desk.area.AmountSlider;
 import nexa.desktop.model.LensModel;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;

@@ -9,6 +9,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.plumb.Plumb;
+import nexa.desktop.desk.area.AmountSlider;
 import nexa.desktop.model.Plumbing;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;

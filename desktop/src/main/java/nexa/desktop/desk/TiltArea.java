@@ -8,6 +8,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import nexa.core.geometry.Tilt;
+import nexa.desktop.desk.area.AngleRuler;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
 import nexa.words.Words;

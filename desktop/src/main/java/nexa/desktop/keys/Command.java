@@ -108,6 +108,8 @@ public enum Command {
     LENS(Group.LEVEL, new KeyPress(L, true, true)),
     TRIM(Group.LEVEL, shortcut(T)),
     AUTO_TRIM(Group.LEVEL, new KeyPress(T, true, true)),
+    NEUTRAL(Group.LEVEL, shortcut(D)),
+    EYES(Group.LEVEL, new KeyPress(I, true, true)),
 
     OVERLAY(Group.LOOK, G),
     OVERLAY_TURN(Group.LOOK, shift(G)),

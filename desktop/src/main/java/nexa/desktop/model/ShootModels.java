@@ -2,7 +2,9 @@ package nexa.desktop.model;
 
 import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
+import nexa.desktop.repair.EyeMending;
 import nexa.desktop.repair.Filling;
+import nexa.desktop.repair.Neutrals;
 import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
@@ -15,6 +17,8 @@ public record ShootModels(
         Plumbing plumbing,
         Trimming trimming,
         Filling filling,
+        Neutrals neutrals,
+        EyeMending eyes,
         LensModel lens,
         BendByLine bendByLine,
         Marking marking,
@@ -37,6 +41,8 @@ public record ShootModels(
                 new Plumbing(session, lenses, work, fx),
                 new Trimming(session, work, fx),
                 new Filling(session, work, fx),
+                new Neutrals(session, work, fx),
+                new EyeMending(session, work, fx),
                 lens,
                 new BendByLine(session),
                 new Marking(session, work, fx),

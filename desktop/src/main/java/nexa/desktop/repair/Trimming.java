@@ -2,8 +2,6 @@ package nexa.desktop.repair;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -16,11 +14,8 @@ import nexa.core.trim.Side;
 import nexa.core.trim.Trim;
 import nexa.core.trim.TrimFinding;
 import nexa.desktop.session.Session;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.trim.AutoTrimmer;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** Leaving the current photo's borders out: by hand, or by what is found of them. */
 public final class Trimming {
@@ -36,13 +31,9 @@ public final class Trimming {
         record Failed() implements Verdict {}
     }
 
-    private static final Logger LOG = LoggerFactory.getLogger(Trimming.class);
-
     private final Session session;
-    private final Executor work;
-    private final Executor fx;
+    private final Looking looking;
     private final ReadOnlyObjectWrapper<Optional<Verdict>> verdict = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private long latest;
 
     /**
      * @param work where photos are decoded
@@ -50,8 +41,7 @@ public final class Trimming {
      */
     public Trimming(Session session, Executor work, Executor fx) {
         this.session = session;
-        this.work = work;
-        this.fx = fx;
+        this.looking = new Looking(work, fx);
         session.photoProperty().subscribe(photo -> forget());
     }
 
@@ -126,11 +116,6 @@ public final class Trimming {
         session.gestures().edit("edit.trim", framing.withPose(pose.withTilt(AutoTrimmer.straight(pose, pose.trim()))));
     }
 
-    /** What is read of a photo off the interface's thread. */
-    private interface Reading<T> {
-        T of(Photo photo) throws UnreadablePhotoException;
-    }
-
     /** Looks for the photo's borders and trims them if they leave no doubt; says so either way. */
     public void automatic() {
         look(photo -> AutoTrimmer.find(session.shoot(), photo), this::show);
@@ -159,36 +144,17 @@ public final class Trimming {
         }
     }
 
-    /** What comes too late is dropped; what fails is said. */
-    private <T> void look(Reading<T> reading, Consumer<T> show) {
+    /** What fails is said. */
+    private <T> void look(Looking.Reading<T> reading, Consumer<T> show) {
         session.photo().filter(Photo::isReadable).ifPresent(photo -> {
             verdict.set(Optional.of(new Verdict.Searching()));
-            long mine = ++latest;
-            CompletableFuture.supplyAsync(() -> read(photo, reading), work)
-                    .whenCompleteAsync(
-                            (found, failure) -> {
-                                if (mine == latest && found != null) {
-                                    show.accept(found);
-                                } else if (mine == latest) {
-                                    LOG.warn("{} was not looked at", photo.file(), failure);
-                                    verdict.set(Optional.of(new Verdict.Failed()));
-                                }
-                            },
-                            fx);
+            looking.at(photo, reading, show, () -> verdict.set(Optional.of(new Verdict.Failed())));
         });
-    }
-
-    private static <T> T read(Photo photo, Reading<T> reading) {
-        try {
-            return reading.of(photo);
-        } catch (UnreadablePhotoException failed) {
-            throw new CompletionException(failed);
-        }
     }
 
     /** Takes a finding out of view; the trim stays. */
     public void forget() {
-        latest++;
+        looking.forget();
         verdict.set(Optional.empty());
     }
 }

@@ -27,16 +27,6 @@ final class MatrixProfile {
         }
     }
 
-    private static final double[] D65 = xyz(0.3127, 0.3290);
-
-    /** The profile connection space's white (ICC.1:2022, 7.2.16). */
-    private static final double[] D50 = {0.9642, 1.0, 0.8249};
-
-    /** The Bradford cone responses (ICC.1:2022, annex E). */
-    private static final double[][] BRADFORD = {
-        {0.8951, 0.2664, -0.1614}, {-0.7502, 1.7135, 0.0367}, {0.0389, -0.0685, 1.0296}
-    };
-
     /** g, a, b, c, d of sRGB's curve (IEC 61966-2-1) as a parametric curve of type 3. */
     private static final double[] SRGB_CURVE = {2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045};
 
@@ -45,12 +35,12 @@ final class MatrixProfile {
     private MatrixProfile() {}
 
     static byte[] bytes(String name, Primaries primaries) {
-        double[][] adaptation = adaptation();
+        double[][] adaptation = Adaptation.matrix(Adaptation.D65, Adaptation.D50);
         double[][] colorants = Matrix3.product(adaptation, toXyz(primaries.xy));
         Map<String, byte[]> tags = new LinkedHashMap<>();
         tags.put("desc", text(name));
         tags.put("cprt", text("Public domain"));
-        tags.put("wtpt", xyzTag(D50));
+        tags.put("wtpt", xyzTag(Adaptation.D50));
         tags.put("chad", matrixTag(adaptation));
         String[] channels = {"r", "g", "b"};
         for (int c = 0; c < 3; c++) {
@@ -60,29 +50,17 @@ final class MatrixProfile {
         return assembled(tags);
     }
 
-    private static double[] xyz(double x, double y) {
-        return new double[] {x / y, 1, (1 - x - y) / y};
-    }
-
     /** From linear RGB to XYZ, scaled so that equal parts give the white (as in SMPTE RP 177). */
     private static double[][] toXyz(double[] xy) {
         double[][] unscaled = new double[3][3];
         for (int c = 0; c < 3; c++) {
-            double[] primary = xyz(xy[2 * c], xy[2 * c + 1]);
+            double[] primary = Adaptation.xyz(xy[2 * c], xy[2 * c + 1]);
             for (int row = 0; row < 3; row++) {
                 unscaled[row][c] = primary[row];
             }
         }
-        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), D65);
+        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), Adaptation.D65);
         return Matrix3.product(unscaled, Matrix3.diagonal(parts));
-    }
-
-    /** From D65 to D50 by scaling cone responses. */
-    private static double[][] adaptation() {
-        double[] from = Matrix3.product(BRADFORD, D65);
-        double[] to = Matrix3.product(BRADFORD, D50);
-        double[][] scaled = Matrix3.diagonal(new double[] {to[0] / from[0], to[1] / from[1], to[2] / from[2]});
-        return Matrix3.product(Matrix3.inverse(BRADFORD), Matrix3.product(scaled, BRADFORD));
     }
 
     private static byte[] text(String text) {
@@ -154,7 +132,7 @@ final class MatrixProfile {
         header.putShort(24, (short) 2026).putShort(26, (short) 1).putShort(28, (short) 1); // creation date
         header.put(36, ascii("acsp"));
         for (int i = 0; i < 3; i++) {
-            header.putInt(68 + 4 * i, fixed(D50[i]));
+            header.putInt(68 + 4 * i, fixed(Adaptation.D50[i]));
         }
         return header.array();
     }

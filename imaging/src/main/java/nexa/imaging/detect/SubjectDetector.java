@@ -23,6 +23,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.geometry.Point;
+import nexa.imaging.face.Face;
+import nexa.imaging.face.FaceFinder;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -50,8 +52,8 @@ public final class SubjectDetector {
 
     private static final double LEAST_TOGETHER = 0.6;
 
-    /** Where faces are looked for, in pixels of the long edge: in fewer, eyes are too small. */
-    private static final int FACE_EDGE = 800;
+    /** Where faces are looked for, in pixels of the long edge. */
+    private static final int FACE_EDGE = 400;
 
     private SubjectDetector() {}
 
@@ -70,7 +72,11 @@ public final class SubjectDetector {
             throws UnreadablePhotoException {
         try (Picture picture = previews.picture(file, facts, FACE_EDGE)) {
             double scale = (double) facts.asShot().longEdge() / picture.size().longEdge();
-            return FaceDetector.eyes(picture).stream()
+            return FaceFinder.find(picture).stream()
+                    .max(Comparator.comparingDouble(Face::width))
+                    .map(Face::eyes)
+                    .orElse(List.of())
+                    .stream()
                     .map(eye -> eye.times(scale))
                     .toList();
         }

@@ -12,11 +12,13 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.outline.Region;
-import nexa.core.pixel.LightStep;
+import nexa.core.pixel.PixelSteps;
 import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.eye.MendedEye;
+import nexa.imaging.neutral.Neutralizer;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Raster;
 import org.bytedeco.javacpp.IntPointer;
@@ -49,7 +51,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
         Mapping toAsShot = Affine.scale(1 / scale, 1 / scale)
                 .then(Affine.translation(box.left(), box.top()))
                 .then(corrected.asShotToLevel().inverse());
-        try (Mat lit = lit(plain, space.pose().correction().light(), screen)) {
+        try (Mat lit = lit(plain, space, screen, toPicture(space, plain))) {
             return new CorrectedRaster(
                     sampled(lit, space.colours(toAsShot, toPicture(space, plain)), size, BORDER_CONSTANT),
                     wholePixels(box, size, scale));
@@ -67,7 +69,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
     public static Raster lit(Raster plain, PhotoSpace space, Profile screen) {
         Affine toPicture = toPicture(space, plain);
         ColourMaps colours = space.colours(toPicture.inverse(), toPicture);
-        try (Mat lit = lit(plain, space.pose().correction().light(), screen)) {
+        try (Mat lit = lit(plain, space, screen, toPicture)) {
             PixelSize size = new PixelSize(plain.width(), plain.height());
             return colours.areAlike() ? raster(lit) : sampled(lit, colours, size, BORDER_REPLICATE);
         }
@@ -82,16 +84,20 @@ public record CorrectedRaster(Raster raster, Frame box) {
                 .then(Affine.translation(picture.width() / 2.0, picture.height() / 2.0));
     }
 
-    private static Mat lit(Raster plain, List<LightStep> steps, Profile screen) {
+    private static Mat lit(Raster plain, PhotoSpace space, Profile screen, Affine toPicture) {
         Mat mat = new Mat(plain.height(), plain.width(), CV_8UC4);
         try (IntPointer pixels = new IntPointer(mat.data())) {
             pixels.put(plain.argb(), 0, plain.argb().length);
         }
-        if (steps.isEmpty()) {
+        PixelSteps steps = space.pose().correction().steps(List.of());
+        if (steps.isNone()) {
             return mat;
         }
         try (Picture whole = new Picture(mat)) {
-            return LightSteps.apply(whole, Optional.of(screen), steps).mat();
+            MendedEye.mend(whole, steps.eyes(), toPicture);
+            Picture lit = LightSteps.apply(whole, Optional.of(screen), steps.light());
+            new Neutralizer(steps.neutral(), Optional.of(screen)).apply(lit);
+            return lit.mat();
         }
     }
 

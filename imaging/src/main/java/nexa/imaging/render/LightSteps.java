@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.pixel.LightStep;
 import nexa.imaging.colour.Profile;
-import nexa.imaging.colour.ToneCurve;
+import nexa.imaging.colour.ToneTable;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
@@ -13,11 +13,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Steps before sampling, for one photo: on its own pixels, in linear light. Shared by threads. */
 final class LightSteps {
-    /** Entries from light back to values; by its square root, as darkness needs finer steps. */
-    private static final int BACK = 1 << 16;
-
-    private final double[] toLight;
-    private final int[] toValue = new int[BACK + 1];
+    private final ToneTable tones;
     private final List<LightStep> steps;
     private final Places places;
     private final Optional<GainTable> table;
@@ -28,22 +24,9 @@ final class LightSteps {
      */
     LightSteps(Picture photo, Optional<Profile> profile, List<LightStep> steps) {
         this.steps = steps;
-        int most = photo.bits() == 16 ? 0xFFFF : 0xFF;
-        ToneCurve curve = ToneCurve.of(profile);
-        toLight = new double[most + 1];
-        for (int value = 0; value <= most; value++) {
-            toLight[value] = curve.toLight((double) value / most);
-        }
-        int value = 0;
-        for (int i = 0; i <= BACK; i++) {
-            double light = (double) i / BACK * i / BACK;
-            while (value < most && Math.abs(toLight[value + 1] - light) <= Math.abs(toLight[value] - light)) {
-                value++;
-            }
-            toValue[i] = value;
-        }
+        tones = new ToneTable(photo.bits(), profile);
         places = new Places(photo.mat());
-        table = most == 0xFF ? Optional.of(new GainTable(this)) : Optional.empty();
+        table = photo.bits() == 8 ? Optional.of(new GainTable(this)) : Optional.empty();
     }
 
     /**
@@ -79,8 +62,7 @@ final class LightSteps {
     }
 
     private int lit(int value, double gain) {
-        double light = Math.min(1, toLight[value] * gain);
-        return toValue[(int) Math.round(Math.sqrt(light) * BACK)];
+        return tones.toValue(tones.toLight(value) * gain);
     }
 
     private void shorts(UShortIndexer values, Mat part, int left, int top) {

@@ -1,14 +1,14 @@
 package nexa.imaging.render;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
-import nexa.core.pixel.LightStep;
+import nexa.core.pixel.PixelSteps;
 import nexa.core.space.ColourMaps;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.neutral.Neutralizer;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -39,21 +39,28 @@ public final class SinglePass {
 
     /** The same with each colour from its own place. A grey picture is all green; so is how opaque a pixel is. */
     public static Picture render(Picture source, ColourMaps outputToSource, PixelSize output) {
-        return render(new Looked(source.mat(), Optional.empty()), outputToSource, output);
+        return render(Looked.of(source), outputToSource, output);
     }
 
     /**
-     * The same of a photo whose light is changed first, where it is looked at.
+     * The same of a photo whose values are changed: before sampling, where it is looked at, and after it.
      *
      * @param profile of its pixels; empty if they are taken for sRGB
+     * @param steps all but what finishes a picture
+     * @param toSource from the isotropic unit of the photo as shot to the source's pixels
      */
     public static Picture render(
             Picture source,
             Optional<Profile> profile,
-            List<LightStep> light,
+            PixelSteps steps,
+            Affine toSource,
             ColourMaps outputToSource,
             PixelSize output) {
-        return render(Looked.of(source, profile, light), outputToSource, output);
+        try (Looked looked = Looked.of(source, profile, steps, toSource)) {
+            Picture rendered = render(looked, outputToSource, output);
+            new Neutralizer(steps.neutral(), profile).apply(rendered);
+            return rendered;
+        }
     }
 
     private static Picture render(Looked source, ColourMaps outputToSource, PixelSize output) {

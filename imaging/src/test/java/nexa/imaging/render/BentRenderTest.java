@@ -4,7 +4,6 @@ import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import java.util.Optional;
 import java.util.function.ToDoubleBiFunction;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
@@ -175,7 +174,7 @@ class BentRenderTest {
                         .map(LowPass::reach)
                         .orElse(0);
                 Seen seen = Seen.of(Affine.scale(reduction, reduction), 192, 192);
-                try (SourcePart part = SourcePart.of(new Looked(scene.mat(), Optional.empty()), seen, block, reach)) {
+                try (SourcePart part = SourcePart.of(Looked.of(scene), seen, block, reach)) {
                     assertTrue(
                             part.pixels().cols() < 3400,
                             reduction + ": " + part.pixels().cols());

@@ -24,7 +24,7 @@ import nexa.core.lens.Lens;
 import nexa.core.lens.LensTerms;
 import nexa.core.lens.LensUse;
 import nexa.core.pixel.CornerLight;
-import nexa.core.pixel.LightStep;
+import nexa.core.pixel.PixelSteps;
 import nexa.core.plumb.Plumb;
 import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
@@ -116,11 +116,12 @@ class CorrectedRenderTest {
     void light_isGivenWhereThePictureLooks() {
         PhotoSpace lit = space(Optional.of(new CornerLight(-0.5, 0.1, 0)));
         ColourMaps maps = lit.outputToStoredColours(Turn.NONE, new Frame(0.01, 0, 0.8, 0.64), OUTPUT);
-        List<LightStep> steps = lit.pose().correction().light();
+        PixelSteps steps = lit.pose().correction().steps(List.of());
         try (Picture photo = TestPhotos.scene(PHOTO.width(), PHOTO.height());
-                Picture whole = LightSteps.apply(photo, Optional.empty(), steps);
+                Picture whole = LightSteps.apply(photo, Optional.empty(), steps.light());
                 Picture expected = SinglePass.render(whole, maps, OUTPUT);
-                Picture rendered = SinglePass.render(photo, Optional.empty(), steps, maps, OUTPUT)) {
+                Picture rendered = SinglePass.render(
+                        photo, Optional.empty(), steps, lit.asShotToStored(Turn.NONE), maps, OUTPUT)) {
             assertTrue(TestPhotos.psnr(expected, rendered) > 60);
         }
     }

@@ -9,7 +9,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
+import nexa.core.eye.GlowingEye;
+import nexa.core.eye.GlowingEyes;
+import nexa.core.geometry.Point;
+import nexa.core.neutral.Neutral;
+import nexa.core.neutral.White;
 import nexa.core.pixel.CornerLight;
+import nexa.core.pixel.FinishStep;
+import nexa.core.pixel.LightStep;
 import nexa.core.pixel.PixelSteps;
 import nexa.core.pixel.Sharpened;
 import nexa.imaging.TestPhotos;
@@ -102,13 +109,26 @@ class LightStepsTest {
         }
     }
 
+    private static PixelSteps steps(List<LightStep> light, List<FinishStep> finish) {
+        return new PixelSteps(light, GlowingEyes.NONE, Neutral.AS_FILED, finish);
+    }
+
     @Test
     void keys_differExactlyWhereStepsDo() {
         assertTrue(PixelSteps.NONE.isNone() && PixelSteps.NONE.key().isEmpty());
-        PixelSteps lit = new PixelSteps(List.of(DARK), List.of());
-        PixelSteps sharp = new PixelSteps(List.of(), List.of(new Sharpened(0.6, 0.5)));
-        assertEquals(lit.key(), new PixelSteps(List.of(new CornerLight(-0.3, -0.1, 0.02)), List.of()).key());
+        PixelSteps lit = steps(List.of(DARK), List.of());
+        PixelSteps sharp = steps(List.of(), List.of(new Sharpened(0.6, 0.5)));
+        assertEquals(
+                lit.key(),
+                steps(List.of(new CornerLight(-0.3, -0.1, 0.02)), List.of()).key());
         assertNotEquals(lit.key(), sharp.key());
-        assertNotEquals(lit.key(), new PixelSteps(List.of(new CornerLight(-0.3, -0.1, 0.03)), List.of()).key());
+        GlowingEyes eyes = new GlowingEyes(List.of(new GlowingEye(Point.ORIGIN, 0.01, GlowingEye.Glow.RED)));
+        PixelSteps seeing = new PixelSteps(List.of(), eyes, Neutral.AS_FILED, List.of());
+        PixelSteps warm =
+                new PixelSteps(List.of(), GlowingEyes.NONE, Neutral.AS_FILED.withWhite(White.of(3200, 0)), List.of());
+        assertTrue(!seeing.isNone() && !warm.isNone() && !seeing.key().equals(warm.key()));
+        assertNotEquals(
+                lit.key(),
+                steps(List.of(new CornerLight(-0.3, -0.1, 0.03)), List.of()).key());
     }
 }

@@ -48,7 +48,9 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             "overlay",
             "lens",
             "plumb",
-            "trim");
+            "trim",
+            "neutral",
+            "eyes");
 
     /** Names of what is known of a crop: the wish, in as-shot space. */
     static final List<String> CROP = List.of(
@@ -86,8 +88,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("marks", framing.marks().text());
         texts.put("rule", framing.subject().rule().map(Composition::text).orElse(""));
         texts.put("overlay", framing.overlay().map(OverlayChoice::text).orElse(""));
-        texts.put("lens", pose.lens().text());
-        texts.put("plumb", pose.plumb().text());
+        texts.putAll(pose.correction().texts());
         texts.put("trim", pose.trim().text());
         return texts;
     }
@@ -147,7 +148,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
 
     private Correction correction() {
         try {
-            return Correction.parse(photo.get("lens"), photo.get("plumb"));
+            return Correction.parse(photo::get);
         } catch (IllegalArgumentException nonsense) {
             throw new InvalidException(Told.of("told.exchange.no-correction"), nonsense);
         }

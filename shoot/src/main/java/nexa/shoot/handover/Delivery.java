@@ -56,8 +56,7 @@ public record Delivery(
 
     /** All that is done to its pixels' values. */
     PixelSteps steps() {
-        return new PixelSteps(
-                framing.pose().correction().light(), format.files().finish().steps());
+        return framing.pose().correction().steps(format.files().finish().steps());
     }
 
     /** Cut on the grid if its format wants that and it can be. */

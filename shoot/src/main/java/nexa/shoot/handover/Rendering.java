@@ -75,9 +75,15 @@ public final class Rendering {
 
     /** What is beyond the photo is as its edge. */
     private static Picture unbounded(Delivery delivery, Source source) {
-        ColourMaps toSource = toSource(delivery, space(delivery)).then(reduced(delivery, source));
+        PhotoSpace space = space(delivery);
+        Affine reduced = reduced(delivery, source);
         return SinglePass.render(
-                source.picture(), source.profile(), delivery.steps().light(), toSource, delivery.size());
+                source.picture(),
+                source.profile(),
+                delivery.steps(),
+                space.asShotToStored(facts(delivery).decodedToAsShot()).then(reduced),
+                toSource(delivery, space).then(reduced),
+                delivery.size());
     }
 
     /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */

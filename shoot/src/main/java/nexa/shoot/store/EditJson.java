@@ -88,8 +88,10 @@ final class EditJson {
         out.writeNumberField("turns", framing.pose().turn().quarterTurns());
         out.writeBooleanField("mirrored", framing.pose().turn().mirrored());
         out.writeNumberField("tilt", framing.pose().tilt().degrees());
-        writeText("lens", framing.pose().lens().text(), out);
-        writeText("plumb", framing.pose().plumb().text(), out);
+        for (Map.Entry<String, String> text :
+                framing.pose().correction().texts().entrySet()) {
+            writeText(text.getKey(), text.getValue(), out);
+        }
         writeText("trim", framing.pose().trim().text(), out);
         out.writeBooleanField("aside", framing.setAside());
         out.writeStringField("marks", framing.marks().text());
@@ -204,9 +206,7 @@ final class EditJson {
                 node.required("turns").asInt(), node.required("mirrored").asBoolean());
         return new Framing(
                 new Pose(
-                        Correction.parse(
-                                text(node, "lens").orElse(null),
-                                text(node, "plumb").orElse(null)), // none in earlier versions
+                        Correction.parse(name -> text(node, name).orElse(null)), // none in earlier versions
                         turn,
                         new Tilt(node.required("tilt").asDouble()),
                         text(node, "trim").map(Trim::parse).orElse(Trim.NONE)),

@@ -8,6 +8,7 @@ import java.sql.Statement;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -120,10 +121,18 @@ final class PhotoTable {
 
     private static Pose pose(ResultSet row) throws SQLException {
         return new Pose(
-                Correction.parse(row.getString("lens"), row.getString("plumb")),
+                correction(row),
                 new Turn(Cells.whole(row, "quarter_turns"), Cells.flag(row, "mirrored")),
                 new Tilt(Cells.number(row, "tilt")),
                 trim(row));
+    }
+
+    private static Correction correction(ResultSet row) throws SQLException {
+        Map<String, String> texts = new HashMap<>();
+        for (String name : Correction.NAMES) {
+            texts.put(name, row.getString(name));
+        }
+        return Correction.parse(texts::get);
     }
 
     private static Trim trim(ResultSet row) throws SQLException {
@@ -263,7 +272,7 @@ final class PhotoTable {
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
                 UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
-                  overlay = ?, lens = ?, plumb = ?, trim = ?
+                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());
@@ -287,9 +296,11 @@ final class PhotoTable {
         update.setString(6, framing.subject().rule().map(Composition::text).orElse(null));
         update.setObject(7, framing.level().map(Tilt::degrees).orElse(null));
         update.setString(8, framing.overlay().map(OverlayChoice::text).orElse(null));
-        update.setString(9, orNull(framing.pose().lens().text()));
-        update.setString(10, orNull(framing.pose().plumb().text()));
-        update.setString(11, orNull(framing.pose().trim().text()));
-        update.setLong(12, photo);
+        update.setString(9, orNull(framing.pose().trim().text()));
+        int column = 10;
+        for (String text : framing.pose().correction().texts().values()) {
+            update.setString(column++, orNull(text));
+        }
+        update.setLong(column, photo);
     }
 }

@@ -84,11 +84,14 @@ final class Schema {
             """, """
             ALTER TABLE crop ADD COLUMN fill TEXT; -- null = the format's
             ALTER TABLE alternate ADD COLUMN fill TEXT;
+            """, """
+            ALTER TABLE photo ADD COLUMN neutral TEXT; -- null = as the file has it
+            ALTER TABLE photo ADD COLUMN eyes TEXT;
             """);
 
     private static final List<String> COLUMNS = List.of(
             "id, file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,"
-                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks, lens, plumb, trim, camera FROM photo",
+                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks, lens, plumb, trim, camera, neutral, eyes FROM photo",
             "id, place, name, shape, rule, target, note, files FROM format",
             "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked, fill FROM crop",
             "photo, format, place, name, centre_x, centre_y, width, height, own_shape, outside, checked, fill FROM alternate",

@@ -1,4 +1,4 @@
-package nexa.desktop.desk;
+package nexa.desktop.desk.area;
 
 import java.util.EnumMap;
 import java.util.Locale;
@@ -26,7 +26,7 @@ import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
 
 /** What is adjusted while a photo is trimmed: how much of each side, and laying it straight. */
-final class TrimArea extends HBox {
+public final class TrimArea extends HBox {
     private final Session session;
     private final Trimming trimming;
     private final Map<Side, TextField> fields = new EnumMap<>(Side.class);
@@ -34,7 +34,7 @@ final class TrimArea extends HBox {
     private final Button straighten;
     private final Subscription subscription;
 
-    TrimArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, Runnable find) {
+    public TrimArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, Runnable find) {
         super(22);
         session = models.session();
         trimming = models.trimming();
@@ -111,7 +111,7 @@ final class TrimArea extends HBox {
         straighten.setDisable(trimming.isStraight() || !editable);
     }
 
-    void dispose() {
+    public void dispose() {
         subscription.unsubscribe();
     }
 }

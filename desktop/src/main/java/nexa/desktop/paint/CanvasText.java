@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.paint;
 
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -8,27 +8,27 @@ import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /** Words on the Bench's canvas. */
-final class BenchText {
+public final class CanvasText {
     private static final Font FONT = Font.font("Inter", 12);
     private static final double TAG_HEIGHT = 26;
     private static final double PADDING = 10;
     private static final double CAPTION_BOTTOM = 22;
 
     /** From the bottom to above the captions. */
-    static final double CAPTION_ROOM = 34;
+    public static final double CAPTION_ROOM = 34;
 
     private final GraphicsContext canvas;
     private final double width;
     private final double height;
 
-    BenchText(GraphicsContext canvas, double width, double height) {
+    public CanvasText(GraphicsContext canvas, double width, double height) {
         this.canvas = canvas;
         this.width = width;
         this.height = height;
     }
 
     /** @param overPhoto whether the photo may lie beneath, so that the words need a ground of their own */
-    void caption(String words, double x, TextAlignment alignment, boolean overPhoto) {
+    public void caption(String words, double x, TextAlignment alignment, boolean overPhoto) {
         if (words.isEmpty()) {
             return;
         }
@@ -40,7 +40,7 @@ final class BenchText {
         }
     }
 
-    void middle(String words) {
+    public void middle(String words) {
         soft(words, width / 2, height / 2, TextAlignment.CENTER);
     }
 
@@ -50,7 +50,7 @@ final class BenchText {
     }
 
     /** Light words on a dark tag, kept on the canvas. */
-    void tag(String words, double x, double y) {
+    public void tag(String words, double x, double y) {
         double wide = measured(words) + 2 * PADDING;
         double left = Math.clamp(x, 4, Math.max(4, width - wide - 4));
         double top = Math.clamp(y, 4, Math.max(4, height - TAG_HEIGHT - 4));
@@ -61,7 +61,7 @@ final class BenchText {
     }
 
     /** A tag in the middle at the top. */
-    void banner(String words) {
+    public void banner(String words) {
         tag(words, width / 2 - measured(words) / 2 - PADDING, 2);
     }
 
@@ -72,7 +72,7 @@ final class BenchText {
         canvas.fillText(words, x, y);
     }
 
-    static double measured(String words) {
+    public static double measured(String words) {
         Text text = new Text(words);
         text.setFont(FONT);
         return Math.ceil(text.getLayoutBounds().getWidth());

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.paint;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -30,7 +30,7 @@ import org.slf4j.LoggerFactory;
  * thread, quickly while something moves and well once nothing does; of several wishes the last one wins, and until its
  * picture is there the one before stays.
  */
-final class PhotoRaster extends Region {
+public final class PhotoRaster extends Region {
     private static final Logger LOG = LoggerFactory.getLogger(PhotoRaster.class);
 
     /** Milliseconds without another wish after which nothing moves any more. */
@@ -49,7 +49,7 @@ final class PhotoRaster extends Region {
      * @param squares whether the picture's pixels show as squares
      * @param veil over all but the opening, see {@link ScreenWarp#veil}; 0 = none
      */
-    record Wish(
+    public record Wish(
             Raster picture,
             Mapping screenToPicture,
             ScreenBox box,
@@ -100,7 +100,7 @@ final class PhotoRaster extends Region {
     private Optional<ScreenBox> opened = Optional.empty();
     private long fine; // the last wish that shows as well as it can
 
-    PhotoRaster(Executor fx) {
+    public PhotoRaster(Executor fx) {
         this.fx = fx;
         ground.setSmooth(false);
         opening.setSmooth(false);
@@ -109,12 +109,12 @@ final class PhotoRaster extends Region {
         setMouseTransparent(true);
     }
 
-    void show(Wish wish) {
+    public void show(Wish wish) {
         long mine = latest.incrementAndGet();
         worker.execute(() -> make(mine, wish, wish.squares ? Quality.PIXELS : Quality.DRAFT));
     }
 
-    void hide() {
+    public void hide() {
         fine = latest.incrementAndGet();
         shown = Optional.empty();
         free.clear();
@@ -123,12 +123,12 @@ final class PhotoRaster extends Region {
     }
 
     /** Whether what was wished for last shows as well as it can. */
-    boolean isSettled() {
+    public boolean isSettled() {
         return fine == latest.get();
     }
 
     /** Where nothing is veiled, in the view's units. */
-    void open(Optional<ScreenBox> part) {
+    public void open(Optional<ScreenBox> part) {
         if (!opened.equals(part)) {
             opened = part;
             showOpening();
@@ -214,7 +214,7 @@ final class PhotoRaster extends Region {
         }
     }
 
-    void dispose() {
+    public void dispose() {
         hide();
         worker.execute(warp::close);
         worker.shutdown();

@@ -1,36 +1,41 @@
-package nexa.desktop.desk;
+package nexa.desktop.desk.area;
 
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleFunction;
+import java.util.function.DoubleUnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
 
 /**
  * A number on a slider with its name and its value: shown while it is dragged, stored when it is let go; double-click for its
  * usual value.
  */
-final class AmountSlider extends HBox {
+public final class AmountSlider extends HBox {
     private final Slider slider;
     private final Label value = new Label();
+    private final TextField number = new TextField();
     private final DoubleFunction<String> words;
     private boolean showing;
 
     /** What a change does. */
-    record Doing(DoubleConsumer preview, DoubleConsumer store) {}
+    public record Doing(DoubleConsumer preview, DoubleConsumer store) {}
 
-    AmountSlider(String name, double least, double most, double usual, DoubleFunction<String> words, Doing doing) {
+    public AmountSlider(
+            String name, double least, double most, double usual, DoubleFunction<String> words, Doing doing) {
         super(10);
         this.words = words;
         slider = new Slider(least, most, usual);
         slider.setId(name.replace('.', '-'));
         slider.setAccessibleText(Words.of(name));
         slider.valueProperty().subscribe((before, now) -> {
-            value.setText(words.apply(now.doubleValue()));
+            showWords(now.doubleValue());
             if (!showing) {
                 (slider.isValueChanging() ? doing.preview : doing.store).accept(now.doubleValue());
             }
@@ -57,12 +62,46 @@ final class AmountSlider extends HBox {
     }
 
     /** Shows the number as it is, unless it is being dragged. */
-    void show(double now) {
+    public void show(double now) {
         if (!slider.isValueChanging()) {
             showing = true;
             slider.setValue(now);
-            value.setText(words.apply(now));
+            showWords(now);
             showing = false;
         }
+    }
+
+    private void showWords(double now) {
+        value.setText(words.apply(now));
+        if (!number.isFocused()) {
+            number.setText(words.apply(now));
+        }
+    }
+
+    /**
+     * The value can be typed as well; what is no number changes nothing.
+     *
+     * @param typed from a number as it is shown to the slider's
+     */
+    AmountSlider typed(DoubleUnaryOperator typed) {
+        number.setId(slider.getId() + "-number");
+        number.setAccessibleText(slider.getAccessibleText());
+        number.setPrefColumnCount(6);
+        number.setMinWidth(78);
+        number.setOnAction(event -> {
+            Numbers.typed(number.getText())
+                    .map(typed::applyAsDouble)
+                    .filter(Double::isFinite)
+                    .ifPresent(now -> slider.setValue(Math.clamp(now, slider.getMin(), slider.getMax())));
+            requestFocus();
+            showWords(slider.getValue());
+        });
+        number.focusedProperty().subscribe((was, focused) -> {
+            if (!focused) {
+                showWords(slider.getValue());
+            }
+        });
+        getChildren().set(getChildren().indexOf(value), number);
+        return this;
     }
 }

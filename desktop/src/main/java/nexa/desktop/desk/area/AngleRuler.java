@@ -1,4 +1,4 @@
-package nexa.desktop.desk;
+package nexa.desktop.desk.area;
 
 import java.util.Locale;
 import javafx.animation.PauseTransition;
@@ -21,9 +21,9 @@ import nexa.desktop.widget.DrawnPane;
  * An engraved scale of degrees that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click
  * for 0. The photo follows at once; letting go stores one edit.
  */
-final class AngleRuler extends DrawnPane {
+public final class AngleRuler extends DrawnPane {
     /** The angle that is scrubbed. */
-    interface Angle {
+    public interface Angle {
         double degrees();
 
         /** Shows another angle without storing it; it need not be possible. */
@@ -53,7 +53,7 @@ final class AngleRuler extends DrawnPane {
      * @param words what the angle is called
      * @param adjusting set while the ruler is scrubbed
      */
-    AngleRuler(Session session, String words, BooleanProperty adjusting, Angle angle) {
+    public AngleRuler(Session session, String words, BooleanProperty adjusting, Angle angle) {
         this.session = session;
         this.angle = angle;
         this.adjusting = adjusting;
@@ -69,7 +69,7 @@ final class AngleRuler extends DrawnPane {
         subscription = session.framingProperty().subscribe(framing -> moved());
     }
 
-    void dispose() {
+    public void dispose() {
         wheelRest.stop();
         subscription.unsubscribe();
     }

@@ -1,4 +1,4 @@
-package nexa.desktop.desk;
+package nexa.desktop.desk.area;
 
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
@@ -28,7 +28,7 @@ import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** What is adjusted while a photo is stood up: the camera's angles, how far they are undone, and the finish. */
-final class PlumbArea extends HBox {
+public final class PlumbArea extends HBox {
     /** Of a steep view all of it undone looks unnatural. */
     private static final double HALF = 0.5;
 
@@ -51,7 +51,7 @@ final class PlumbArea extends HBox {
      * @param adjusting set while an angle is scrubbed
      * @param finish opens the pane with what finishes a plumb
      */
-    PlumbArea(
+    public PlumbArea(
             ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, BooleanProperty adjusting, Runnable finish) {
         super(22);
         session = models.session();
@@ -192,7 +192,7 @@ final class PlumbArea extends HBox {
         }
     }
 
-    void dispose() {
+    public void dispose() {
         subscriptions.unsubscribe();
         pitch.dispose();
         yaw.dispose();

@@ -1,0 +1,109 @@
+package nexa.desktop.bench;
+
+import java.util.OptionalInt;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import nexa.core.eye.GlowingEye;
+import nexa.core.geometry.Point;
+import nexa.core.space.PhotoSpace;
+import nexa.desktop.paint.CanvasText;
+import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.repair.EyeMending;
+import nexa.desktop.repair.NeutralWords;
+import nexa.desktop.repair.Neutrals;
+import nexa.shoot.neutral.GreyPicker;
+
+/** Places of the photo that are touched: circles around eyes, the grey place, enlarged pixels beside the pointer. */
+final class BenchSpots {
+    /** Pixels that the enlarged square shows along a side. */
+    private static final int ENLARGED = 15;
+
+    private static final double LARGE_PIXEL = 9;
+    private static final double FROM_POINTER = 22;
+    private static final double GREY_MARK = 7;
+
+    private final GraphicsContext canvas;
+    private final LevelView view;
+    private final PhotoSpace space;
+    private final CanvasText text;
+
+    BenchSpots(GraphicsContext canvas, LevelView view, PhotoSpace space, CanvasText text) {
+        this.canvas = canvas;
+        this.view = view;
+        this.space = space;
+        this.text = text;
+    }
+
+    /** The photo's eyes, the chosen one in the accent's colour. */
+    void eyes(EyeMending eyes) {
+        OptionalInt chosen = eyes.chosenProperty().get();
+        for (int i = 0; i < eyes.eyes().all().size(); i++) {
+            circle(eyes.eyes().all().get(i), chosen.isPresent() && chosen.getAsInt() == i);
+        }
+        eyes.verdictProperty().get().ifPresent(verdict -> text.banner(NeutralWords.of(verdict)));
+    }
+
+    private void circle(GlowingEye eye, boolean chosen) {
+        Point centre = view.toScreen(space.fromAsShot(eye.centre()));
+        Point rim = view.toScreen(space.fromAsShot(eye.centre().plus(new Point(eye.radius(), 0))));
+        double radius = centre.distance(rim);
+        ring(centre, radius, Color.gray(0, 0.5), 3);
+        ring(centre, radius, chosen ? Palette.ACCENT : Color.WHITE, chosen ? 2 : 1.2);
+    }
+
+    private void ring(Point centre, double radius, Color colour, double wide) {
+        canvas.setStroke(colour);
+        canvas.setLineWidth(wide);
+        canvas.strokeOval(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius);
+    }
+
+    /** Where the photo was taken for grey, and what picking came to. */
+    void neutral(Neutrals neutrals) {
+        neutrals.current().at().ifPresent(place -> {
+            Point at = view.toScreen(space.fromAsShot(place));
+            ring(at, GREY_MARK, Color.gray(0, 0.5), 3);
+            ring(at, GREY_MARK, Color.WHITE, 1.5);
+        });
+        neutrals.verdictProperty().get().ifPresent(verdict -> text.banner(NeutralWords.of(verdict)));
+    }
+
+    /**
+     * The pixels about a place, and which of them would be read.
+     *
+     * @param photo as shot
+     */
+    void enlarged(ScreenPhoto photo, Point pointer) {
+        Point at = pixel(photo, view.toLevel(pointer.x(), pointer.y()));
+        double width = photo.raster().width();
+        double height = photo.raster().height();
+        if (at.x() < 0 || at.y() < 0 || at.x() >= width || at.y() >= height) {
+            return;
+        }
+        double left = Math.floor(at.x()) - ENLARGED / 2;
+        double top = Math.floor(at.y()) - ENLARGED / 2;
+        double side = ENLARGED * LARGE_PIXEL;
+        double x = pointer.x() + FROM_POINTER;
+        double y =
+                pointer.y() - FROM_POINTER - side < 0 ? pointer.y() + FROM_POINTER : pointer.y() - FROM_POINTER - side;
+        canvas.setFill(Color.gray(0.5));
+        canvas.fillRect(x, y, side, side);
+        canvas.setImageSmoothing(false);
+        canvas.drawImage(photo.image(), left, top, ENLARGED, ENLARGED, x, y, side, side);
+        canvas.setImageSmoothing(true);
+        canvas.setStroke(Color.WHITE);
+        canvas.setLineWidth(2);
+        canvas.strokeRect(x, y, side, side);
+        double read = (2 * GreyPicker.AROUND + 1) * LARGE_PIXEL;
+        canvas.setLineWidth(1);
+        canvas.strokeRect(x + (side - read) / 2, y + (side - read) / 2, read, read);
+    }
+
+    /** From level space to the continuous pixels of a picture as shot. */
+    private Point pixel(ScreenPhoto photo, Point level) {
+        double width = photo.raster().width();
+        double height = photo.raster().height();
+        return space.toAsShot(level).times(Math.max(width, height)).plus(new Point(width / 2, height / 2));
+    }
+}

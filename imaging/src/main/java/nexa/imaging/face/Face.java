@@ -1,0 +1,48 @@
+package nexa.imaging.face;
+
+import java.util.List;
+import nexa.core.geometry.Point;
+
+/**
+ * A face, in the picture's continuous pixels.
+ *
+ * @param confidence of the network, 0 to 1
+ * @param left of its box, from the brows to the chin and from cheek to cheek
+ * @param top of its box
+ * @param eyes the one at the left of an upright face first
+ * @param nose its tip
+ */
+public record Face(
+        double confidence, double left, double top, double width, double height, List<Point> eyes, Point nose) {
+    public Face {
+        eyes = List.copyOf(eyes);
+    }
+
+    public Point middle() {
+        return new Point(left + width / 2, top + height / 2);
+    }
+
+    /** Between the eyes' centres. */
+    public double betweenEyes() {
+        return eyes.get(0).distance(eyes.get(1));
+    }
+
+    /** What both boxes share, of what they cover together. */
+    double overlap(Face other) {
+        double across = Math.min(left + width, other.left + other.width) - Math.max(left, other.left);
+        double down = Math.min(top + height, other.top + other.height) - Math.max(top, other.top);
+        double shared = Math.max(0, across) * Math.max(0, down);
+        return shared / (width * height + other.width * other.height - shared);
+    }
+
+    Face times(double scale) {
+        return new Face(
+                confidence,
+                left * scale,
+                top * scale,
+                width * scale,
+                height * scale,
+                eyes.stream().map(eye -> eye.times(scale)).toList(),
+                nose.times(scale));
+    }
+}

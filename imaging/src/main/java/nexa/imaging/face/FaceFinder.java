@@ -1,0 +1,164 @@
+package nexa.imaging.face;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_32F;
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_dnn.blobFromImage;
+import static org.bytedeco.opencv.global.opencv_dnn.readNetFromTFLite;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
+import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import nexa.core.geometry.Point;
+import nexa.imaging.pixels.Picture;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
+import org.bytedeco.opencv.opencv_core.Rect;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.bytedeco.opencv.opencv_core.Size;
+import org.bytedeco.opencv.opencv_core.StringVector;
+import org.bytedeco.opencv.opencv_dnn.Net;
+
+/**
+ * Finds faces with the network of V. Bazarevsky and others, "BlazeFace: Sub-millisecond Neural Face Detection on Mobile GPUs"
+ * (2019), in its form for faces from near and far. It looks at a square of 192 pixels; for each of its 48 × 48 cells it says
+ * how sure it is of a face about it, where the face's box is, and six points of it. Thread-safe; one picture at a time.
+ */
+public final class FaceFinder {
+    /** What the network is less sure of is no face. */
+    private static final double LEAST_CONFIDENCE = 0.5;
+
+    /** Boxes that share more are of one face. */
+    private static final double SAME = 0.3;
+
+    private static final int SIDE = 192;
+    private static final int CELLS = 48;
+
+    /** Numbers of a cell: the box's middle, width and height, then the points. */
+    private static final int NUMBERS = 16;
+
+    private static final int POINTS_AT = 4;
+
+    /** It sees values from −1 to 1. */
+    private static final double MIDDLE = 127.5;
+
+    private static final class Loaded {
+        private static final FaceFinder ONLY = new FaceFinder();
+    }
+
+    private final Net network;
+    private final StringVector outputs;
+
+    private FaceFinder() {
+        try (InputStream model = FaceFinder.class.getResourceAsStream("faces.tflite")) {
+            if (model == null) {
+                throw new IllegalStateException("the network for faces is not in this build");
+            }
+            byte[] bytes = model.readAllBytes();
+            try (BytePointer native_ = new BytePointer(bytes)) {
+                network = readNetFromTFLite(native_, bytes.length);
+            }
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        outputs = network.getUnconnectedOutLayersNames();
+    }
+
+    /** The surest first; none of a grey picture whose faces can't be told. */
+    public static List<Face> find(Picture picture) {
+        return Loaded.ONLY.look(picture);
+    }
+
+    private synchronized List<Face> look(Picture picture) {
+        double scale = (double) SIDE / picture.size().longEdge();
+        try (Picture small = picture.reducedTo(SIDE);
+                Picture eight = small.to8Bits();
+                Picture coloured = eight.channels() == 1 ? eight.coloured() : eight.shared();
+                Mat square = square(coloured.mat(), Math.min(1, scale));
+                Size size = new Size(SIDE, SIDE);
+                Scalar middle = Scalar.all(MIDDLE);
+                Mat input = blobFromImage(square, 1 / MIDDLE, size, middle, true, false, CV_32F);
+                MatVector results = new MatVector()) {
+            network.setInput(input);
+            network.forward(results, outputs);
+            return kept(faces(results)).stream()
+                    .map(face -> face.times(1 / Math.min(1, scale)))
+                    .toList();
+        }
+    }
+
+    /** In the middle of black; smaller pictures keep their size. */
+    private static Mat square(Mat small, double scale) {
+        Mat square = new Mat(SIDE, SIDE, CV_8UC3, Scalar.all(0));
+        try (Mat bgr = new Mat()) {
+            if (small.channels() == 4) {
+                cvtColor(small, bgr, COLOR_BGRA2BGR);
+            } else {
+                small.copyTo(bgr);
+            }
+            try (Rect place = new Rect(0, 0, bgr.cols(), bgr.rows());
+                    Mat there = new Mat(square, place)) {
+                bgr.copyTo(there);
+            }
+        }
+        return square;
+    }
+
+    /** In the square's pixels, of which the picture fills the top left. */
+    private static List<Face> faces(MatVector results) {
+        boolean firstIsSure = last(results.get(0)) == 1;
+        Mat sure = results.get(firstIsSure ? 0 : 1);
+        Mat boxes = results.get(firstIsSure ? 1 : 0);
+        List<Face> faces = new ArrayList<>();
+        try (FloatPointer confidence = new FloatPointer(sure.data());
+                FloatPointer numbers = new FloatPointer(boxes.data())) {
+            for (int cell = 0; cell < CELLS * CELLS; cell++) {
+                double sureness = 1 / (1 + Math.exp(-confidence.get(cell)));
+                if (sureness >= LEAST_CONFIDENCE) {
+                    faces.add(face(sureness, cell, numbers));
+                }
+            }
+        }
+        return faces;
+    }
+
+    private static int last(Mat mat) {
+        return mat.size(mat.dims() - 1);
+    }
+
+    private static Face face(double sureness, int cell, FloatPointer numbers) {
+        Point about = new Point(cell % CELLS + 0.5, cell / CELLS + 0.5).times((double) SIDE / CELLS);
+        long at = (long) cell * NUMBERS;
+        double width = numbers.get(at + 2);
+        double height = numbers.get(at + 3);
+        Point middle = about.plus(new Point(numbers.get(at), numbers.get(at + 1)));
+        return new Face(
+                sureness,
+                middle.x() - width / 2,
+                middle.y() - height / 2,
+                width,
+                height,
+                List.of(point(numbers, at, 0, about), point(numbers, at, 1, about)),
+                point(numbers, at, 2, about));
+    }
+
+    private static Point point(FloatPointer numbers, long at, int which, Point about) {
+        long there = at + POINTS_AT + 2L * which;
+        return about.plus(new Point(numbers.get(there), numbers.get(there + 1)));
+    }
+
+    private static List<Face> kept(List<Face> all) {
+        List<Face> kept = new ArrayList<>();
+        all.stream()
+                .sorted(Comparator.comparingDouble(Face::confidence).reversed())
+                .filter(face -> kept.stream().noneMatch(known -> known.overlap(face) > SAME))
+                .forEach(kept::add);
+        return List.copyOf(kept);
+    }
+}

@@ -1,0 +1,134 @@
+package nexa.imaging.neutral;
+
+import java.util.Optional;
+import nexa.core.neutral.Neutral;
+import nexa.imaging.colour.LinearRgb;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.colour.ToneTable;
+import nexa.imaging.pixels.Picture;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.ShortPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+
+/**
+ * Makes a light neutral and a picture lighter or darker: a matrix in linear light. What gets lighter than white is white, and
+ * what leaves the picture's gamut is held at its edge. Transparency stays.
+ */
+public final class Neutralizer {
+    /** Entries from light back to 8-bit values: evenly spaced ones are found soonest, and these are fine enough. */
+    private static final int BACK = 1 << 17;
+
+    private final Neutral neutral;
+    private final Optional<Profile> profile;
+
+    /** @param profile of the pixels; empty if they are taken for sRGB */
+    public Neutralizer(Neutral neutral, Optional<Profile> profile) {
+        this.neutral = neutral;
+        this.profile = profile;
+    }
+
+    /** Writes the picture; of a grey one only how light it is. */
+    public void apply(Picture picture) {
+        if (neutral.isNone()) {
+            return;
+        }
+        ToneTable tones = new ToneTable(picture.bits(), profile);
+        Mat mat = picture.mat();
+        float[] matrix = picture.channels() == 1 ? new float[] {(float) gain()} : matrix();
+        if (picture.bits() == 8) {
+            bytes(mat, tones, matrix);
+        } else {
+            shorts(mat, tones, matrix);
+        }
+    }
+
+    private double gain() {
+        return Math.pow(2, neutral.stops());
+    }
+
+    /** From blue, green, red to the same, as pixels are stored; rows first. */
+    private float[] matrix() {
+        double[][] rgb = LinearRgb.of(profile)
+                .neutralizing(neutral.white().x(), neutral.white().y());
+        float[] bgr = new float[9];
+        for (int row = 0; row < 3; row++) {
+            for (int column = 0; column < 3; column++) {
+                bgr[3 * row + column] = (float) (rgb[2 - row][2 - column] * gain());
+            }
+        }
+        return bgr;
+    }
+
+    private static void bytes(Mat mat, ToneTable tones, float[] m) {
+        float[] light = new float[256];
+        byte[] back = new byte[BACK + 1];
+        for (int i = 0; i < light.length; i++) {
+            light[i] = (float) tones.toLight(i);
+        }
+        for (int i = 0; i <= BACK; i++) {
+            back[i] = (byte) tones.toValue((double) i / BACK);
+        }
+        byte[] row = new byte[mat.cols() * mat.channels()];
+        try (BytePointer pixels = mat.data()) {
+            for (int y = 0; y < mat.rows(); y++) {
+                pixels.position(y * mat.step()).get(row);
+                if (m.length == 1) {
+                    grey(row, light, back, m[0]);
+                } else {
+                    colours(row, mat.channels(), light, back, m);
+                }
+                pixels.position(y * mat.step()).put(row);
+            }
+        }
+    }
+
+    private static void grey(byte[] row, float[] light, byte[] back, float gain) {
+        for (int i = 0; i < row.length; i++) {
+            row[i] = back[place(light[row[i] & 0xFF] * gain)];
+        }
+    }
+
+    private static void colours(byte[] row, int channels, float[] light, byte[] back, float[] m) {
+        for (int i = 0; i < row.length; i += channels) {
+            float blue = light[row[i] & 0xFF];
+            float green = light[row[i + 1] & 0xFF];
+            float red = light[row[i + 2] & 0xFF];
+            row[i] = back[place(m[0] * blue + m[1] * green + m[2] * red)];
+            row[i + 1] = back[place(m[3] * blue + m[4] * green + m[5] * red)];
+            row[i + 2] = back[place(m[6] * blue + m[7] * green + m[8] * red)];
+        }
+    }
+
+    private static int place(float light) {
+        return (int) (Math.max(0f, Math.min(1f, light)) * BACK + 0.5f);
+    }
+
+    private static void shorts(Mat mat, ToneTable tones, float[] m) {
+        int channels = mat.channels();
+        short[] row = new short[mat.cols() * channels];
+        double[] light = new double[3];
+        try (ShortPointer pixels = new ShortPointer(mat.data())) {
+            for (int y = 0; y < mat.rows(); y++) {
+                pixels.position(y * mat.step() / 2).get(row);
+                for (int i = 0; i < row.length; i += channels) {
+                    changed(row, i, tones, m, light);
+                }
+                pixels.position(y * mat.step() / 2).put(row);
+            }
+        }
+    }
+
+    private static void changed(short[] row, int at, ToneTable tones, float[] m, double[] light) {
+        if (m.length == 1) {
+            row[at] = (short) tones.toValue(tones.toLight(row[at] & 0xFFFF) * m[0]);
+            return;
+        }
+        for (int c = 0; c < 3; c++) {
+            light[c] = tones.toLight(row[at + c] & 0xFFFF);
+        }
+        for (int c = 0; c < 3; c++) {
+            row[at + c] =
+                    (short) tones.toValue(m[3 * c] * light[0] + m[3 * c + 1] * light[1] + m[3 * c + 2] * light[2]);
+        }
+    }
+}

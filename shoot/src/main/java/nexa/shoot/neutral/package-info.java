@@ -1,0 +1,5 @@
+/** White balance of photos by what can be seen in them. */
+@NullMarked
+package nexa.shoot.neutral;
+
+import org.jspecify.annotations.NullMarked;
