@@ -16,6 +16,8 @@ import nexa.core.lens.Bend;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensTerms;
 import nexa.core.lens.LensUse;
+import nexa.core.neutral.Neutral;
+import nexa.core.neutral.White;
 import nexa.core.pixel.CornerLight;
 import nexa.core.plumb.Plumb;
 import nexa.core.space.Correction;
@@ -67,7 +69,7 @@ final class CorrectedTimes {
     private static void say(String kind, Taken taken, Taken plain) {
         System.out.printf(
                 Locale.ROOT,
-                "%-6s %2d photos in %5.2f s, %.2f of the plain speed; processors %5.2f s, %.2f%n",
+                "%-7s %2d photos in %5.2f s, %.2f of the plain speed; processors %5.2f s, %.2f%n",
                 kind,
                 PHOTOS,
                 taken.clock,
@@ -84,6 +86,10 @@ final class CorrectedTimes {
         kinds.put("plumb", Correction.NONE.withPlumb(plumb));
         kinds.put("lens", Correction.NONE.withLens(lens));
         kinds.put("both", new Correction(lens, plumb));
+        kinds.put(
+                "neutral",
+                Correction.NONE.withNeutral(
+                        Neutral.AS_FILED.withWhite(White.of(4200, 3)).withStops(0.2)));
         return kinds;
     }
 

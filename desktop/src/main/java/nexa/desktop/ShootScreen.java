@@ -79,7 +79,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         rail = new RailView(models, loader, fx, new FromRail());
         wall = new WallView(models, keys, loader, fx);
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
-        lineup = new LineupView(session, keys, loader, fx);
+        lineup = new LineupView(models, keys, loader, fx);
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), new FromHandover());
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);

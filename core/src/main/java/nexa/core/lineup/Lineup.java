@@ -4,24 +4,16 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.function.DoubleUnaryOperator;
 import java.util.function.Function;
 import java.util.stream.DoubleStream;
 import nexa.core.geometry.Point;
 
 /**
- * The results of several photos measured against the first, the exemplar.
- *
- * <p>A result stands out in a trait if its modified z-score, |x − median| / (1.4826 · MAD), is over 3.5 (B. Iglewicz and
- * D. Hoaglin, "How to Detect and Handle Outliers", 1993; MAD = the median of |x − median|), so that a few strays do not
- * hide themselves by widening the measure. Differences nobody sees are never named, however alike the rest is.
+ * The results of several photos measured against the first, the exemplar. What stands out in a trait is a {@link Stray} of it.
  *
  * @param placings the exemplar first; at least one
  */
 public record Lineup(List<Placing> placings) {
-    private static final double MOST_SCORE = 3.5;
-    private static final double MAD_TO_SIGMA = 1.4826;
-
     /** Below these nobody sees a difference: 1 % of the frame, 2 % in size, half a degree. */
     private static final double SEEN_PLACE = 0.01;
 
@@ -47,8 +39,8 @@ public record Lineup(List<Placing> placings) {
 
     public Spread spread() {
         Point middle = new Point(
-                median(all(d -> OptionalDouble.of(d.offset().x()))),
-                median(all(d -> OptionalDouble.of(d.offset().y()))));
+                Stray.median(all(d -> OptionalDouble.of(d.offset().x()))),
+                Stray.median(all(d -> OptionalDouble.of(d.offset().y()))));
         double place = deviations().stream()
                 .mapToDouble(d -> d.offset().distance(middle))
                 .max()
@@ -109,28 +101,5 @@ public record Lineup(List<Placing> placings) {
                 : OptionalDouble.of(range.of(
                         DoubleStream.of(values).min().orElseThrow(),
                         DoubleStream.of(values).max().orElseThrow()));
-    }
-
-    private static double median(double[] values) {
-        double[] sorted = DoubleStream.of(values).sorted().toArray();
-        int middle = sorted.length / 2;
-        return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
-    }
-
-    /** The middle of a figure and how far from it is too far. */
-    private record Stray(double middle, double most) {
-        static Stray of(double[] values, double seen) {
-            if (values.length == 0) {
-                return new Stray(0, Double.POSITIVE_INFINITY);
-            }
-            double middle = median(values);
-            DoubleUnaryOperator away = value -> Math.abs(value - middle);
-            double mad = median(DoubleStream.of(values).map(away).toArray());
-            return new Stray(middle, Math.max(seen, MOST_SCORE * MAD_TO_SIGMA * mad));
-        }
-
-        boolean names(double value) {
-            return Math.abs(value - middle) > most;
-        }
     }
 }

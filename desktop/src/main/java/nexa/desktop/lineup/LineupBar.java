@@ -15,6 +15,8 @@ import javafx.util.Subscription;
 import nexa.core.lineup.Spread;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.ShootModels;
+import nexa.desktop.repair.LightModel;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -34,12 +36,16 @@ final class LineupBar extends HBox {
     private final Label outliers = new Label();
     private final Label note = new Label();
     private final Button pull;
+    private final LightModel light;
+    private final Label lightWords = new Label();
+    private final Button even;
     private final Subscription subscription;
 
     /** @param flip shows two results in the same place, one at a time */
-    LineupBar(Session session, Keys keys, Runnable flip) {
+    LineupBar(ShootModels models, Keys keys, Runnable flip) {
         super(26);
-        this.session = session;
+        this.session = models.session();
+        this.light = models.light();
         LineupModel model = session.lineup();
         getStyleClass().add("lineup-bar");
         setAlignment(Pos.CENTER_LEFT);
@@ -55,7 +61,9 @@ final class LineupBar extends HBox {
         note.setWrapText(true);
         Label title = new Label(Words.of("lineup.consistency"));
         title.getStyleClass().add("desk-title");
-        VBox words = new VBox(4, title, spread, outliers, note);
+        lightWords.setId("lineup-light");
+        lightWords.setWrapText(true);
+        VBox words = new VBox(4, title, spread, outliers, lightWords, note);
         words.setAlignment(Pos.CENTER_LEFT);
         words.setMinWidth(250);
         HBox.setHgrow(words, Priority.ALWAYS);
@@ -63,6 +71,10 @@ final class LineupBar extends HBox {
         pull.setId("lineup-pull");
         pull.setOnAction(event -> model.pullIn());
         Buttons.explain(pull, Command.PULL_IN, keys);
+        even = new Button();
+        even.setId("lineup-even");
+        even.setOnAction(event -> light.pullIn());
+        Buttons.explain(even, Words.of("lineup.light.tip"));
         Button exemplar = Buttons.command(MaterialDesignP.PIN_OUTLINE, Command.EXEMPLAR, keys, model::makeExemplar);
         exemplar.setId("lineup-exemplar");
         Button flipping = Buttons.command(MaterialDesignF.FLIP_TO_FRONT, Command.FLIP_RESULTS, keys, flip);
@@ -70,14 +82,35 @@ final class LineupBar extends HBox {
         Button guide = Buttons.icon(MaterialDesignM.MINUS, "lineup.guide.add", model::addGuide);
         guide.setId("lineup-guide");
         HBox icons = new HBox(4, exemplar, flipping, guide);
-        VBox actions = new VBox(10, icons, pull);
+        VBox actions = new VBox(8, icons, pull, even);
         actions.setAlignment(Pos.CENTER_RIGHT);
         icons.setAlignment(Pos.CENTER_RIGHT);
         actions.setMinWidth(Region.USE_PREF_SIZE);
         getChildren().addAll(scatter, words, actions);
         subscription = Subscription.combine(
                 model.shownProperty().subscribe(shown -> refresh()),
-                session.selection().property().subscribe(selected -> refresh()));
+                light.shownProperty().subscribe(shown -> refreshLight()),
+                session.selection().property().subscribe(selected -> {
+                    refresh();
+                    refreshLight();
+                }));
+    }
+
+    private void refreshLight() {
+        lightWords.setText(light.shownProperty().get().map(LineupBar::words).orElse(""));
+        int pulled = light.pulled().size();
+        even.setText(Words.of("lineup.light.pull", pulled));
+        even.setDisable(pulled == 0 || !session.shoot().mayEdit());
+    }
+
+    private static String words(LightModel.Shown shown) {
+        String spread = Words.of(
+                "lineup.light",
+                String.format(Locale.ROOT, "%.1f", shown.even().lightness()),
+                String.format(Locale.ROOT, "%.1f", shown.even().colour()));
+        return shown.standOut().isEmpty()
+                ? spread
+                : spread + " · " + Words.of("lineup.out", shown.standOut().size(), names(shown.standOut()));
     }
 
     void dispose() {

@@ -5,6 +5,7 @@ import java.util.concurrent.Executor;
 import javafx.scene.layout.BorderPane;
 import javafx.util.Subscription;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 
@@ -18,13 +19,13 @@ public final class LineupView extends BorderPane {
     private final Subscription subscription;
     private Optional<FlipPane> flip = Optional.empty();
 
-    public LineupView(Session session, Keys keys, PhotoLoader loader, Executor fx) {
-        this.session = session;
+    public LineupView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx) {
+        this.session = models.session();
         this.loader = loader;
         this.fx = fx;
         getStyleClass().add("lineup");
         rows = new LineupRows(session, keys, loader, fx);
-        bar = new LineupBar(session, keys, this::flip);
+        bar = new LineupBar(models, keys, this::flip);
         setCenter(rows);
         setBottom(bar);
         subscription = session.photoProperty().subscribe(photo -> flip.ifPresent(FlipPane::follow));

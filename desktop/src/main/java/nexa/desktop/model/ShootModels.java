@@ -4,6 +4,7 @@ import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.repair.EyeMending;
 import nexa.desktop.repair.Filling;
+import nexa.desktop.repair.LightModel;
 import nexa.desktop.repair.Neutrals;
 import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
@@ -19,6 +20,7 @@ public record ShootModels(
         Filling filling,
         Neutrals neutrals,
         EyeMending eyes,
+        LightModel light,
         LensModel lens,
         BendByLine bendByLine,
         Marking marking,
@@ -43,6 +45,7 @@ public record ShootModels(
                 new Filling(session, work, fx),
                 new Neutrals(session, work, fx),
                 new EyeMending(session, work, fx),
+                new LightModel(session, work, fx),
                 lens,
                 new BendByLine(session),
                 new Marking(session, work, fx),
@@ -57,6 +60,7 @@ public record ShootModels(
         counts.dispose();
         inStep.dispose();
         filling.dispose();
+        light.dispose();
         marking.decline();
         session.dispose();
     }

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -15,12 +16,15 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.lineup.Trait;
 import nexa.core.mark.Marks;
+import nexa.core.neutral.Neutral;
 import nexa.core.shape.Shape;
 import nexa.desktop.lineup.FlipPane;
 import nexa.desktop.lineup.LineupRows;
 import nexa.desktop.lineup.ResultTile;
+import nexa.desktop.repair.LightModel;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
+import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -58,6 +62,40 @@ class LineupTest extends WindowTest {
             session().viewProperty().set(MainView.LINEUP);
         });
         until(() -> shown().deviations().size() == 6);
+    }
+
+    @Test
+    void anotherLight_isNamed_andEvenedOutByOneStep(FxRobot robot) throws Exception {
+        prepare();
+        Photo dark = all().get(2);
+        Supplier<List<Photo>> out = () -> window.models()
+                .orElseThrow()
+                .light()
+                .shownProperty()
+                .get()
+                .map(LightModel.Shown::standOut)
+                .orElse(List.of());
+        onFx(() -> session()
+                .shoot()
+                .apply(Edit.framing(
+                        "edit.neutral",
+                        dark.id(),
+                        session().shoot().framing(dark),
+                        session()
+                                .shoot()
+                                .framing(dark)
+                                .withPose(session()
+                                        .shoot()
+                                        .framing(dark)
+                                        .pose()
+                                        .withNeutral(Neutral.AS_FILED.withStops(-2.5))))));
+        until(() -> out.get().contains(dark));
+        assertTrue(robot.lookup("#lineup-light").queryAs(Label.class).getText().contains("kiln_0207"));
+        click(robot, "#lineup-even");
+        until(() -> !out.get().contains(dark));
+        assertTrue(session().shoot().framing(dark).pose().neutral().stops() > -1.5);
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(-2.5, session().shoot().framing(dark).pose().neutral().stops());
     }
 
     @Test

@@ -21,10 +21,18 @@ final class Adaptation {
         return new double[] {x / y, 1, (1 - x - y) / y};
     }
 
+    static double[] cones(double[] xyz) {
+        return Matrix3.product(BRADFORD, xyz);
+    }
+
+    static double[] ofCones(double[] cones) {
+        return Matrix3.product(Matrix3.inverse(BRADFORD), cones);
+    }
+
     /** A matrix that brings one light to the other, rows first. */
     static double[][] matrix(double[] from, double[] to) {
-        double[] before = Matrix3.product(BRADFORD, from);
-        double[] after = Matrix3.product(BRADFORD, to);
+        double[] before = cones(from);
+        double[] after = cones(to);
         double[] scale = new double[3];
         for (int i = 0; i < 3; i++) {
             scale[i] = after[i] / before[i];

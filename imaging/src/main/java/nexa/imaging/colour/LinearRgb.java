@@ -3,6 +3,7 @@ package nexa.imaging.colour;
 import java.awt.color.ICC_Profile;
 import java.nio.ByteBuffer;
 import java.util.Optional;
+import nexa.core.neutral.White;
 
 /**
  * The light that a profile's red, green and blue stand for: X, Y, Z relative to D65, as a standard screen has them. What a
@@ -57,5 +58,26 @@ public final class LinearRgb {
     public double[][] neutralizing(double x, double y) {
         double[][] adapted = Adaptation.matrix(Adaptation.xyz(x, y), Adaptation.D65);
         return Matrix3.product(fromXyz, Matrix3.product(adapted, toXyz));
+    }
+
+    /**
+     * The light to be taken for neutral in place of another, so that what comes out in one colour then comes out in another.
+     *
+     * @return the first light where no such light is possible
+     */
+    public static White shifted(White neutral, White now, White wanted) {
+        double[] own = Adaptation.cones(Adaptation.xyz(neutral.x(), neutral.y()));
+        double[] from = Adaptation.cones(Adaptation.xyz(now.x(), now.y()));
+        double[] to = Adaptation.cones(Adaptation.xyz(wanted.x(), wanted.y()));
+        for (int i = 0; i < 3; i++) {
+            own[i] *= from[i] / to[i];
+        }
+        double[] xyz = Adaptation.ofCones(own);
+        double sum = xyz[0] + xyz[1] + xyz[2];
+        try {
+            return new White(xyz[0] / sum, xyz[1] / sum);
+        } catch (IllegalArgumentException noLight) { // farther than any light is
+            return neutral;
+        }
     }
 }

@@ -36,15 +36,25 @@ public final class LineDetector {
      */
     public static List<LevelLine> segments(PreviewMaker previews, Path file, PhotoFacts facts)
             throws UnreadablePhotoException {
-        try (Picture small = previews.picture(file, facts, LONG_EDGE);
-                Picture grey = small.grey();
+        try (Picture small = previews.picture(file, facts, LONG_EDGE)) {
+            double scale = (double) facts.asShot().longEdge() / small.size().longEdge();
+            return segments(small, scale);
+        }
+    }
+
+    /**
+     * Segments of a picture, of any size.
+     *
+     * @param scale that their places are given in: 1 = the picture's own continuous pixels
+     */
+    public static List<LevelLine> segments(Picture picture, double scale) {
+        try (Picture grey = picture.grey();
                 Mat found = new Mat();
                 LineSegmentDetector detector = detector()) {
             detector.detect(grey.mat(), found);
-            double scale = (double) facts.asShot().longEdge() / small.size().longEdge();
             return found.empty()
                     ? List.of()
-                    : lines(found, scale, SHORTEST * facts.asShot().longEdge());
+                    : lines(found, scale, SHORTEST * scale * picture.size().longEdge());
         }
     }
 

@@ -9,6 +9,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Optional;
 import nexa.core.geometry.Point;
+import nexa.core.lineup.ResultLight;
 import nexa.core.neutral.Neutral;
 import nexa.core.neutral.White;
 import nexa.imaging.colour.LinearRgb;
@@ -74,6 +75,24 @@ class NeutralizerTest {
             int expected = tones.toValue(2 * tones.toLight(90));
             assertEquals(expected, value(colour, 1), 1);
             assertEquals(expected, value(grey, 0), 1);
+        }
+    }
+
+    /** What is pulled in has the wanted light, whatever neutral it had. */
+    @Test
+    void pulledIn_aResultHasTheWantedLight() {
+        for (int kelvin : new int[] {3000, 5000, 9000}) {
+            try (Picture result = even(CV_16UC3, 9000, 15000, 21000);
+                    Picture again = even(CV_16UC3, 9000, 15000, 21000)) {
+                Neutral before = Neutral.AS_FILED.withWhite(White.of(kelvin, 2)).withStops(-0.3);
+                new Neutralizer(before, Optional.empty()).apply(result);
+                ResultLight now = LightMeter.of(result, Optional.empty());
+                ResultLight wanted = new ResultLight(0.11, White.of(6000, 1));
+                new Neutralizer(LightMeter.pulled(before, now, wanted), Optional.empty()).apply(again);
+                ResultLight after = LightMeter.of(again, Optional.empty());
+                assertEquals(wanted.luminance(), after.luminance(), 0.003);
+                assertTrue(after.neutral().distance(wanted.neutral()) < 0.002, after.toString());
+            }
         }
     }
 

@@ -15,6 +15,7 @@ import nexa.core.fill.Blank;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
+import nexa.core.lineup.ResultLight;
 import nexa.core.print.OutputSize;
 import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
@@ -29,6 +30,7 @@ import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.fill.Filler;
+import nexa.imaging.neutral.LightMeter;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -139,6 +141,24 @@ public final class Rendering {
                 return new FillLook(
                         shown.toRaster(), exact.seam(rendered), Blank.share(space.outline(), small.frame()));
             }
+        }
+    }
+
+    /**
+     * The light of a delivery; blank is left as the photo's edge.
+     *
+     * @param longEdge of the picture that is measured, in pixels
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static ResultLight light(PhotoCodecs codecs, Delivery delivery, int longEdge)
+            throws UnreadablePhotoException {
+        PixelSize asShot = facts(delivery).asShot();
+        int needed = (int) Math.ceil(longEdge / longSide(delivery.frame()));
+        Reduction reduction = Reduction.leaving(needed, asShot.longEdge());
+        Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+        try (Source source = codecs.open(delivery.source(), facts(delivery), reduction);
+                Picture rendered = unbounded(small, source)) {
+            return LightMeter.of(rendered, source.profile());
         }
     }
 
