@@ -59,7 +59,7 @@ final class LevelCommand extends ShootCommand {
         rows.add()
                 .with("photo", photo.file())
                 .with("angle", finding.tilt().degrees())
-                .withVerdict(Optional.of(finding.confidence()), finding.refusal())
+                .withVerdict(Optional.of(finding.confidence()), finding.refusal(), finding.offered())
                 .with("lines", finding.lines().stream().map(LevelCommand::ends).toList());
     }
 

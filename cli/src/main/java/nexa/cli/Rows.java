@@ -40,7 +40,12 @@ public final class Rows {
          * @param refusal empty = it is to be used
          */
         <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal) {
-            String decision = refusal.isEmpty() ? "accept" : "refuse";
+            return withVerdict(confidence, refusal, false);
+        }
+
+        /** @param offered whether it is refused, but likely enough to be shown */
+        <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal, boolean offered) {
+            String decision = refusal.isEmpty() ? "accept" : offered ? "offer" : "refuse";
             return with("confidence", confidence.orElse(null))
                     .with("decision", confidence.isPresent() ? decision : null)
                     .with("reason", refusal.map(ShootCommand::words).orElse(null));

@@ -14,6 +14,9 @@ final class Leaning {
     /** What the widest of the angles leaves of a photo along a side. */
     private static final double LEFT = 0.86;
 
+    /** As lines are looked for in photos. */
+    static final int LONG_EDGE = 1280;
+
     private Leaning() {}
 
     /** @param degrees by which its content turns clockwise */
@@ -26,9 +29,8 @@ final class Leaning {
         return SinglePass.render(photo, toPhoto, cut);
     }
 
+    /** @param picture of at most {@link #LONG_EDGE} */
     static List<LevelLine> segments(Picture picture) {
-        try (Picture small = picture.reducedTo(1280)) {
-            return LineDetector.segments(small, 1);
-        }
+        return LineDetector.segments(picture, 1);
     }
 }

@@ -8,7 +8,7 @@ import nexa.core.geometry.Tilt;
  * What line evidence says of a photo.
  *
  * @param tilt counted from upright, that would level it; of no use if refused
- * @param confidence 0 = none, 1 = certain
+ * @param confidence how often such findings are right, 0 to 1
  * @param refusal why the tilt is not to be used; empty = it is
  * @param lines the segments it rests on, strongest first, in upright pixels
  */
@@ -19,5 +19,10 @@ public record Finding(Tilt tilt, double confidence, Optional<Refusal> refusal, L
 
     public boolean accepted() {
         return refusal.isEmpty();
+    }
+
+    /** Whether it is refused, but likely enough to be shown and taken by hand. */
+    public boolean offered() {
+        return !accepted() && confidence >= AutoLevel.WORTH_SHOWING;
     }
 }

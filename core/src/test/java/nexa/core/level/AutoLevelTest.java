@@ -23,9 +23,9 @@ class AutoLevelTest {
     }
 
     /** Level and plumb lines of a photo that leans, each off by at most the noise. */
-    private static List<LevelLine> leaning(Cases c, double lean, double noise) {
+    private static List<LevelLine> leaning(Cases c, int count, double lean, double noise) {
         List<LevelLine> lines = new ArrayList<>();
-        for (int i = 0; i < 8; i++) {
+        for (int i = 0; i < count; i++) {
             double off = noise == 0 ? 0 : c.between(-noise, noise);
             double direction = lean + off + (i % 2 == 0 ? 0 : 90);
             lines.add(line(c.between(1200, 1800), c.between(300, 1700), direction, c.between(400, 900)));
@@ -33,21 +33,63 @@ class AutoLevelTest {
         return lines;
     }
 
+    /** As much as most photos lean. */
     @Test
     void find_agreeingLines_givesTheTiltThatLevelsThem() {
         Cases.some(200).forEach(c -> {
-            double lean = c.between(-12, 12);
-            Finding finding = AutoLevel.find(leaning(c, lean, 0.2), PHOTO);
+            double lean = c.between(-4, 4);
+            Finding finding = AutoLevel.find(leaning(c, 20, lean, 0.2), PHOTO);
             assertEquals(Optional.empty(), finding.refusal(), () -> "lean " + lean + ": " + finding);
             assertEquals(-lean, finding.tilt().degrees(), 0.2);
             assertFalse(finding.lines().isEmpty());
         });
     }
 
+    /** More may be meant: it is not tilted by itself. */
+    @Test
+    void find_agreeingLinesThatLeanMuch_areOfferedOrAccepted_andTheTiltIsRight() {
+        Cases.some(200).forEach(c -> {
+            double lean = c.between(-9, 9);
+            Finding finding = AutoLevel.find(leaning(c, 20, lean, 0.2), PHOTO);
+            assertTrue(finding.accepted() || finding.offered(), () -> "lean " + lean + ": " + finding);
+            assertEquals(-lean, finding.tilt().degrees(), 0.2);
+        });
+    }
+
+    /** A house from below: uprights converge about the middle, and the photo is level. */
+    @Test
+    void find_convergingUprights_areNoLean() {
+        Cases.some(100).forEach(c -> {
+            double lean = c.between(-3, 3);
+            double convergence = c.between(-25, 25);
+            List<LevelLine> lines = new ArrayList<>();
+            for (int i = 0; i < 24; i++) {
+                double x = c.between(200, 2800);
+                lines.add(line(
+                        x, c.between(500, 1500), 90 + lean + convergence * (x - 1500) / 3000, c.between(400, 900)));
+            }
+            Finding finding = AutoLevel.find(lines, PHOTO);
+            assertEquals(-lean, finding.tilt().degrees(), 0.3, () -> lean + ", " + convergence + ": " + finding);
+        });
+    }
+
+    /** Planks, or a wall from the side: what is level in truth is where they would meet. */
+    @Test
+    void find_convergingHorizontalsAlone_areNotAccepted() {
+        Cases.some(100).forEach(c -> {
+            List<LevelLine> lines = new ArrayList<>();
+            for (int i = 0; i < 24; i++) {
+                double y = 100 + 75 * i;
+                lines.add(line(c.between(1000, 2000), y, 3 + 35 * (y - 1000) / 3000, c.between(600, 1500)));
+            }
+            assertFalse(AutoLevel.find(lines, PHOTO).accepted());
+        });
+    }
+
     @Test
     void find_mirrored_givesTheOppositeTilt() {
         Cases.some(50).forEach(c -> {
-            List<LevelLine> lines = leaning(c, c.between(-10, 10), 0.1);
+            List<LevelLine> lines = leaning(c, 8, c.between(-10, 10), 0.1);
             List<LevelLine> mirrored =
                     lines.stream().map(l -> l.turned(Turn.MIRROR, PHOTO)).toList();
             assertEquals(

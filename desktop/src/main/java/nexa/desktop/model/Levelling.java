@@ -96,6 +96,9 @@ public final class Levelling {
 
     /** Looks for lines in the photo and levels it if they leave no doubt; says so either way. */
     public void automatic() {
+        if (takesOffer()) {
+            return;
+        }
         session.photo().filter(Photo::isReadable).ifPresent(photo -> {
             forget();
             verdict.set(Optional.of(new Verdict.Searching()));
@@ -130,9 +133,24 @@ public final class Levelling {
         verdict.set(Optional.of(new Verdict.Found(found)));
         ours = session.framing();
         if (found.accepted()) {
-            ours = session.poseEdits().tilted(found.tilt()).levelledAt(found.tilt());
-            session.gestures().edit("edit.level.auto", ours);
+            take(found);
         }
+    }
+
+    private void take(Finding found) {
+        ours = session.poseEdits().tilted(found.tilt()).levelledAt(found.tilt());
+        session.gestures().edit("edit.level.auto", ours);
+    }
+
+    /** Whether a finding that was only offered is in view, and is taken. */
+    private boolean takesOffer() {
+        Optional<Finding> offered = verdict.get()
+                .filter(Verdict.Found.class::isInstance)
+                .map(said -> ((Verdict.Found) said).finding())
+                .filter(Finding::offered)
+                .filter(found -> !session.framing().pose().tilt().equals(found.tilt()));
+        offered.ifPresent(this::take);
+        return offered.isPresent();
     }
 
     /** Takes lines and findings out of view; the tilt stays. */

@@ -79,6 +79,9 @@ public final class Looks {
     public static String words(Finding finding) {
         long percent = Math.round(finding.confidence() * 100);
         String tilt = degrees(finding.tilt().degrees());
+        if (finding.offered()) {
+            return Words.of("bench.auto.offered", tilt, percent);
+        }
         return finding.refusal()
                 .map(refusal -> Words.of("bench.auto.refused", Words.of(refusal), percent))
                 .orElseGet(() -> Words.of(
