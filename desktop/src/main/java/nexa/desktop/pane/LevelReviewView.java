@@ -37,14 +37,14 @@ public final class LevelReviewView extends PhotoReviewFrame<Finding> {
         return Words.of(
                 "review.summary",
                 proposals.items().size(),
-                proposals.count(State.PROPOSED),
+                proposals.count(State.PROPOSED) + proposals.count(State.DOUBTFUL),
                 proposals.count(State.REFUSED) + proposals.count(State.UNREADABLE),
                 proposals.count(State.ACCEPTED) + proposals.count(State.NOTHING));
     }
 
     @Override
     String acceptWords(Item<Finding> item) {
-        return "review.accept";
+        return item.state() == State.DOUBTFUL ? "review.anyway" : "review.accept";
     }
 
     @Override
@@ -68,7 +68,12 @@ public final class LevelReviewView extends PhotoReviewFrame<Finding> {
                         Looks.degrees(item.finding().orElseThrow().tilt().degrees()),
                         percent(item),
                         item.finding().orElseThrow().lines().size());
-            case REFUSED, DOUBTFUL -> Looks.words(item.finding().orElseThrow());
+            case DOUBTFUL ->
+                Words.of(
+                        "review.doubtful",
+                        Looks.degrees(item.finding().orElseThrow().tilt().degrees()),
+                        percent(item));
+            case REFUSED -> Looks.words(item.finding().orElseThrow());
             case ACCEPTED ->
                 Words.of(
                         "review.accepted",
@@ -87,7 +92,7 @@ public final class LevelReviewView extends PhotoReviewFrame<Finding> {
     StackPane asItIs(Item<Finding> item) {
         PhotoSpace space = space(item, item.framing().pose().tilt());
         return picture(item.photo(), space, (canvas, view, width, height) -> item.finding()
-                .filter(Finding::accepted)
+                .filter(finding -> finding.accepted() || finding.offered())
                 .ifPresent(finding -> finding.lines().forEach(line -> line(canvas, view, space, line))));
     }
 
@@ -115,7 +120,7 @@ public final class LevelReviewView extends PhotoReviewFrame<Finding> {
     }
 
     private static boolean isLevel(Item<Finding> item) {
-        return item.state() == State.PROPOSED || item.state() == State.ACCEPTED;
+        return item.isOpen() || item.state() == State.ACCEPTED;
     }
 
     private static void line(GraphicsContext canvas, LevelView view, PhotoSpace space, LevelLine line) {

@@ -21,10 +21,13 @@ public record LevelProposals(Shoot shoot) implements Proposals.Looking<Finding> 
     @Override
     public State state(Framing framing, Finding found) {
         double change = found.tilt().degrees() - framing.pose().tilt().degrees();
-        if (!found.accepted()) {
+        if (!found.accepted() && !found.offered()) {
             return State.REFUSED;
         }
-        return Math.abs(change) < NO_CHANGE ? State.NOTHING : State.PROPOSED;
+        if (Math.abs(change) < NO_CHANGE) {
+            return State.NOTHING;
+        }
+        return found.accepted() ? State.PROPOSED : State.DOUBTFUL;
     }
 
     @Override

@@ -6,19 +6,23 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
+import nexa.desktop.model.Levelling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.wall.PhotoTile;
 import nexa.desktop.widget.Looks;
@@ -30,10 +34,10 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** Every way to level. */
 class LevellingTest extends WindowTest {
-    /** 0206 leans by 2.1°, 0219 has no lines to speak of. */
+    /** 0206 leans by 2.1°, 0219 has no lines to speak of, 0235 some that differ. */
     @Override
     String[] photos() {
-        return new String[] {"kiln_0201.jpg", "kiln_0206.jpg", "kiln_0219.jpg"};
+        return new String[] {"kiln_0201.jpg", "kiln_0206.jpg", "kiln_0219.jpg", "kiln_0235.jpg"};
     }
 
     static Stream<Pose> poses() {
@@ -150,6 +154,29 @@ class LevellingTest extends WindowTest {
     }
 
     @Test
+    void automaticLevel_thatIsNotSure_isOffered_andTakenByTheSameKey(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0235.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.SHIFT, KeyCode.L);
+        until(() -> found().filter(Finding::offered).isPresent());
+        assertEquals(0, tilt(), "not by itself");
+        assertTrue(Looks.words(found().orElseThrow()).contains("again"));
+        press(robot, KeyCode.SHIFT, KeyCode.L);
+        assertEquals(found().orElseThrow().tilt().degrees(), tilt());
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(0, tilt());
+    }
+
+    private Optional<Finding> found() {
+        return window.models()
+                .orElseThrow()
+                .levelling()
+                .verdictProperty()
+                .get()
+                .filter(Levelling.Verdict.Found.class::isInstance)
+                .map(said -> ((Levelling.Verdict.Found) said).finding());
+    }
+
+    @Test
     void automaticLevel_withoutLines_changesNothingAndSaysWhy(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0219.jpg", Pose.AS_SHOT);
         click(robot, "#auto-level");
@@ -158,10 +185,10 @@ class LevellingTest extends WindowTest {
                 .levelling()
                 .verdictProperty()
                 .get()
-                .filter(v -> v instanceof nexa.desktop.model.Levelling.Verdict.Found)
+                .filter(v -> v instanceof Levelling.Verdict.Found)
                 .isPresent());
         assertEquals(0, tilt());
-        var found = (nexa.desktop.model.Levelling.Verdict.Found) window.models()
+        var found = (Levelling.Verdict.Found) window.models()
                 .orElseThrow()
                 .levelling()
                 .verdictProperty()
@@ -174,8 +201,12 @@ class LevellingTest extends WindowTest {
     void automaticLevelOfASelection_isAListToDecideOneByOne(FxRobot robot) throws Exception {
         addFormat(robot, "4:5");
         press(robot, KeyCode.SHORTCUT, KeyCode.A);
-        assertEquals(3, session().selection().property().get().size());
+        assertEquals(4, session().selection().property().get().size());
         press(robot, KeyCode.SHIFT, KeyCode.L);
+        until(() -> robot.lookup("#accept-kiln_0235")
+                .tryQuery()
+                .filter(n -> n.isVisible() && ((Button) n).getText().equals("Level it anyway"))
+                .isPresent());
         until(() -> robot.lookup("#accept-kiln_0206")
                 .tryQuery()
                 .filter(n -> n.isVisible())
