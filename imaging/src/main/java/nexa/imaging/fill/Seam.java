@@ -5,6 +5,7 @@ import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_32S;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
+import static org.bytedeco.opencv.global.opencv_core.bitwise_or;
 import static org.bytedeco.opencv.global.opencv_core.countNonZero;
 import static org.bytedeco.opencv.global.opencv_imgproc.MORPH_RECT;
 import static org.bytedeco.opencv.global.opencv_imgproc.Sobel;
@@ -31,7 +32,8 @@ import org.bytedeco.opencv.opencv_core.Size;
 /**
  * Where a fill shows. Even things and texture go on unseen; things with an edge of their own, such as branches, buildings and
  * people, are cut at the photo's edge or turn up in the fill, and that shows. They are told by the structure tensor (W. Förstner
- * and E. Gülch, 1987): strong change in one direction only.
+ * and E. Gülch, 1987): strong change in one direction only. So do small
+ * things that stray into an even fill ({@link Strays}).
  *
  * @param share of the fill, and of the photo next to it, where it will show, 0 to 1
  * @param places where that is, the largest first, as parts of the picture from 0 to 1
@@ -67,7 +69,7 @@ public record Seam(double share, List<Frame> places) {
 
     static Seam of(Picture small, Mat mask) {
         try (Mat strip = strip(mask);
-                Mat cut = cut(small, strip)) {
+                Mat cut = cut(small, strip, mask)) {
             double length = count(strip);
             return length == 0 ? NONE : new Seam(count(cut) / length, places(cut, small.size()));
         }
@@ -96,7 +98,7 @@ public record Seam(double share, List<Frame> places) {
         return countNonZero(mask);
     }
 
-    private static Mat cut(Picture small, Mat strip) {
+    private static Mat cut(Picture small, Mat strip, Mat mask) {
         Mat cut = new Mat(strip.rows(), strip.cols(), CV_8UC1, Scalar.all(0));
         try (Picture eight = small.to8Bits();
                 Picture grey = eight.grey();
@@ -112,6 +114,9 @@ public record Seam(double share, List<Frame> places) {
             boxFilter(dy.mul(dy).asMat(), yy, CV_32F, window);
             boxFilter(dx.mul(dy).asMat(), xy, CV_32F, window);
             mark(cut, strip, xx, yy, xy);
+            try (Mat strays = Strays.of(grey.mat(), mask)) {
+                bitwise_or(cut, strays, cut);
+            }
         }
         return cut;
     }
