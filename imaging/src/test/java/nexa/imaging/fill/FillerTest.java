@@ -161,7 +161,7 @@ class FillerTest {
         assertTrue(post.shows());
         assertEquals(0.5, post.places().getFirst().centreX(), 0.1);
         assertTrue(
-                seam((x, y) -> y < 25 && y > 18 && x > 80 && x < 88 ? 0.35 : 0.6)
+                seam((x, y) -> y > 56 && y < 63 && x > 80 && x < 88 ? 0.45 : 0.6)
                         .shows(),
                 "the end of a post");
         assertTrue(seam((x, y) -> y > 52 && x > 90 && x < 110 ? 0.1 : 0.8).shows(), "what turns up in the fill");
