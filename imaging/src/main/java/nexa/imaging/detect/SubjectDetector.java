@@ -35,7 +35,7 @@ import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * Proposes marks: the eyes of a face, or a subject's top and foot, found as what stands out from the colours along the photo's border (C. Rother et al.,
+ * Proposes marks: the eyes of a face, the ends of a group, or a subject's top and foot, found as what stands out from the colours along the photo's border (C. Rother et al.,
  * "GrabCut", ACM Transactions on Graphics 23, 2004, as OpenCV has it). Thread-safe.
  */
 public final class SubjectDetector {
@@ -55,10 +55,13 @@ public final class SubjectDetector {
     /** Where faces are looked for, in pixels of the long edge. */
     private static final int FACE_EDGE = 400;
 
+    /** Of the largest face's width: as near people are a group. */
+    private static final double OF_GROUP = 0.5;
+
     private SubjectDetector() {}
 
     /**
-     * Two points of a photo's subject in pixels as shot: both eyes of the largest face, or else the top and foot of what
+     * Two points of a photo's subject in pixels as shot: both eyes of a face, or the outermost faces of several, or else the top and foot of what
      * stands out; none if nothing does.
      *
      * @throws UnreadablePhotoException if it can't be decoded
@@ -72,14 +75,23 @@ public final class SubjectDetector {
             throws UnreadablePhotoException {
         try (Picture picture = previews.picture(file, facts, FACE_EDGE)) {
             double scale = (double) facts.asShot().longEdge() / picture.size().longEdge();
-            return FaceFinder.find(picture).stream()
-                    .max(Comparator.comparingDouble(Face::width))
-                    .map(Face::eyes)
-                    .orElse(List.of())
-                    .stream()
-                    .map(eye -> eye.times(scale))
+            return ofPeople(FaceFinder.find(picture)).stream()
+                    .map(point -> point.times(scale))
                     .toList();
         }
+    }
+
+    /** One person's eyes, or where the group ends at the left and at the right. Small faces are of people farther back. */
+    private static List<Point> ofPeople(List<Face> faces) {
+        double largest = faces.stream().mapToDouble(Face::width).max().orElse(0);
+        List<Face> group = faces.stream()
+                .filter(face -> face.width() >= OF_GROUP * largest)
+                .sorted(Comparator.comparingDouble(face -> face.middle().x()))
+                .toList();
+        if (group.size() > 1) {
+            return List.of(group.getFirst().betweenBrows(), group.getLast().betweenBrows());
+        }
+        return group.stream().flatMap(face -> face.eyes().stream()).toList();
     }
 
     private static List<Point> ends(PreviewMaker previews, Path file, PhotoFacts facts)

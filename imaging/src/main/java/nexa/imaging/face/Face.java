@@ -22,6 +22,11 @@ public record Face(
         return new Point(left + width / 2, top + height / 2);
     }
 
+    /** Half way between the eyes. */
+    public Point betweenBrows() {
+        return eyes.get(0).plus(eyes.get(1)).times(0.5);
+    }
+
     /** Between the eyes' centres. */
     public double betweenEyes() {
         return eyes.get(0).distance(eyes.get(1));

@@ -1,6 +1,7 @@
 package nexa.imaging.detect;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_core.hconcat;
 import static org.bytedeco.opencv.global.opencv_imgproc.FILLED;
 import static org.bytedeco.opencv.global.opencv_imgproc.GaussianBlur;
 import static org.bytedeco.opencv.global.opencv_imgproc.LINE_AA;
@@ -67,7 +68,7 @@ class SubjectDetectorTest {
         }
     }
 
-    /** A face drawn with soft shades: the cascades go by which parts are darker than which. */
+    /** A face drawn with soft shades: the network takes it for one. */
     @Test
     void face_isProposedAtItsEyes() throws IOException {
         try (Picture portrait = portrait()) {
@@ -76,6 +77,19 @@ class SubjectDetectorTest {
             assertEquals(2, eyes.size());
             assertTrue(eyes.getFirst().distance(new Point(520, 430)) < 40, eyes.toString());
             assertTrue(eyes.getLast().distance(new Point(680, 430)) < 40, eyes.toString());
+        }
+    }
+
+    @Test
+    void twoPeople_areProposedFromOneToTheOther() throws IOException {
+        try (Picture portrait = portrait();
+                Picture both = new Picture(new Mat())) {
+            hconcat(portrait.mat(), portrait.mat(), both.mat());
+            Path file = Files.write(base.resolve("two.jpg"), Encoder.plainJpeg(both, 92));
+            List<Point> ends = SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file));
+            assertEquals(2, ends.size());
+            assertTrue(ends.getFirst().distance(new Point(600, 430)) < 40, ends.toString());
+            assertTrue(ends.getLast().distance(new Point(1800, 430)) < 40, ends.toString());
         }
     }
 
