@@ -115,19 +115,14 @@ public final class LevelTrial {
         for (double from = 0.2; from < 0.95; from += 0.2) {
             double low = from;
             List<Tried> sure = all.stream()
-                    .filter(each -> each.finding().confidence() >= low
-                            && each.finding().confidence() < low + 0.2)
+                    .filter(each ->
+                            each.finding().confidence() >= low && each.finding().confidence() < low + 0.2)
                     .toList();
             long right = sure.stream()
                     .filter(each -> each.evidence() && each.off() <= 0.5)
                     .count();
             System.out.printf(
-                    Locale.ROOT,
-                    "confidence %.1f to %.1f: %d of %d right%n",
-                    low,
-                    low + 0.2,
-                    right,
-                    sure.size());
+                    Locale.ROOT, "confidence %.1f to %.1f: %d of %d right%n", low, low + 0.2, right, sure.size());
         }
         all.stream()
                 .filter(accepted)

@@ -15,8 +15,11 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * what leaves the picture's gamut is held at its edge. Transparency stays.
  */
 public final class Neutralizer {
-    /** Entries from light back to 8-bit values: evenly spaced ones are found soonest, and these are fine enough. */
-    private static final int BACK = 1 << 17;
+    /** Light in whole numbers, for 8 bits: from 0 to this. So few entries lead back that they stay near the processor. */
+    private static final int LIGHT = (1 << 15) - 1;
+
+    /** Binary places of the matrix in whole numbers. */
+    private static final int PLACES = 16;
 
     private final Neutral neutral;
     private final Optional<Profile> profile;
@@ -59,14 +62,18 @@ public final class Neutralizer {
         return bgr;
     }
 
-    private static void bytes(Mat mat, ToneTable tones, float[] m) {
-        float[] light = new float[256];
-        byte[] back = new byte[BACK + 1];
+    private static void bytes(Mat mat, ToneTable tones, float[] parts) {
+        int[] light = new int[256];
+        byte[] back = new byte[LIGHT + 1];
         for (int i = 0; i < light.length; i++) {
-            light[i] = (float) tones.toLight(i);
+            light[i] = (int) Math.round(tones.toLight(i) * LIGHT);
         }
-        for (int i = 0; i <= BACK; i++) {
-            back[i] = (byte) tones.toValue((double) i / BACK);
+        for (int i = 0; i <= LIGHT; i++) {
+            back[i] = (byte) tones.toValue((double) i / LIGHT);
+        }
+        long[] m = new long[parts.length];
+        for (int i = 0; i < m.length; i++) {
+            m[i] = Math.round((double) parts[i] * (1 << PLACES));
         }
         byte[] row = new byte[mat.cols() * mat.channels()];
         try (BytePointer pixels = mat.data()) {
@@ -82,25 +89,34 @@ public final class Neutralizer {
         }
     }
 
-    private static void grey(byte[] row, float[] light, byte[] back, float gain) {
+    private static void grey(byte[] row, int[] light, byte[] back, long gain) {
         for (int i = 0; i < row.length; i++) {
             row[i] = back[place(light[row[i] & 0xFF] * gain)];
         }
     }
 
-    private static void colours(byte[] row, int channels, float[] light, byte[] back, float[] m) {
+    private static void colours(byte[] row, int channels, int[] light, byte[] back, long[] m) {
+        long m0 = m[0];
+        long m1 = m[1];
+        long m2 = m[2];
+        long m3 = m[3];
+        long m4 = m[4];
+        long m5 = m[5];
+        long m6 = m[6];
+        long m7 = m[7];
+        long m8 = m[8];
         for (int i = 0; i < row.length; i += channels) {
-            float blue = light[row[i] & 0xFF];
-            float green = light[row[i + 1] & 0xFF];
-            float red = light[row[i + 2] & 0xFF];
-            row[i] = back[place(m[0] * blue + m[1] * green + m[2] * red)];
-            row[i + 1] = back[place(m[3] * blue + m[4] * green + m[5] * red)];
-            row[i + 2] = back[place(m[6] * blue + m[7] * green + m[8] * red)];
+            int blue = light[row[i] & 0xFF];
+            int green = light[row[i + 1] & 0xFF];
+            int red = light[row[i + 2] & 0xFF];
+            row[i] = back[place(m0 * blue + m1 * green + m2 * red)];
+            row[i + 1] = back[place(m3 * blue + m4 * green + m5 * red)];
+            row[i + 2] = back[place(m6 * blue + m7 * green + m8 * red)];
         }
     }
 
-    private static int place(float light) {
-        return (int) (Math.max(0f, Math.min(1f, light)) * BACK + 0.5f);
+    private static int place(long sum) {
+        return (int) Math.max(0, Math.min(LIGHT, (sum + (1 << (PLACES - 1))) >> PLACES));
     }
 
     private static void shorts(Mat mat, ToneTable tones, float[] m) {
