@@ -19,6 +19,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
+import nexa.core.eye.GlowingEyes;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
@@ -26,6 +27,8 @@ import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
+import nexa.core.neutral.Neutral;
+import nexa.core.neutral.White;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
@@ -86,7 +89,20 @@ class ExchangeTest {
                         .withTrim(
                                 random.nextBoolean()
                                         ? Trim.NONE
-                                        : new Trim(-0.3, -0.2, random.nextDouble(0, 0.4), 1, new Tilt(1.25), 0.01)))
+                                        : new Trim(-0.3, -0.2, random.nextDouble(0, 0.4), 1, new Tilt(1.25), 0.01))
+                        .withNeutral(
+                                random.nextBoolean()
+                                        ? Neutral.AS_FILED
+                                        : Neutral.AS_FILED
+                                                .picked(
+                                                        White.of(random.nextDouble(2500, 9000), 3),
+                                                        new Point(0.1, -0.2))
+                                                .withStops(random.nextDouble(-1, 1)))
+                        .withEyes(
+                                random.nextBoolean()
+                                        ? GlowingEyes.NONE
+                                        : GlowingEyes.parse("red 0.125 -0.25 0.0123 1.0; bright 0.3 0.1 0.02 "
+                                                + random.nextDouble())))
                 .withSetAside(random.nextInt(5) == 0);
         for (Format format : shoot.brief().formats()) {
             if (random.nextInt(3) > 0) {

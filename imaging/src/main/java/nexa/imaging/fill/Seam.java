@@ -56,7 +56,7 @@ public record Seam(double share, List<Frame> places) {
     /** Of the change across a thing's edge to that along it; noise and texture change all ways. */
     private static final double ONE_WAY = 0.55;
 
-    private static final int MOST_PLACES = 4;
+    private static final int MOST_PLACES = 8;
 
     public Seam {
         places = List.copyOf(places);
