@@ -1,11 +1,8 @@
 package nexa.bench.level;
 
-import java.util.List;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
-import nexa.core.level.LevelLine;
-import nexa.imaging.detect.LineDetector;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.render.SinglePass;
 
@@ -13,9 +10,6 @@ import nexa.imaging.render.SinglePass;
 final class Leaning {
     /** What the widest of the angles leaves of a photo along a side. */
     private static final double LEFT = 0.86;
-
-    /** As lines are looked for in photos. */
-    static final int LONG_EDGE = 1280;
 
     private Leaning() {}
 
@@ -27,10 +21,5 @@ final class Leaning {
                 .then(Affine.rotation(new Tilt(-degrees)))
                 .then(Affine.translation(size.width() / 2.0, size.height() / 2.0));
         return SinglePass.render(photo, toPhoto, cut);
-    }
-
-    /** @param picture of at most {@link #LONG_EDGE} */
-    static List<LevelLine> segments(Picture picture) {
-        return LineDetector.segments(picture, 1);
     }
 }

@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import nexa.core.level.AutoLevel;
 import nexa.core.level.Finding;
 import nexa.core.level.LevelLine;
+import nexa.imaging.detect.LineDetector;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -71,8 +72,8 @@ public final class LevelTrial {
                 Picture photo = new Picture(mat.clone())) {
             for (double turn : TURNS) {
                 try (Picture turned = Leaning.turned(photo, turn);
-                        Picture small = turned.reducedTo(Leaning.LONG_EDGE)) {
-                    List<LevelLine> lines = Leaning.segments(small);
+                        Picture small = turned.reducedTo(LineDetector.LONG_EDGE)) {
+                    List<LevelLine> lines = LineDetector.segments(small, 1);
                     found.add(AutoLevel.find(lines, small.size()));
                 }
             }

@@ -109,9 +109,7 @@ public final class AutoLevel {
 
     private double parallel(int best) {
         double straight = horizontals.straight(best);
-        return straight > standing(best)
-                ? straight / horizontals.at(horizontals.best(best, new Likely(1, 1)), best)
-                : 1;
+        return straight > standing(best) ? straight / horizontals.at(horizontals.best(best, Likely.ALIKE), best) : 1;
     }
 
     private static Optional<Refusal> refusal(double confidence, double votes, double rival) {

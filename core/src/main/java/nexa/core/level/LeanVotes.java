@@ -74,6 +74,9 @@ final class LeanVotes {
 
     /** How likely a value is before anything was seen: a bell about 0, never less than its floor. */
     record Likely(double width, double floor) {
+        /** Any value as much as any other. */
+        static final Likely ALIKE = new Likely(1, 1);
+
         double of(double value) {
             double off = value / width;
             return floor + (1 - floor) * Math.exp(-off * off / 2);

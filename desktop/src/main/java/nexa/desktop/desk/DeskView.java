@@ -28,6 +28,7 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.SenseWords;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
@@ -189,7 +190,7 @@ public final class DeskView extends HBox {
         turn.setId("overlay-turn");
         Label key = new Label(keys.map().label(Command.OVERLAY));
         key.getStyleClass().add("key");
-        HBox head = new HBox(8, title("desk.overlay"), key, turn, overlays);
+        HBox head = new HBox(8, Labels.title("desk.overlay"), key, turn, overlays);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox area = new VBox(6, head, picker);
         area.setAlignment(Pos.CENTER_LEFT);
@@ -251,12 +252,6 @@ public final class DeskView extends HBox {
         area.setAlignment(Pos.CENTER_RIGHT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
-    }
-
-    private static Label title(String words) {
-        Label label = new Label(Words.of(words));
-        label.getStyleClass().add("desk-title");
-        return label;
     }
 
     private void refresh() {

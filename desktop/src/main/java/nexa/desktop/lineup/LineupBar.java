@@ -20,6 +20,7 @@ import nexa.desktop.repair.LightModel;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Labels;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
@@ -59,8 +60,7 @@ final class LineupBar extends HBox {
         outliers.setWrapText(true);
         note.getStyleClass().add("note");
         note.setWrapText(true);
-        Label title = new Label(Words.of("lineup.consistency"));
-        title.getStyleClass().add("desk-title");
+        Label title = Labels.title("lineup.consistency");
         lightWords.setId("lineup-light");
         lightWords.setWrapText(true);
         VBox words = new VBox(4, title, spread, outliers, lightWords, note);

@@ -44,7 +44,7 @@ public final class LightModel {
     private final Executor work;
     private final Executor fx;
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private final Map<Key, ResultLight> known = new HashMap<>();
+    private final Map<Key, Optional<ResultLight>> known = new HashMap<>();
     private final Subscription subscription;
     private long latest;
 
@@ -92,7 +92,7 @@ public final class LightModel {
                 if (known.size() > MOST_KNOWN) {
                     known.clear();
                 }
-                light.ifPresent(found -> known.put(key, found));
+                known.put(key, light);
                 if (mine == latest) {
                     next(mine, format, photos, after);
                 }
@@ -116,7 +116,7 @@ public final class LightModel {
     private void show(Format format, List<Photo> photos) {
         Map<Photo, ResultLight> lights = new LinkedHashMap<>();
         photos.forEach(photo ->
-                Optional.ofNullable(known.get(key(photo, format))).ifPresent(light -> lights.put(photo, light)));
+                known.getOrDefault(key(photo, format), Optional.empty()).ifPresent(light -> lights.put(photo, light)));
         if (lights.size() < 2) {
             shown.set(Optional.empty());
             return;

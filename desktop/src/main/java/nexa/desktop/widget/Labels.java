@@ -8,6 +8,13 @@ import nexa.words.Words;
 public final class Labels {
     private Labels() {}
 
+    /** What a part of the desk is about. */
+    public static Label title(String words) {
+        Label label = new Label(Words.of(words));
+        label.getStyleClass().add("desk-title");
+        return label;
+    }
+
     /** What stands beside a field, never cut. */
     public static Label field(String words) {
         Label label = new Label(Words.of(words));

@@ -22,7 +22,7 @@ import org.bytedeco.opencv.opencv_imgproc.LineSegmentDetector;
  */
 public final class LineDetector {
     /** More pixels bring more noise than evidence: a segment's angle is already known to hundredths of a degree. */
-    private static final int LONG_EDGE = 1280;
+    public static final int LONG_EDGE = 1280;
 
     /** Shorter segments, of the long edge, are texture. */
     private static final double SHORTEST = 0.02;

@@ -68,9 +68,8 @@ public final class GlowFinder {
             if (box.width() == 0 || box.height() == 0) {
                 return Optional.empty();
             }
-            PixelCircle inBox = new PixelCircle(circle.x() - box.x(), circle.y() - box.y(), circle.radius());
             Point corner = new Point(box.x(), box.y());
-            GlowPixels pixels = GlowPixels.of(part, inBox, Glow.RED);
+            GlowPixels pixels = GlowPixels.of(part, circle.in(box), Glow.RED);
             return GlowMask.blob(pixels)
                     .filter(blob -> isPupil(blob, pixels, face.betweenEyes()))
                     .map(blob -> eye(blob, corner, picture));
@@ -85,7 +84,7 @@ public final class GlowFinder {
                 && blob.filled() >= LEAST_ROUND
                 && off <= FARTHEST * pixels.radius()
                 && blob.glow() >= LEAST_GLOW
-                && blob.glow() - GlowMask.around(pixels) >= LEAST_MORE;
+                && blob.glow() - blob.around() >= LEAST_MORE;
     }
 
     private static GlowingEye eye(Blob blob, Point corner, Picture picture) {

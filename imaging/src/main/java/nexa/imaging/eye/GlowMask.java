@@ -1,10 +1,13 @@
 package nexa.imaging.eye;
 
 import static org.bytedeco.opencv.global.opencv_core.BORDER_CONSTANT;
+import static org.bytedeco.opencv.global.opencv_core.CMP_EQ;
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
+import static org.bytedeco.opencv.global.opencv_core.CV_32S;
 import static org.bytedeco.opencv.global.opencv_core.CV_8U;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_not;
 import static org.bytedeco.opencv.global.opencv_core.bitwise_or;
+import static org.bytedeco.opencv.global.opencv_core.compare;
 import static org.bytedeco.opencv.global.opencv_core.copyMakeBorder;
 import static org.bytedeco.opencv.global.opencv_core.countNonZero;
 import static org.bytedeco.opencv.global.opencv_imgproc.GaussianBlur;
@@ -54,6 +57,7 @@ final class GlowMask {
     private static final double SOFT = 0.09;
 
     private final GlowPixels glow;
+    private final double around;
     private final double threshold;
     private final double seed;
 
@@ -61,7 +65,7 @@ final class GlowMask {
         this.glow = glow;
         double[] inside = glow.sorted(0, RIM);
         double strongest = inside.length == 0 ? 0 : inside[(int) (0.995 * (inside.length - 1))];
-        double around = around(glow);
+        this.around = median(glow.sorted(AROUND, 1));
         this.seed = Math.max(SEED, around + SEED_SHARE * (strongest - around));
         this.threshold = Math.max(around + 0.08, (around + strongest) / 2);
     }
@@ -74,9 +78,10 @@ final class GlowMask {
 
     /** What glows, without its soft rim; empty if nothing does. */
     static Optional<Blob> blob(GlowPixels glow) {
-        return new GlowMask(glow).piece().map(piece -> {
+        GlowMask mask = new GlowMask(glow);
+        return mask.piece().map(piece -> {
             try (piece) {
-                return Blob.of(piece, glow);
+                return Blob.of(piece, glow, mask.around);
             }
         });
     }
@@ -89,9 +94,10 @@ final class GlowMask {
      * @param radius of a disc with as many pixels
      * @param filled how much it fills the circle around it: 1 = it is a disc
      * @param glow its mean
+     * @param around how much glows at the circle's rim: the middle value
      */
-    record Blob(double x, double y, double radius, double filled, double glow) {
-        private static Blob of(Mat piece, GlowPixels glow) {
+    record Blob(double x, double y, double radius, double filled, double glow, double around) {
+        private static Blob of(Mat piece, GlowPixels glow, double rim) {
             double count = 0;
             double sumX = 0;
             double sumY = 0;
@@ -117,15 +123,11 @@ final class GlowMask {
                     }
                 }
                 double radius = Math.sqrt(count / Math.PI);
-                double around = Math.max(radius, farthest);
-                return new Blob(sumX / count, sumY / count, radius, radius * radius / (around * around), sum / count);
+                double reach = Math.max(radius, farthest);
+                double filled = radius * radius / (reach * reach);
+                return new Blob(sumX / count, sumY / count, radius, filled, sum / count, rim);
             }
         }
-    }
-
-    /** How much glows at the circle's rim: the middle value. */
-    static double around(GlowPixels glow) {
-        return median(glow.sorted(AROUND, 1));
     }
 
     private static double median(double[] sorted) {
@@ -195,7 +197,7 @@ final class GlowMask {
 
     private Mat soft(Mat piece) {
         try (piece) {
-            double radius = Math.sqrt(pixels(piece) / Math.PI);
+            double radius = Math.sqrt(countNonZero(piece) / Math.PI);
             int grown = 2 * Math.max(1, (int) Math.round(SOFT * radius)) + 1;
             double sigma = Math.max(0.5, SOFT * radius);
             Mat soft = new Mat();
@@ -213,16 +215,9 @@ final class GlowMask {
     }
 
     private static Mat only(Mat pieces, int which) {
-        Mat only = new Mat(pieces.rows(), pieces.cols(), CV_8U, Scalar.all(0));
-        try (IntIndexer piece = pieces.createIndexer();
-                UByteIndexer to = only.createIndexer()) {
-            for (int row = 0; row < pieces.rows(); row++) {
-                for (int column = 0; column < pieces.cols(); column++) {
-                    if (piece.get(row, column) == which) {
-                        to.put(row, column, 255);
-                    }
-                }
-            }
+        Mat only = new Mat();
+        try (Mat wanted = new Mat(1, 1, CV_32S, Scalar.all(which))) {
+            compare(pieces, wanted, only, CMP_EQ);
         }
         return only;
     }
@@ -245,10 +240,6 @@ final class GlowMask {
             }
             return whole;
         }
-    }
-
-    private static int pixels(Mat mask) {
-        return countNonZero(mask);
     }
 
     private void cutToCircle(Mat soft) {

@@ -64,8 +64,7 @@ public record MendedEye(Rect area, Mat pixels) implements AutoCloseable {
             return Optional.empty();
         }
         try (Mat own = new Mat(picture.mat(), box)) {
-            PixelCircle inBox = new PixelCircle(circle.x() - box.x(), circle.y() - box.y(), circle.radius());
-            GlowPixels glow = GlowPixels.of(own, inBox, eye.glow());
+            GlowPixels glow = GlowPixels.of(own, circle.in(box), eye.glow());
             return GlowMask.of(glow).map(mask -> {
                 try (mask) {
                     return new MendedEye(box, drained(own, glow, mask, eye.strength()));

@@ -14,6 +14,11 @@ record PixelCircle(double x, double y, double radius) {
         return new PixelCircle(centre.x(), centre.y(), centre.distance(rim));
     }
 
+    /** The same circle in the pixels of a part. */
+    PixelCircle in(Rect part) {
+        return new PixelCircle(x - part.x(), y - part.y(), radius);
+    }
+
     /** Distance of a whole pixel's middle from the centre, in radii. */
     double away(int column, int row) {
         return Math.hypot(column + 0.5 - x, row + 0.5 - y) / radius;

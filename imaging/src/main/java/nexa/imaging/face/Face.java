@@ -10,10 +10,8 @@ import nexa.core.geometry.Point;
  * @param left of its box, from the brows to the chin and from cheek to cheek
  * @param top of its box
  * @param eyes the one at the left of an upright face first
- * @param nose its tip
  */
-public record Face(
-        double confidence, double left, double top, double width, double height, List<Point> eyes, Point nose) {
+public record Face(double confidence, double left, double top, double width, double height, List<Point> eyes) {
     public Face {
         eyes = List.copyOf(eyes);
     }
@@ -47,7 +45,6 @@ public record Face(
                 top * scale,
                 width * scale,
                 height * scale,
-                eyes.stream().map(eye -> eye.times(scale)).toList(),
-                nose.times(scale));
+                eyes.stream().map(eye -> eye.times(scale)).toList());
     }
 }

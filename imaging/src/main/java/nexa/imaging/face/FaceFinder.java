@@ -4,8 +4,6 @@ import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_dnn.blobFromImage;
 import static org.bytedeco.opencv.global.opencv_dnn.readNetFromTFLite;
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
-import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -61,8 +59,8 @@ public final class FaceFinder {
                 throw new IllegalStateException("the network for faces is not in this build");
             }
             byte[] bytes = model.readAllBytes();
-            try (BytePointer native_ = new BytePointer(bytes)) {
-                network = readNetFromTFLite(native_, bytes.length);
+            try (BytePointer pointer = new BytePointer(bytes)) {
+                network = readNetFromTFLite(pointer, bytes.length);
             }
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
@@ -70,17 +68,18 @@ public final class FaceFinder {
         outputs = network.getUnconnectedOutLayersNames();
     }
 
-    /** The surest first; none of a grey picture whose faces can't be told. */
+    /** The surest first. */
     public static List<Face> find(Picture picture) {
         return Loaded.ONLY.look(picture);
     }
 
     private synchronized List<Face> look(Picture picture) {
-        double scale = (double) SIDE / picture.size().longEdge();
+        double scale = Math.min(1, (double) SIDE / picture.size().longEdge()); // smaller pictures keep their size
         try (Picture small = picture.reducedTo(SIDE);
                 Picture eight = small.to8Bits();
-                Picture coloured = eight.channels() == 1 ? eight.coloured() : eight.shared();
-                Mat square = square(coloured.mat(), Math.min(1, scale));
+                Picture opaque = eight.onWhite();
+                Picture coloured = opaque.channels() == 1 ? opaque.coloured() : opaque.shared();
+                Mat square = square(coloured);
                 Size size = new Size(SIDE, SIDE);
                 Scalar middle = Scalar.all(MIDDLE);
                 Mat input = blobFromImage(square, 1 / MIDDLE, size, middle, true, false, CV_32F);
@@ -88,24 +87,17 @@ public final class FaceFinder {
             network.setInput(input);
             network.forward(results, outputs);
             return kept(faces(results)).stream()
-                    .map(face -> face.times(1 / Math.min(1, scale)))
+                    .map(face -> face.times(1 / scale))
                     .toList();
         }
     }
 
-    /** In the middle of black; smaller pictures keep their size. */
-    private static Mat square(Mat small, double scale) {
+    /** At the top left of black. */
+    private static Mat square(Picture small) {
         Mat square = new Mat(SIDE, SIDE, CV_8UC3, Scalar.all(0));
-        try (Mat bgr = new Mat()) {
-            if (small.channels() == 4) {
-                cvtColor(small, bgr, COLOR_BGRA2BGR);
-            } else {
-                small.copyTo(bgr);
-            }
-            try (Rect place = new Rect(0, 0, bgr.cols(), bgr.rows());
-                    Mat there = new Mat(square, place)) {
-                bgr.copyTo(there);
-            }
+        try (Rect place = new Rect(0, 0, small.size().width(), small.size().height());
+                Mat there = new Mat(square, place)) {
+            small.mat().copyTo(there);
         }
         return square;
     }
@@ -144,8 +136,7 @@ public final class FaceFinder {
                 middle.y() - height / 2,
                 width,
                 height,
-                List.of(point(numbers, at, 0, about), point(numbers, at, 1, about)),
-                point(numbers, at, 2, about));
+                List.of(point(numbers, at, 0, about), point(numbers, at, 1, about)));
     }
 
     private static Point point(FloatPointer numbers, long at, int which, Point about) {

@@ -31,7 +31,7 @@ record Looked(Mat pixels, Optional<LightSteps> light, List<MendedEye> eyes) impl
     Mat part(Rect area) {
         Mat own = new Mat(pixels, area);
         List<MendedEye> seen =
-                eyes.stream().filter(eye -> !common(area, eye.area()).empty()).toList();
+                eyes.stream().filter(eye -> meet(area, eye.area())).toList();
         if (light.isEmpty() && seen.isEmpty()) {
             return own;
         }
@@ -40,6 +40,12 @@ record Looked(Mat pixels, Optional<LightSteps> light, List<MendedEye> eyes) impl
             seen.forEach(eye -> paste(eye, area, copy));
             light.ifPresent(steps -> steps.lighten(copy, area.x(), area.y()));
             return copy;
+        }
+    }
+
+    private static boolean meet(Rect one, Rect other) {
+        try (Rect common = common(one, other)) {
+            return !common.empty();
         }
     }
 

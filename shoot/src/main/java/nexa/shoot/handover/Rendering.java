@@ -129,10 +129,8 @@ public final class Rendering {
      */
     public static FillLook look(PhotoCodecs codecs, Delivery delivery, int longEdge, boolean draft)
             throws UnreadablePhotoException {
-        PixelSize asShot = facts(delivery).asShot();
-        int needed = (int) Math.ceil(longEdge / longSide(delivery.frame()));
-        Reduction reduction = draft ? Reduction.leaving(needed, asShot.longEdge()) : Reduction.NONE;
-        Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+        Reduction reduction = draft ? leaving(delivery, longSide(delivery.frame()), longEdge) : Reduction.NONE;
+        Delivery small = atMost(delivery, longEdge);
         PhotoSpace space = space(small);
         try (Source source = codecs.open(delivery.source(), facts(delivery), reduction)) {
             Filler exact = filling(small, source, space);
@@ -152,10 +150,8 @@ public final class Rendering {
      */
     public static ResultLight light(PhotoCodecs codecs, Delivery delivery, int longEdge)
             throws UnreadablePhotoException {
-        PixelSize asShot = facts(delivery).asShot();
-        int needed = (int) Math.ceil(longEdge / longSide(delivery.frame()));
-        Reduction reduction = Reduction.leaving(needed, asShot.longEdge());
-        Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+        Reduction reduction = leaving(delivery, longSide(delivery.frame()), longEdge);
+        Delivery small = atMost(delivery, longEdge);
         try (Source source = codecs.open(delivery.source(), facts(delivery), reduction);
                 Picture rendered = unbounded(small, source)) {
             return LightMeter.of(rendered, source.profile());
@@ -174,18 +170,28 @@ public final class Rendering {
                 .mapToDouble(each -> longSide(each.frame()))
                 .min()
                 .orElseThrow();
-        PixelSize asShot = facts(first).asShot();
-        Reduction reduction = Reduction.leaving((int) Math.ceil(longEdge / part), asShot.longEdge());
+        Reduction reduction = leaving(first, part, longEdge);
         List<byte[]> pictures = new ArrayList<>();
         try (Source source = codecs.open(first.source(), facts(first), reduction)) {
             for (Delivery delivery : ofOnePhoto) {
-                Delivery small = delivery.sized(OutputSize.atMost(delivery.frame(), asShot, longEdge));
+                Delivery small = atMost(delivery, longEdge);
                 try (Picture rendered = pixels(small, source)) {
                     pictures.add(plain(rendered, source, Finish.DEFAULT));
                 }
             }
         }
         return pictures;
+    }
+
+    /** The smallest decoding of a photo of which a part of the long edge still has so many pixels. */
+    private static Reduction leaving(Delivery delivery, double part, int longEdge) {
+        int needed = (int) Math.ceil(longEdge / part);
+        return Reduction.leaving(needed, facts(delivery).asShot().longEdge());
+    }
+
+    private static Delivery atMost(Delivery delivery, int longEdge) {
+        return delivery.sized(
+                OutputSize.atMost(delivery.frame(), facts(delivery).asShot(), longEdge));
     }
 
     private static double longSide(Frame frame) {

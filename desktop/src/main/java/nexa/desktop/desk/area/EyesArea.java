@@ -64,8 +64,7 @@ public final class EyesArea extends HBox {
         Buttons.explain(clear, Words.of("desk.eyes.clear.tip"));
         count.setId("eyes-count");
         count.getStyleClass().add("desk-figure");
-        Label title = new Label(Words.of("desk.eyes.title"));
-        title.getStyleClass().add("desk-title");
+        Label title = Labels.title("desk.eyes.title");
         VBox head = new VBox(4, title, count);
         head.setAlignment(Pos.CENTER_LEFT);
         head.setMinWidth(80);
@@ -82,10 +81,7 @@ public final class EyesArea extends HBox {
         Button find = Buttons.text("desk.eyes.find", eyes::automatic);
         find.setId("eyes-find");
         Buttons.explain(find, Words.of("desk.eyes.find.tip"));
-        Button done = Buttons.text("desk.trim.done", () -> mode.set(BenchMode.FRAMING));
-        done.setId("eyes-done");
-        done.getStyleClass().add("primary");
-        Buttons.explain(done, Command.EYES, keys);
+        Button done = DoneButton.of("eyes-done", Command.EYES, keys, mode);
         Label note = Labels.field("desk.eyes.note");
         note.getStyleClass().add("desk-verdict");
         VBox area = new VBox(6, new HBox(8, find, remove, clear, done), note);

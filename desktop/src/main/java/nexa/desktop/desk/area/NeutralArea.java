@@ -72,17 +72,13 @@ public final class NeutralArea extends HBox {
         sliders.setPrefWidth(430);
         sliders.setAlignment(Pos.CENTER_LEFT);
         setAlignment(Pos.CENTER_LEFT);
-        Label title = new Label(Words.of("desk.neutral.title"));
-        title.getStyleClass().add("desk-title");
+        Label title = Labels.title("desk.neutral.title");
         getChildren().addAll(title, sliders, buttons(keys, mode));
         subscription = session.framingProperty().subscribe(framing -> refresh());
     }
 
     private VBox buttons(Keys keys, ObjectProperty<BenchMode> mode) {
-        Button done = Buttons.text("desk.trim.done", () -> mode.set(BenchMode.FRAMING));
-        done.setId("neutral-done");
-        done.getStyleClass().add("primary");
-        Buttons.explain(done, Command.NEUTRAL, keys);
+        Button done = DoneButton.of("neutral-done", Command.NEUTRAL, keys, mode);
         Label note = Labels.field("desk.neutral.note");
         note.getStyleClass().add("desk-verdict");
         VBox area = new VBox(6, new HBox(8, clear, done), note);

@@ -144,8 +144,7 @@ public final class PlumbArea extends HBox {
             }
         });
         farValue.getStyleClass().add("desk-figure");
-        Label title = new Label(Words.of("desk.plumb.far"));
-        title.getStyleClass().add("desk-title");
+        Label title = Labels.title("desk.plumb.far");
         Button more = Buttons.icon(MaterialDesignD.DOTS_HORIZONTAL, "desk.plumb.more", finish);
         more.getStyleClass().add("small");
         more.setId("open-PLUMB");
@@ -169,10 +168,7 @@ public final class PlumbArea extends HBox {
         Button auto = Buttons.text("desk.plumb.auto", plumbing::automatic);
         auto.setId("plumb-auto");
         Buttons.explain(auto, Command.AUTO_PLUMB, keys);
-        Button done = Buttons.text("desk.plumb.done", () -> mode.set(BenchMode.FRAMING));
-        done.setId("plumb-done");
-        done.getStyleClass().add("primary");
-        Buttons.explain(done, Command.PLUMB, keys);
+        Button done = DoneButton.of("plumb-done", Command.PLUMB, keys, mode);
         VBox area = new VBox(6, new HBox(8, auto, clear, done), note);
         area.setAlignment(Pos.CENTER_LEFT);
         return area;

@@ -59,8 +59,7 @@ public final class TrimArea extends HBox {
             grid.add(Labels.field("trim.side." + side.name().toLowerCase(Locale.ROOT)), column, row);
             grid.add(field, column + 1, row);
         }
-        Label title = new Label(Words.of("desk.trim.title"));
-        title.getStyleClass().add("desk-title");
+        Label title = Labels.title("desk.trim.title");
         HBox area = new HBox(18, title, grid, Labels.field("desk.trim.pixels"));
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
@@ -87,10 +86,7 @@ public final class TrimArea extends HBox {
         Button split = Buttons.text("desk.trim.split", trimming::split);
         split.setId("trim-split");
         Buttons.explain(split, Words.of("desk.trim.split.tip"));
-        Button done = Buttons.text("desk.trim.done", () -> mode.set(BenchMode.FRAMING));
-        done.setId("trim-done");
-        done.getStyleClass().add("primary");
-        Buttons.explain(done, Command.TRIM, keys);
+        Button done = DoneButton.of("trim-done", Command.TRIM, keys, mode);
         Label note = Labels.field("desk.trim.note");
         note.getStyleClass().add("desk-verdict");
         VBox area = new VBox(6, new HBox(8, search, split, straighten, clear, done), note);
