@@ -18,7 +18,6 @@ import nexa.core.brief.Alternate;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
-import nexa.core.brief.Subject;
 import nexa.core.eye.GlowingEyes;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
@@ -32,6 +31,7 @@ import nexa.core.neutral.White;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
 import nexa.core.trim.Trim;
@@ -114,7 +114,12 @@ class ExchangeTest {
         }
         if (random.nextBoolean()) {
             Marks marks = new Marks(List.of(point(), point()));
-            framing = framing.withSubject(new Subject(marks, Optional.of(new Composition(List.of(point()), 0.7))));
+            framing = framing.withSubject(
+                    framing.subject().marked(marks).ruled(Optional.of(new Composition(List.of(point()), 0.7))));
+        }
+        if (random.nextBoolean()) {
+            Sight sight = new Sight(List.of(crop().wish()), Optional.of(crop().wish()), random.nextDouble(-1, 1));
+            framing = framing.withSubject(framing.subject().seen(sight));
         }
         if (random.nextBoolean()) {
             framing = framing.levelledAt(new Tilt(random.nextDouble(-10, 10)));

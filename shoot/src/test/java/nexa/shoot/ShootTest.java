@@ -21,6 +21,7 @@ import nexa.core.brief.Framing;
 import nexa.core.brief.Subject;
 import nexa.core.eye.GlowingEyes;
 import nexa.core.fill.Fill;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
@@ -34,6 +35,7 @@ import nexa.core.plumb.Plumb;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import nexa.core.space.Pose;
 import nexa.core.trim.Trim;
 import nexa.imaging.TestPhotos;
@@ -114,12 +116,19 @@ class ShootTest {
             Photo a = TestShoot.photo(shoot, "a.jpg");
             Marks marks = new Marks(List.of(new Point(0.1, -0.2), new Point(1 / 3.0, 0.25)));
             framing = Framing.UNTOUCHED
-                    .withSubject(new Subject(marks, Optional.of(new Composition(marks.points(), 0.7))))
+                    .withSubject(Subject.UNKNOWN
+                            .marked(marks)
+                            .ruled(Optional.of(new Composition(marks.points(), 0.7)))
+                            .seen(new Sight(
+                                    List.of(new Frame(0.1, -0.2, 0.1, 0.12)),
+                                    Optional.of(new Frame(0, 0, 0.5, 0.3)),
+                                    1 / 3.0)))
                     .levelledAt(new Tilt(-1.5));
             shoot.apply(Edit.framing("edit.mark", a.id(), shoot.framing(a), framing));
             Format sized = new Format(0, "Print", Shape.parse("4:5"), OrientationRule.VERTICAL)
                     .sized(SizeTarget.parse("8 x 10 in at 240 ppi"))
-                    .noted("for the catalogue");
+                    .noted("for the catalogue")
+                    .centred(true);
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with(sized)));
         }
         try (Shoot shoot = test.open()) {

@@ -13,6 +13,7 @@ import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.outline.Outline;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import nexa.core.space.PhotoSpace;
 
 /** From a photo, what was asked of it, and a format to the frame. */
@@ -34,7 +35,7 @@ public final class Derivation {
      * The frame in level space, inside the photo unless its crop may leave it: what fits of the wish. A frame nobody
      * has at least {@value #SMALLEST_PIXELS} pixels on a side, if the photo has. One that nobody
      * placed follows the photo's marks; else the frame placed in the format of the brief whose shape is nearest; else
-     * it is the largest centred.
+     * it keeps what is seen in the photo; else it is the largest centred.
      */
     public static Frame frame(PixelSize asShot, Framing framing, Format format, Brief brief) {
         return frame(new PhotoSpace(asShot, framing.pose()), framing, format, brief);
@@ -66,9 +67,49 @@ public final class Derivation {
         Frame largest = largest(space, format);
         Optional<Frame> source = nearest(space, framing, format, brief, largest.aspect());
         List<Point> marks = framing.marks().in(space);
+        if (keeps(framing, format, source, marks)) {
+            Optional<Point> focus = marks.isEmpty() ? Optional.empty() : Optional.of(Marks.middle(marks));
+            return Keeping.frame(space.outline(), framing.subject().sight().in(space), focus, largest);
+        }
         return marks.isEmpty()
                 ? source.map(placed -> around(space.outline(), placed, largest)).orElse(largest)
                 : Fit.within(space.outline(), byMarks(space, framing, marks, source, largest));
+    }
+
+    /** Whether the frame follows from what is seen: nobody said by a rule or a frame how it shall be. */
+    private static boolean keeps(Framing framing, Format format, Optional<Frame> source, List<Point> marks) {
+        boolean ruled = !marks.isEmpty()
+                && framing.subject().rule().filter(rule -> rule.suits(marks)).isPresent();
+        return !format.centred()
+                && source.isEmpty()
+                && !ruled
+                && !framing.subject().sight().isNone();
+    }
+
+    /** Why the frame lies where {@link #frame} has it. */
+    public static Why why(PhotoSpace space, Framing framing, Format format, Brief brief) {
+        if (framing.crop(format).isPresent()) {
+            return new Why.Placed();
+        }
+        List<Point> marks = framing.marks().in(space);
+        Frame frame = frame(space, framing, format, brief);
+        Optional<Frame> source = nearest(space, framing, format, brief, frame.aspect());
+        if (keeps(framing, format, source, marks)) {
+            return kept(frame, framing.subject().sight().in(space));
+        }
+        if (!marks.isEmpty()) {
+            return new Why.ByMarks();
+        }
+        return source.isPresent() ? new Why.AsPlacedElsewhere() : new Why.Centred();
+    }
+
+    private static Why kept(Frame frame, Sight sight) {
+        int faces = (int) sight.faces().stream()
+                .filter(face -> Keeping.holds(frame, face))
+                .count();
+        boolean subject =
+                sight.subject().filter(box -> Keeping.holds(frame, box)).isPresent();
+        return new Why.Kept(faces, subject, faces == 0 ? 0 : Keeping.headRoom(frame, sight));
     }
 
     /** The frame placed in the format of the brief whose shape is nearest. */

@@ -14,9 +14,17 @@ import nexa.core.told.InvalidException;
  * @param target how large it is delivered
  * @param note what it is used for; empty if nobody said
  * @param files how it becomes files at handover
+ * @param centred whether a frame that nobody placed lies in the middle, whatever is seen in the photo
  */
 public record Format(
-        int id, String name, Shape shape, OrientationRule rule, SizeTarget target, String note, FileSettings files) {
+        int id,
+        String name,
+        Shape shape,
+        OrientationRule rule,
+        SizeTarget target,
+        String note,
+        FileSettings files,
+        boolean centred) {
     public static final int LONGEST_NAME = 60;
     public static final int LONGEST_NOTE = 200;
 
@@ -33,7 +41,7 @@ public record Format(
 
     /** In the frames' own pixels, without a note. */
     public Format(int id, String name, Shape shape, OrientationRule rule) {
-        this(id, name, shape, rule, SizeTarget.NONE, "", FileSettings.DEFAULT);
+        this(id, name, shape, rule, SizeTarget.NONE, "", FileSettings.DEFAULT, false);
     }
 
     /**
@@ -52,32 +60,36 @@ public record Format(
     }
 
     public Format named(String other) {
-        return new Format(id, other, shape, rule, target, note, files);
+        return new Format(id, other, shape, rule, target, note, files, centred);
     }
 
     public Format lying(OrientationRule other) {
-        return new Format(id, name, shape, other, target, note, files);
+        return new Format(id, name, shape, other, target, note, files, centred);
     }
 
     public Format shaped(Shape other) {
-        return new Format(id, name, other, rule, target, note, files);
+        return new Format(id, name, other, rule, target, note, files, centred);
     }
 
     public Format sized(SizeTarget other) {
-        return new Format(id, name, shape, rule, other, note, files);
+        return new Format(id, name, shape, rule, other, note, files, centred);
     }
 
     public Format noted(String other) {
-        return new Format(id, name, shape, rule, target, other, files);
+        return new Format(id, name, shape, rule, target, other, files, centred);
     }
 
     public Format filed(FileSettings other) {
-        return new Format(id, name, shape, rule, target, note, other);
+        return new Format(id, name, shape, rule, target, note, other, centred);
+    }
+
+    public Format centred(boolean always) {
+        return new Format(id, name, shape, rule, target, note, files, always);
     }
 
     /** The same format as another brief has it. */
     public Format withId(int other) {
-        return new Format(other, name, shape, rule, target, note, files);
+        return new Format(other, name, shape, rule, target, note, files, centred);
     }
 
     /** Whether the other asks for the same under the same name. */

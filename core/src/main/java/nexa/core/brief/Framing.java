@@ -71,7 +71,7 @@ public record Framing(
 
     /** With other marks; what was accepted stays accepted, as marks only move frames that nobody placed. */
     public Framing withMarks(Marks marks) {
-        return withSubject(new Subject(marks, subject.rule()));
+        return withSubject(subject.marked(marks));
     }
 
     public Framing withSubject(Subject other) {

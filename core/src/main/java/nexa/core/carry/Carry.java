@@ -9,7 +9,6 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
-import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
 import nexa.core.geometry.PixelSize;
@@ -80,7 +79,7 @@ public record Carry(
 
     private Framing ruled(Framing target) {
         return parts.contains(Part.RULE) && composition().isPresent()
-                ? target.withSubject(new Subject(target.marks(), composition()))
+                ? target.withSubject(target.subject().ruled(composition()))
                 : target;
     }
 

@@ -191,7 +191,10 @@ class BentPhotoTest {
             PhotoSpace space = c.bent();
             Point mark = frame(space, held(space), SQUARE).at(c.between(0.4, 0.6), c.between(0.4, 0.6));
             Composition third = Composition.of(new Frame(0, 0, 0.1, 0.1), List.of(new Point(-0.0166, -0.0166)));
-            Framing framing = held(space).withSubject(new Subject(Marks.of(space, List.of(mark)), Optional.of(third)));
+            Framing framing = held(space)
+                    .withSubject(Subject.UNKNOWN
+                            .marked(Marks.of(space, List.of(mark)))
+                            .ruled(Optional.of(third)));
             Frame frame = frame(space, framing, SQUARE);
             assertTrue(space.outline().holds(frame));
             assertTrue(frame.contains(framing.marks().in(space).getFirst()), space::toString);

@@ -40,6 +40,7 @@ public final class FormatPane implements PaneLayer.Content {
     private final ChoiceBox<FileType> type = new ChoiceBox<>();
     private final Spinner<Integer> quality;
     private final ColourBox colour;
+    private final CheckBox centred = new CheckBox(Words.of("format.centred"));
     private final Label message = new Label();
     private final VBox node;
 
@@ -63,6 +64,7 @@ public final class FormatPane implements PaneLayer.Content {
         grid.addRow(4, Labels.field("format.note"), named(note, "format-note", "format.note"));
         grid.addRow(5, Labels.field("format.files"), new HBox(8, type, quality));
         grid.addRow(6, Labels.field("handover.colour"), colour);
+        grid.add(centred, 1, 7);
         message.setWrapText(true);
         message.setId("format-message");
         message.managedProperty().bind(message.textProperty().isNotEmpty());
@@ -90,6 +92,9 @@ public final class FormatPane implements PaneLayer.Content {
         type.getItems().setAll(FileType.values());
         type.setConverter(new Shown<>(FileType::label));
         type.setValue(format.files().type());
+        centred.setSelected(format.centred());
+        centred.setId("format-centred");
+        Buttons.explain(centred, Words.of("format.centred.tip"));
         type.setId("format-type");
         quality.setEditable(true);
         quality.setPrefWidth(90);
@@ -115,7 +120,8 @@ public final class FormatPane implements PaneLayer.Content {
                 note.getText(),
                 format.files()
                         .typed(type.getValue(), quality.getValue())
-                        .coloured(colour.valueProperty().get()));
+                        .coloured(colour.valueProperty().get()),
+                centred.isSelected());
     }
 
     private void keep() {

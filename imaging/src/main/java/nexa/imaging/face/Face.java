@@ -1,6 +1,7 @@
 package nexa.imaging.face;
 
 import java.util.List;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 
 /**
@@ -10,8 +11,10 @@ import nexa.core.geometry.Point;
  * @param left of its box, from the brows to the chin and from cheek to cheek
  * @param top of its box
  * @param eyes the one at the left of an upright face first
+ * @param nose its tip
  */
-public record Face(double confidence, double left, double top, double width, double height, List<Point> eyes) {
+public record Face(
+        double confidence, double left, double top, double width, double height, List<Point> eyes, Point nose) {
     public Face {
         eyes = List.copyOf(eyes);
     }
@@ -23,6 +26,15 @@ public record Face(double confidence, double left, double top, double width, dou
     /** Half way between the eyes. */
     public Point betweenBrows() {
         return eyes.get(0).plus(eyes.get(1)).times(0.5);
+    }
+
+    /** Where it looks: −1 = left, 0 = at us, 1 = right; the nose leaves the middle by half the eyes' distance then. */
+    public double gaze() {
+        return Math.clamp(2 * (nose.x() - betweenBrows().x()) / Math.max(betweenEyes(), 1e-9), -1, 1);
+    }
+
+    public Frame box() {
+        return Frame.around(middle(), width, height);
     }
 
     /** Between the eyes' centres. */
@@ -38,13 +50,14 @@ public record Face(double confidence, double left, double top, double width, dou
         return shared / (width * height + other.width * other.height - shared);
     }
 
-    Face times(double scale) {
+    public Face times(double scale) {
         return new Face(
                 confidence,
                 left * scale,
                 top * scale,
                 width * scale,
                 height * scale,
-                eyes.stream().map(eye -> eye.times(scale)).toList());
+                eyes.stream().map(eye -> eye.times(scale)).toList(),
+                nose.times(scale));
     }
 }

@@ -136,7 +136,8 @@ public final class FaceFinder {
                 middle.y() - height / 2,
                 width,
                 height,
-                List.of(point(numbers, at, 0, about), point(numbers, at, 1, about)));
+                List.of(point(numbers, at, 0, about), point(numbers, at, 1, about)),
+                point(numbers, at, 2, about));
     }
 
     private static Point point(FloatPointer numbers, long at, int which, Point about) {

@@ -38,11 +38,16 @@ class SubjectDetectorTest {
         return ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
     }
 
+    private static List<Point> found(Path file) throws IOException {
+        return SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file))
+                .marks();
+    }
+
     @ParameterizedTest
     @ValueSource(strings = {"kiln_0201", "kiln_0206", "kiln_0209", "kiln_0213", "kiln_0216", "kiln_0232"})
     void pot_isProposedFromTopToFoot(String name) throws IOException {
         Path file = DEMO.resolve("fennick-kiln").resolve(name + ".jpg");
-        List<Point> found = SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file));
+        List<Point> found = found(file);
         String[] truth = Files.readAllLines(DEMO.resolve("truth.csv")).stream()
                 .filter(line -> line.startsWith(name))
                 .findFirst()
@@ -54,17 +59,14 @@ class SubjectDetectorTest {
         assertEquals(2, found.size());
         assertEquals(0, found.getFirst().distance(top), near);
         assertEquals(0, found.getLast().distance(foot), near);
-        assertEquals(
-                found,
-                SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file)),
-                "the same whenever it is asked for");
+        assertEquals(found, found(file), "the same whenever it is asked for");
     }
 
     @Test
     void sameEverywhere_isNoSubject() throws IOException {
         try (Picture plain = new Picture(new Mat(400, 600, CV_8UC3, new Scalar(120, 130, 140, 0)))) {
             Path file = Files.write(base.resolve("plain.jpg"), Encoder.plainJpeg(plain, 90));
-            assertEquals(List.of(), SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file)));
+            assertEquals(List.of(), found(file));
         }
     }
 
@@ -73,7 +75,7 @@ class SubjectDetectorTest {
     void face_isProposedAtItsEyes() throws IOException {
         try (Picture portrait = portrait()) {
             Path file = Files.write(base.resolve("portrait.jpg"), Encoder.plainJpeg(portrait, 92));
-            List<Point> eyes = SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file));
+            List<Point> eyes = found(file);
             assertEquals(2, eyes.size());
             assertTrue(eyes.getFirst().distance(new Point(520, 430)) < 40, eyes.toString());
             assertTrue(eyes.getLast().distance(new Point(680, 430)) < 40, eyes.toString());
@@ -86,7 +88,7 @@ class SubjectDetectorTest {
                 Picture both = new Picture(new Mat())) {
             hconcat(portrait.mat(), portrait.mat(), both.mat());
             Path file = Files.write(base.resolve("two.jpg"), Encoder.plainJpeg(both, 92));
-            List<Point> ends = SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file));
+            List<Point> ends = found(file);
             assertEquals(2, ends.size());
             assertTrue(ends.getFirst().distance(new Point(600, 430)) < 40, ends.toString());
             assertTrue(ends.getLast().distance(new Point(1800, 430)) < 40, ends.toString());

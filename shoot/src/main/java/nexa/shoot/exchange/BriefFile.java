@@ -94,6 +94,7 @@ public record BriefFile(String name, List<Format> formats) {
         node.put("size", format.target().text());
         node.put("note", format.note());
         node.put("files", format.files().text());
+        node.put("centred", format.centred());
     }
 
     /** Such as {@code follow photo}. */
@@ -155,7 +156,8 @@ public record BriefFile(String name, List<Format> formats) {
                     rule,
                     SizeTarget.parse(node.path("size").asText("none")),
                     node.path("note").asText(""),
-                    FileSettings.parse(node.path("files").asText(FileSettings.DEFAULT.text())));
+                    FileSettings.parse(node.path("files").asText(FileSettings.DEFAULT.text())),
+                    node.path("centred").asBoolean());
         } catch (IllegalArgumentException wrong) {
             throw new ToldException(Told.of("told.exchange.format-brief", place, Told.of(wrong)), wrong);
         }

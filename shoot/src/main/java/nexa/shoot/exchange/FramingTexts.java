@@ -22,6 +22,7 @@ import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.InvalidException;
@@ -45,6 +46,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             "setAside",
             "marks",
             "rule",
+            "sight",
             "overlay",
             "lens",
             "plumb",
@@ -87,6 +89,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("setAside", Boolean.toString(framing.setAside()));
         texts.put("marks", framing.marks().text());
         texts.put("rule", framing.subject().rule().map(Composition::text).orElse(""));
+        texts.put("sight", framing.subject().sight().text());
         texts.put("overlay", framing.overlay().map(OverlayChoice::text).orElse(""));
         texts.putAll(pose.correction().texts());
         texts.put("trim", pose.trim().text());
@@ -141,7 +144,8 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
                 flag(photo, "setAside"),
                 new Subject(
                         Marks.parse(photo.getOrDefault("marks", "")),
-                        text(photo, "rule").map(Composition::parse)),
+                        text(photo, "rule").map(Composition::parse),
+                        Sight.parse(photo.getOrDefault("sight", ""))),
                 text(photo, "level").map(level -> new Tilt(number(photo, "level", 0))),
                 text(photo, "overlay").map(OverlayChoice::parse));
     }

@@ -24,7 +24,7 @@ public final class MarkSuggester {
     public static Optional<Marks> suggest(Shoot shoot, Photo photo) throws UnreadablePhotoException {
         PhotoFacts facts = photo.facts().orElseThrow();
         PhotoSpace asShot = new PhotoSpace(facts.asShot(), Pose.AS_SHOT);
-        return Optional.of(SubjectDetector.find(shoot.previewMaker(), shoot.fileOf(photo), facts).stream()
+        return Optional.of(SubjectDetector.find(shoot.previewMaker(), shoot.fileOf(photo), facts).marks().stream()
                         .map(asShot::toLevel)
                         .toList())
                 .filter(ends -> ends.size() == Marks.MOST)

@@ -31,7 +31,7 @@ final class BriefTable {
         List<Format> formats = new ArrayList<>();
         try (Statement statement = connection.createStatement();
                 ResultSet rows = statement.executeQuery(
-                        "SELECT id, name, shape, rule, target, note, files FROM format ORDER BY place")) {
+                        "SELECT id, name, shape, rule, target, note, files, centred FROM format ORDER BY place")) {
             while (rows.next()) {
                 add(rows, formats);
             }
@@ -56,7 +56,8 @@ final class BriefTable {
                 OrientationRule.valueOf(row.getString(4)),
                 row.getString(5) == null ? SizeTarget.NONE : SizeTarget.parse(row.getString(5)),
                 row.getString(6) == null ? "" : row.getString(6),
-                row.getString(7) == null ? FileSettings.DEFAULT : FileSettings.parse(row.getString(7)));
+                row.getString(7) == null ? FileSettings.DEFAULT : FileSettings.parse(row.getString(7)),
+                row.getBoolean(8));
     }
 
     void save(Brief brief) throws SQLException {
@@ -64,7 +65,7 @@ final class BriefTable {
             statement.executeUpdate("DELETE FROM format");
         }
         try (PreparedStatement insert = connection.prepareStatement(
-                "INSERT INTO format (id, place, name, shape, rule, target, note, files) VALUES (?, ?, ?, ?, ?, ?, ?, ?)")) {
+                "INSERT INTO format (id, place, name, shape, rule, target, note, files, centred) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)")) {
             for (Format format : brief.formats()) {
                 insert.setInt(1, format.id());
                 insert.setInt(2, brief.formats().indexOf(format));
@@ -74,6 +75,7 @@ final class BriefTable {
                 insert.setString(6, format.target().text());
                 insert.setString(7, format.note());
                 insert.setString(8, format.files().text());
+                insert.setBoolean(9, format.centred());
                 insert.executeUpdate();
             }
         }

@@ -31,6 +31,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.trim.Trim;
@@ -97,6 +98,7 @@ final class EditJson {
         out.writeStringField("marks", framing.marks().text());
         out.writeStringField(
                 "rule", framing.subject().rule().map(Composition::text).orElse(null));
+        writeText("sight", framing.subject().sight().text(), out);
         out.writeStringField(
                 "overlay", framing.overlay().map(OverlayChoice::text).orElse(null));
         if (framing.level().isPresent()) {
@@ -161,6 +163,7 @@ final class EditJson {
             out.writeStringField("target", format.target().text());
             out.writeStringField("note", format.note());
             out.writeStringField("files", format.files().text());
+            out.writeBooleanField("centred", format.centred());
             out.writeEndObject();
         }
         out.writeEndArray();
@@ -215,7 +218,8 @@ final class EditJson {
                 node.required("aside").asBoolean(),
                 new Subject(
                         Marks.parse(node.required("marks").asText()),
-                        text(node, "rule").map(Composition::parse)),
+                        text(node, "rule").map(Composition::parse),
+                        text(node, "sight").map(Sight::parse).orElse(Sight.NONE)), // none in earlier versions
                 Optional.ofNullable(node.get("level")).map(level -> new Tilt(level.asDouble())),
                 text(node, "overlay").map(OverlayChoice::parse));
     }
@@ -252,7 +256,8 @@ final class EditJson {
                     OrientationRule.valueOf(format.required("rule").asText()),
                     SizeTarget.parse(format.required("target").asText()),
                     format.required("note").asText(),
-                    FileSettings.parse(format.required("files").asText())));
+                    FileSettings.parse(format.required("files").asText()),
+                    format.path("centred").asBoolean())); // not in earlier versions
         }
         return new Brief(formats, node.required("nextId").asInt());
     }

@@ -26,6 +26,7 @@ import nexa.core.lens.Camera;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.sight.Sight;
 import nexa.core.space.Correction;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
@@ -116,7 +117,8 @@ final class PhotoTable {
         String marks = row.getString("marks");
         return new Subject(
                 marks == null ? Marks.NONE : Marks.parse(marks),
-                Optional.ofNullable(row.getString("rule")).map(Composition::parse));
+                Optional.ofNullable(row.getString("rule")).map(Composition::parse),
+                Optional.ofNullable(row.getString("sight")).map(Sight::parse).orElse(Sight.NONE));
     }
 
     private static Pose pose(ResultSet row) throws SQLException {
@@ -272,7 +274,7 @@ final class PhotoTable {
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
                 UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
-                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?
+                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?, sight = ?
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());
@@ -301,6 +303,7 @@ final class PhotoTable {
         for (String text : framing.pose().correction().texts().values()) {
             update.setString(column++, orNull(text));
         }
+        update.setString(column++, orNull(framing.subject().sight().text()));
         update.setLong(column, photo);
     }
 }

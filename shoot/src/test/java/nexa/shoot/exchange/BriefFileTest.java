@@ -30,7 +30,8 @@ class BriefFileTest {
             OrientationRule.VERTICAL,
             SizeTarget.parse("8 x 10 in at 240 ppi"),
             "for the wall, \\ \"matt\"",
-            new FileSettings(FileType.TIFF, 80));
+            new FileSettings(FileType.TIFF, 80),
+            true);
     private static final Format WHOLE = new Format(2, "Whole", Shape.AS_PHOTO, OrientationRule.FOLLOW_PHOTO);
 
     @TempDir

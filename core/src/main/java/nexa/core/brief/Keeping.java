@@ -1,0 +1,172 @@
+package nexa.core.brief;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.fit.Fit;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
+import nexa.core.outline.Outline;
+import nexa.core.sight.Sight;
+
+/**
+ * The frame that keeps what is seen in a photo: no head cut, air above it, the subject whole where it fits, what is looked at
+ * about a third from the edge rather than at it, and otherwise as near to the middle and as large as fits. All in level space.
+ */
+final class Keeping {
+    /** Of a face's height: hair above the brows, cheeks and chin beside what is detected of it. */
+    private static final double HAIR = 0.55;
+
+    private static final double CHEEK = 0.2;
+    private static final double CHIN = 0.25;
+
+    /** Of the frame's height: air above a head, as far as the photo has it. */
+    private static final double HEAD_ROOM = 0.06;
+
+    /** Of the frame's side: air about a subject. */
+    private static final double AIR = 0.04;
+
+    /** Where in the frame the middle of what is looked at may lie, in fractions: between the lines of thirds. */
+    private static final Range THIRDS = new Range(1 / 3.0, 2 / 3.0);
+
+    /** Eyes belong in the upper half. */
+    private static final Range EYES = new Range(0.22, 0.46);
+
+    /** Less is a look at us. */
+    private static final double LOOKS_ASIDE = 0.35;
+
+    /** A frame that cuts a head though there is room becomes smaller step by step, down to this share. */
+    private static final double SMALLEST = 0.7;
+
+    private static final double STEP = 0.95;
+
+    private Keeping() {}
+
+    private record Range(double from, double to) {
+        double nearest(double value) {
+            return from <= to ? Math.clamp(value, from, to) : (from + to) / 2;
+        }
+    }
+
+    /**
+     * @param sight not none
+     * @param focus of the marks, if there are any
+     * @param largest of the wanted shape, where it lies if nothing is seen
+     */
+    static Frame frame(Outline outline, Sight sight, Optional<Point> focus, Frame largest) {
+        Frame best = placed(outline, sight, focus, largest);
+        if (cutsHead(best, sight)) {
+            for (double scale = STEP; scale >= SMALLEST; scale *= STEP) {
+                Frame smaller = placed(outline, sight, focus, largest.scaled(scale));
+                if (!cutsHead(smaller, sight)) {
+                    return smaller;
+                }
+            }
+        }
+        return best;
+    }
+
+    private static boolean cutsHead(Frame frame, Sight sight) {
+        return sight.faces().stream().anyMatch(face -> !holds(frame, face));
+    }
+
+    static boolean holds(Frame frame, Frame box) {
+        return box.left() >= frame.left()
+                && box.right() <= frame.right()
+                && box.top() >= frame.top()
+                && box.bottom() <= frame.bottom();
+    }
+
+    private static Frame placed(Outline outline, Sight sight, Optional<Point> focus, Frame size) {
+        Point middle = focus.orElseGet(() -> middle(sight));
+        List<Frame> heads = sight.faces().stream().map(Keeping::head).toList();
+        Optional<Frame> head = heads.stream().reduce(Keeping::union);
+        double x = centre(
+                new Side(size.centreX(), size.width()),
+                middle.x(),
+                across(sight),
+                sight.subject().map(Keeping::across),
+                head.map(Keeping::across),
+                0);
+        double y = centre(
+                new Side(size.centreY(), size.height()),
+                middle.y(),
+                head.isPresent() ? EYES : THIRDS,
+                sight.subject().map(Keeping::down),
+                head.map(Keeping::down),
+                HEAD_ROOM);
+        return Fit.within(outline, Frame.around(new Point(x, y), size.width(), size.height()));
+    }
+
+    /** A side of the frame: where its middle lies when nothing is seen, and how long it is. */
+    private record Side(double middle, double length) {
+        /** Where its middle may lie so that it holds a stretch with air before and behind; the nearest place if it is too short. */
+        double holding(double centre, Range stretch, double before, double behind) {
+            return new Range(stretch.to + behind - length / 2, stretch.from - before + length / 2).nearest(centre);
+        }
+    }
+
+    /** The wanted middle of a side: each wish gives way to the one after it. */
+    private static double centre(
+            Side side, double focus, Range lies, Optional<Range> subject, Optional<Range> head, double room) {
+        double centre = new Range(focus + (0.5 - lies.to) * side.length, focus + (0.5 - lies.from) * side.length)
+                .nearest(side.middle);
+        if (subject.isPresent()) {
+            Range whole = subject.get();
+            double air = Math.max(0, Math.min(AIR * side.length, (side.length - (whole.to - whole.from)) / 2));
+            boolean fits = whole.to - whole.from <= side.length;
+            centre = fits ? side.holding(centre, whole, air, air) : inside(side, centre, whole);
+        }
+        return head.isPresent() ? side.holding(centre, head.get(), room * side.length, 0) : centre;
+    }
+
+    /** What is longer than the side fills it. */
+    private static double inside(Side side, double centre, Range whole) {
+        return new Range(whole.from + side.length / 2, whole.to - side.length / 2).nearest(centre);
+    }
+
+    private static Range across(Sight sight) {
+        if (Math.abs(sight.gaze()) < LOOKS_ASIDE) {
+            return THIRDS;
+        }
+        return sight.gaze() > 0 ? new Range(THIRDS.from, 0.5) : new Range(0.5, THIRDS.to);
+    }
+
+    /** Of the faces their brows; else of the subject. */
+    private static Point middle(Sight sight) {
+        if (sight.faces().isEmpty()) {
+            return sight.subject().orElseThrow().centre();
+        }
+        Frame all = sight.faces().stream().reduce(Keeping::union).orElseThrow();
+        return all.at(0.5, 0.3);
+    }
+
+    private static Frame head(Frame face) {
+        double cheek = CHEEK * face.width();
+        return Frame.between(
+                new Point(face.left() - cheek, face.top() - HAIR * face.height()),
+                new Point(face.right() + cheek, face.bottom() + CHIN * face.height()));
+    }
+
+    private static Frame union(Frame one, Frame other) {
+        return Frame.between(
+                new Point(Math.min(one.left(), other.left()), Math.min(one.top(), other.top())),
+                new Point(Math.max(one.right(), other.right()), Math.max(one.bottom(), other.bottom())));
+    }
+
+    private static Range across(Frame box) {
+        return new Range(box.left(), box.right());
+    }
+
+    private static Range down(Frame box) {
+        return new Range(box.top(), box.bottom());
+    }
+
+    /** Air above the highest head, as a share of the frame's height; negative if it is cut. */
+    static double headRoom(Frame frame, Sight sight) {
+        double top = sight.faces().stream()
+                .mapToDouble(face -> head(face).top())
+                .min()
+                .orElse(frame.top());
+        return (top - frame.top()) / frame.height();
+    }
+}
