@@ -3,10 +3,11 @@ package nexa.bench;
 import java.io.IOException;
 import java.nio.file.Path;
 import nexa.bench.level.LevelTrial;
-import nexa.bench.level.MarkTrial;
 import nexa.bench.repair.FillTrial;
 import nexa.bench.repair.RedEyeTrial;
 import nexa.bench.repair.TrimTrial;
+import nexa.bench.sight.FrameTrial;
+import nexa.bench.sight.MarkTrial;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
@@ -17,7 +18,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
  * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]};
  * or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
- * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}.
+ * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}.
  */
 public final class Main {
     private Main() {}
@@ -49,6 +50,7 @@ public final class Main {
             case "redeye" -> RedEyeTrial.run(folder);
             case "level" -> LevelTrial.run(folder);
             case "marks" -> MarkTrial.run(folder);
+            case "frames" -> FrameTrial.run(folder);
             default -> {
                 return false;
             }

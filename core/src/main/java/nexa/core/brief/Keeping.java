@@ -1,10 +1,14 @@
 package nexa.core.brief;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 import nexa.core.outline.Outline;
 import nexa.core.sight.Sight;
 
@@ -39,9 +43,20 @@ final class Keeping {
 
     private static final double STEP = 0.95;
 
+    /** Where not all heads have room: half a head is worse than none. */
+    private static final double CUT_THROUGH = 2;
+
     private Keeping() {}
 
     private record Range(double from, double to) {
+        double length() {
+            return to - from;
+        }
+
+        Range with(Range other) {
+            return new Range(Math.min(from, other.from), Math.max(to, other.to));
+        }
+
         double nearest(double value) {
             return from <= to ? Math.clamp(value, from, to) : (from + to) / 2;
         }
@@ -78,23 +93,32 @@ final class Keeping {
 
     private static Frame placed(Outline outline, Sight sight, Optional<Point> focus, Frame size) {
         Point middle = focus.orElseGet(() -> middle(sight));
-        List<Frame> heads = sight.faces().stream().map(Keeping::head).toList();
-        Optional<Frame> head = heads.stream().reduce(Keeping::union);
+        List<Frame> faces = sight.faces();
         double x = centre(
                 new Side(size.centreX(), size.width()),
                 middle.x(),
                 across(sight),
                 sight.subject().map(Keeping::across),
-                head.map(Keeping::across),
+                fitting(faces, Keeping::across, size.width()),
                 0);
         double y = centre(
                 new Side(size.centreY(), size.height()),
                 middle.y(),
-                head.isPresent() ? EYES : THIRDS,
+                faces.isEmpty() ? THIRDS : EYES,
                 sight.subject().map(Keeping::down),
-                head.map(Keeping::down),
+                fitting(faces, Keeping::down, size.height()),
                 HEAD_ROOM);
         return Fit.within(outline, Frame.around(new Point(x, y), size.width(), size.height()));
+    }
+
+    /** The heads along a side; of heads that have no room the faces alone. */
+    private static List<Range> fitting(List<Frame> faces, Function<Frame, Range> along, double length) {
+        List<Range> heads = faces.stream().map(Keeping::head).map(along).toList();
+        boolean fit = heads.stream()
+                .reduce(Range::with)
+                .filter(all -> all.length() <= length)
+                .isPresent();
+        return fit ? heads : faces.stream().map(along).toList();
     }
 
     /** A side of the frame: where its middle lies when nothing is seen, and how long it is. */
@@ -103,20 +127,46 @@ final class Keeping {
         double holding(double centre, Range stretch, double before, double behind) {
             return new Range(stretch.to + behind - length / 2, stretch.from - before + length / 2).nearest(centre);
         }
+
+        /** How much of heads it has whole, less those that it cuts through. */
+        double whole(double centre, List<Range> heads) {
+            Range here = new Range(centre - length / 2 - Tolerance.LENGTH, centre + length / 2 + Tolerance.LENGTH);
+            return heads.stream().mapToDouble(head -> worth(here, head)).sum();
+        }
+
+        private static double worth(Range here, Range head) {
+            if (head.from >= here.from && head.to <= here.to) {
+                return head.length();
+            }
+            boolean out = head.to <= here.from || head.from >= here.to;
+            return out ? 0 : -CUT_THROUGH * head.length();
+        }
     }
 
     /** The wanted middle of a side: each wish gives way to the one after it. */
     private static double centre(
-            Side side, double focus, Range lies, Optional<Range> subject, Optional<Range> head, double room) {
+            Side side, double focus, Range lies, Optional<Range> subject, List<Range> heads, double room) {
         double centre = new Range(focus + (0.5 - lies.to) * side.length, focus + (0.5 - lies.from) * side.length)
                 .nearest(side.middle);
         if (subject.isPresent()) {
             Range whole = subject.get();
-            double air = Math.max(0, Math.min(AIR * side.length, (side.length - (whole.to - whole.from)) / 2));
-            boolean fits = whole.to - whole.from <= side.length;
+            double air = Math.max(0, Math.min(AIR * side.length, (side.length - whole.length()) / 2));
+            boolean fits = whole.length() <= side.length;
             centre = fits ? side.holding(centre, whole, air, air) : inside(side, centre, whole);
         }
-        return head.isPresent() ? side.holding(centre, head.get(), room * side.length, 0) : centre;
+        return heads.isEmpty() ? centre : withHeads(side, centre, heads, room * side.length);
+    }
+
+    private static double withHeads(Side side, double centre, List<Range> heads, double room) {
+        Range all = heads.stream().reduce(Range::with).orElseThrow();
+        if (all.length() <= side.length) {
+            return side.holding(centre, all, room, 0);
+        }
+        return heads.stream()
+                .flatMap(head -> Stream.of(head.from + side.length / 2, head.to - side.length / 2))
+                .max(Comparator.<Double>comparingDouble(place -> side.whole(place, heads))
+                        .thenComparingDouble(place -> -Math.abs(place - centre)))
+                .orElse(centre);
     }
 
     /** What is longer than the side fills it. */
