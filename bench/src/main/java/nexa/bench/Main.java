@@ -8,6 +8,7 @@ import nexa.bench.repair.RedEyeTrial;
 import nexa.bench.repair.TrimTrial;
 import nexa.bench.sight.FrameTrial;
 import nexa.bench.sight.MarkTrial;
+import nexa.bench.sight.PrepareTrial;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
@@ -18,7 +19,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
  * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]};
  * or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
- * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}.
+ * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER}.
  */
 public final class Main {
     private Main() {}
@@ -51,6 +52,7 @@ public final class Main {
             case "level" -> LevelTrial.run(folder);
             case "marks" -> MarkTrial.run(folder);
             case "frames" -> FrameTrial.run(folder);
+            case "prepare" -> PrepareTrial.run(folder);
             default -> {
                 return false;
             }

@@ -1,6 +1,7 @@
 package nexa.cli;
 
 import java.util.Locale;
+import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -10,6 +11,7 @@ import nexa.core.print.OutputSize;
 import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /** One photo's frame in one format, as {@code crops} and {@code crop} print it. */
 final class CropRow {
@@ -31,6 +33,7 @@ final class CropRow {
                 .with("photo", photo.file())
                 .with("format", format.name())
                 .with("state", framing.state(format).name().toLowerCase(Locale.ROOT))
+                .with("why", Words.of(Derivation.why(space, framing, format, shoot.brief())))
                 .with("tilt", framing.pose().tilt().degrees())
                 .with("quarterTurns", framing.pose().turn().quarterTurns())
                 .with("mirrored", framing.pose().turn().mirrored())

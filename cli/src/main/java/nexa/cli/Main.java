@@ -28,6 +28,7 @@ import picocli.CommandLine.ParameterException;
             CropsCommand.class,
             SidecarsCommand.class,
             LevelCommand.class,
+            PrepareCommand.class,
             LensCommand.class,
             LensMeasureCommands.Chart.class,
             LensMeasureCommands.Measure.class,

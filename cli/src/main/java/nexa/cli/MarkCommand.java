@@ -12,6 +12,7 @@ import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.mark.MarkSuggester;
+import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
@@ -67,11 +68,15 @@ final class MarkCommand extends ShootCommand {
         boolean allWell = sayUnreadable(chosen);
         for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
             Framing before = shoot.framing(photo);
-            Optional<Marks> after = marks(shoot, photo, before);
+            Optional<Suggestion> suggestion = suggests ? suggested(shoot, photo) : Optional.empty();
+            Optional<Marks> after =
+                    suggests ? suggestion.map(Suggestion::marks) : Optional.of(marks(shoot, photo, before));
             allWell &= after.isPresent();
             after.ifPresent(marks -> {
                 changes.add(new FramingChange(photo.id(), before, before.withMarks(stored(before, marks, suggests))));
-                add(rows, shoot, photo, before.withMarks(marks));
+                Rows.Row row = add(rows, shoot, photo, before.withMarks(marks));
+                suggestion.ifPresent(found -> row.with("confidence", found.confidence())
+                        .with("decision", found.accepted() ? "accept" : "offer"));
             });
         }
         shoot.apply(new Edit("edit.mark", changes, null));
@@ -84,19 +89,16 @@ final class MarkCommand extends ShootCommand {
         return kept ? before.marks() : marks;
     }
 
-    /** Empty if nothing stands out or the photo can't be decoded, which is said. */
-    private Optional<Marks> marks(Shoot shoot, Photo photo, Framing framing) throws IOException {
+    private Marks marks(Shoot shoot, Photo photo, Framing framing) {
         if (doing == null) {
-            return Optional.of(framing.marks());
+            return framing.marks();
         }
-        if (doing.at != null) {
-            return Optional.of(marksAt(shoot.space(photo).orElseThrow(), doing.at));
-        }
-        return doing.clear ? Optional.of(Marks.NONE) : suggested(shoot, photo);
+        return doing.at != null ? marksAt(shoot.space(photo).orElseThrow(), doing.at) : Marks.NONE;
     }
 
-    private Optional<Marks> suggested(Shoot shoot, Photo photo) throws IOException {
-        Optional<Optional<Marks>> looked = read(photo, () -> MarkSuggester.suggest(shoot, photo));
+    /** Empty if nothing stands out or the photo can't be decoded, which is said. */
+    private Optional<Suggestion> suggested(Shoot shoot, Photo photo) throws IOException {
+        Optional<Optional<Suggestion>> looked = read(photo, () -> MarkSuggester.suggest(shoot, photo));
         if (looked.filter(Optional::isEmpty).isPresent()) {
             say(Words.of("cli.no-subject-stands-out", photo.file()));
         }
@@ -121,9 +123,9 @@ final class MarkCommand extends ShootCommand {
         }
     }
 
-    private static void add(Rows rows, Shoot shoot, Photo photo, Framing framing) {
+    private static Rows.Row add(Rows rows, Shoot shoot, Photo photo, Framing framing) {
         PhotoSpace space = new PhotoSpace(shoot.space(photo).orElseThrow().asShot(), framing.pose());
-        rows.add()
+        return rows.add()
                 .with("photo", photo.file())
                 .withPoints(
                         "marks",

@@ -159,10 +159,10 @@ class ShootTest {
             }
             for (String column : List.of(
                     "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera",
-                    "neutral", "eyes")) {
+                    "neutral", "eyes", "sight")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
-            for (String column : List.of("target", "note", "files")) {
+            for (String column : List.of("target", "note", "files", "centred")) {
                 statement.executeUpdate("ALTER TABLE format DROP COLUMN " + column);
             }
             statement.executeUpdate("PRAGMA user_version = 1");

@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.brief.FrameState;
+import nexa.core.brief.Why;
 import nexa.core.level.Refusal;
 import nexa.core.naming.ShownName;
 import nexa.core.overlay.Overlay;
@@ -111,6 +112,18 @@ public final class Words {
 
     public static String of(Refusal refusal) {
         return of("refusal." + key(refusal));
+    }
+
+    /** Why a frame lies where it does. */
+    public static String of(Why why) {
+        return switch (why) {
+            case Why.Placed() -> of("why.placed");
+            case Why.Centred() -> of("why.centred");
+            case Why.AsPlacedElsewhere() -> of("why.as-placed-elsewhere");
+            case Why.ByMarks() -> of("why.by-marks");
+            case Why.Kept(int faces, boolean subject, double headRoom) ->
+                of(faces > 0 ? "why.faces" : subject ? "why.subject" : "why.much", faces, Math.round(100 * headRoom));
+        };
     }
 
     /** The words of any other choice, under the name of its kind. */

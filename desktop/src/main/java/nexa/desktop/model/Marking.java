@@ -20,6 +20,7 @@ import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.mark.MarkSuggester;
+import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -121,7 +122,7 @@ public final class Marking {
 
     private static Optional<Marks> find(Shoot shoot, Photo photo) {
         try {
-            return MarkSuggester.suggest(shoot, photo);
+            return MarkSuggester.suggest(shoot, photo).map(Suggestion::marks);
         } catch (UnreadablePhotoException unreadable) {
             return Optional.empty(); // the photo itself says so
         } catch (RuntimeException refused) { // native code's own; one photo's trouble stops no search

@@ -44,8 +44,14 @@ public final class SubjectDetector {
     /** @throws UnreadablePhotoException if the photo can't be decoded */
     public static Seen find(PreviewMaker previews, Path file, PhotoFacts facts) throws UnreadablePhotoException {
         try (Picture picture = previews.picture(file, facts, LONG_EDGE)) {
-            double scale = (double) facts.asShot().longEdge() / picture.size().longEdge();
-            return find(picture).times(scale, facts.asShot());
+            return find(picture, facts.asShot());
+        }
+    }
+
+    /** The same of a reduced picture of the photo. @param asShot the photo's size, in whose pixels the answer is */
+    public static Seen find(Picture picture, PixelSize asShot) {
+        try (Picture small = picture.reducedTo(LONG_EDGE)) {
+            return find(small).times((double) asShot.longEdge() / small.size().longEdge(), asShot);
         }
     }
 

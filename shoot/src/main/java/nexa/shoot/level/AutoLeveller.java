@@ -28,10 +28,18 @@ public final class AutoLeveller {
      */
     public static Finding find(Shoot shoot, Photo photo, Framing framing) throws UnreadablePhotoException {
         PhotoFacts facts = photo.facts().orElseThrow();
-        PixelSize asShot = facts.asShot();
+        return of(LineDetector.segments(shoot.previewMaker(), shoot.fileOf(photo), facts), facts.asShot(), framing);
+    }
+
+    /**
+     * The same of lines that were found already.
+     *
+     * @param segments in pixels as shot
+     */
+    public static Finding of(List<LevelLine> segments, PixelSize asShot, Framing framing) {
         Turn turn = framing.pose().turn();
         Mapping correction = framing.pose().correction().mapping();
-        List<LevelLine> lines = LineDetector.segments(shoot.previewMaker(), shoot.fileOf(photo), facts).stream()
+        List<LevelLine> lines = segments.stream()
                 .map(line -> line.through(correction, asShot))
                 .map(line -> line.turned(turn, asShot))
                 .toList();

@@ -6,6 +6,7 @@ import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.imaging.detect.Seen;
 import nexa.imaging.detect.SubjectDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -17,19 +18,23 @@ public final class MarkSuggester {
     private MarkSuggester() {}
 
     /**
-     * Both eyes of a face, or the top and foot of what stands out in a readable photo; empty if nothing does.
+     * Both eyes of a face, the ends of a group, or those of what a readable photo shows; empty if nothing stands out.
      *
      * @throws UnreadablePhotoException if the photo can't be decoded
      */
-    public static Optional<Marks> suggest(Shoot shoot, Photo photo) throws UnreadablePhotoException {
+    public static Optional<Suggestion> suggest(Shoot shoot, Photo photo) throws UnreadablePhotoException {
         PhotoFacts facts = photo.facts().orElseThrow();
-        PhotoSpace asShot = new PhotoSpace(facts.asShot(), Pose.AS_SHOT);
-        return Optional.of(SubjectDetector.find(shoot.previewMaker(), shoot.fileOf(photo), facts).marks().stream()
-                        .map(asShot::toLevel)
-                        .toList())
-                .filter(ends -> ends.size() == Marks.MOST)
-                .filter(ends -> ends.getFirst().distance(ends.getLast()) >= Marks.NEAREST)
-                .map(ends -> Marks.of(asShot, ends));
+        return of(SubjectDetector.find(shoot.previewMaker(), shoot.fileOf(photo), facts));
+    }
+
+    /** What was found as it is kept; empty if that is nothing. */
+    public static Optional<Suggestion> of(Seen seen) {
+        PhotoSpace asShot = new PhotoSpace(seen.photo(), Pose.AS_SHOT);
+        List<Point> ends = seen.marks().stream().map(asShot::toLevel).toList();
+        boolean two = ends.size() == Marks.MOST && ends.getFirst().distance(ends.getLast()) >= Marks.NEAREST;
+        return two
+                ? Optional.of(new Suggestion(Marks.of(asShot, ends), seen.sight(), seen.confidence()))
+                : Optional.empty();
     }
 
     /** Marks from points in upright pixels of a photo as it is turned. */

@@ -6,6 +6,7 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
+import nexa.core.level.LevelLine;
 import nexa.core.plumb.AutoPlumb;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.PlumbLine;
@@ -27,10 +28,20 @@ public final class AutoPlumber {
      */
     public static PlumbFinding find(Shoot shoot, Lenses lenses, Photo photo, Framing framing) throws IOException {
         PhotoFacts facts = photo.facts().orElseThrow();
+        return of(LineDetector.segments(shoot.previewMaker(), shoot.fileOf(photo), facts), lenses, facts, framing);
+    }
+
+    /**
+     * The same of lines that were found already.
+     *
+     * @param segments in pixels as shot
+     */
+    public static PlumbFinding of(List<LevelLine> segments, Lenses lenses, PhotoFacts facts, Framing framing)
+            throws IOException {
         PixelSize asShot = facts.asShot();
         Turn turn = framing.pose().turn();
         Mapping lensed = framing.pose().correction().lensMapping();
-        List<PlumbLine> lines = LineDetector.segments(shoot.previewMaker(), shoot.fileOf(photo), facts).stream()
+        List<PlumbLine> lines = segments.stream()
                 .map(line -> line.through(lensed, asShot).turned(turn, asShot))
                 .map(line -> PlumbLine.of(line, turn.apply(asShot)))
                 .toList();

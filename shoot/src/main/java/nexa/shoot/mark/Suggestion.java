@@ -1,0 +1,20 @@
+package nexa.shoot.mark;
+
+import nexa.core.mark.Marks;
+import nexa.core.sight.Sight;
+
+/**
+ * What a photo seems to be of.
+ *
+ * @param marks two, for a photo that has none
+ * @param sight what was seen
+ * @param confidence how often such a suggestion is right, 0 to 1
+ */
+public record Suggestion(Marks marks, Sight sight, double confidence) {
+    /** Surer suggestions are taken unless somebody objects; the others are shown first. */
+    public static final double ENOUGH = 0.6;
+
+    public boolean accepted() {
+        return confidence >= ENOUGH;
+    }
+}
