@@ -64,7 +64,17 @@ class CommandsTest extends CommandTest {
                 "-2");
         JsonNode rows = json("crops", shoot(), "--format", "Print");
         assertEquals(
-                List.of("photo", "format", "state", "why", "tilt", "quarterTurns", "mirrored", "corners", "width", "height"),
+                List.of(
+                        "photo",
+                        "format",
+                        "state",
+                        "why",
+                        "tilt",
+                        "quarterTurns",
+                        "mirrored",
+                        "corners",
+                        "width",
+                        "height"),
                 fields(rows.get(0)));
         JsonNode placed = rows.get(0);
         assertEquals("placed", placed.get("state").asText());

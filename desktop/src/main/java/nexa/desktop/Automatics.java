@@ -2,6 +2,7 @@ package nexa.desktop;
 
 import javafx.beans.property.ObjectProperty;
 import nexa.desktop.bench.BenchMode;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -10,12 +11,14 @@ import nexa.desktop.session.Session;
 final class Automatics {
     private final ShootModels models;
     private final ReviewLists lists;
+    private final Keys keys;
     private final ObjectProperty<BenchMode> mode;
 
     /** @param mode what the next drag in the Bench does */
-    Automatics(ShootModels models, ReviewLists lists, ObjectProperty<BenchMode> mode) {
+    Automatics(ShootModels models, ReviewLists lists, Keys keys, ObjectProperty<BenchMode> mode) {
         this.models = models;
         this.lists = lists;
+        this.keys = keys;
         this.mode = mode;
     }
 
@@ -34,6 +37,14 @@ final class Automatics {
         if (mayEdit()) {
             mode.set(BenchMode.PLUMB);
             models.plumbing().automatic();
+        }
+    }
+
+    /** All of it, for the chosen photos or for all. */
+    void prepare() {
+        if (mayEdit()) {
+            session().viewProperty().set(MainView.WALL);
+            lists.openPrepare(keys);
         }
     }
 

@@ -82,6 +82,7 @@ final class ShootKeys {
         framing.put(Command.CHECK_ALL, session.frameEdits()::checkAll);
         framing.put(Command.SELECT_ALL, session.selection()::selectAll);
         framing.put(Command.SELECT_ALIKE, screen::selectAlike);
+        framing.put(Command.PREPARE, screen::prepare);
         framing.put(Command.CARRY, () -> screen.open(DeskPane.CARRY));
         framing.put(Command.CARRY_AGAIN, session.carry()::apply);
         framing.put(Command.MARK, () -> screen.toggleMode(BenchMode.MARKING));

@@ -83,7 +83,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), new FromHandover());
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
-        automatics = new Automatics(models, lists, bench.modeProperty());
+        automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);
         keySheet = new KeySheetLayer(this, keys);
         notices = new NoticeBar(session.shoot());
@@ -236,6 +236,12 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     @Override
+    public void prepare() {
+        layer.close();
+        automatics.prepare();
+    }
+
+    @Override
     public void toggleFilter() {
         layer.toggle(panes.filter(false), header.filterButton());
     }
@@ -318,7 +324,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     /** Does what a key stands for; false if it stands for nothing here. */
     boolean pressed(KeyEvent event) {
-        if (keySheet.pressed(event)) {
+        if (keySheet.pressed(event) || lists.pressed(event)) {
             return true;
         }
         Node owner = getScene().getFocusOwner();

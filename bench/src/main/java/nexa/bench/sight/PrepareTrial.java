@@ -27,7 +27,8 @@ public final class PrepareTrial {
         try (Preferences preferences = Preferences.open(locations);
                 Shoot shoot = Shoot.open(folder, locations)) {
             Preparer preparer = new Preparer(shoot, new Lenses(locations, preferences));
-            List<Photo> photos = shoot.photos().stream().filter(Photo::isReadable).toList();
+            List<Photo> photos =
+                    shoot.photos().stream().filter(Photo::isReadable).toList();
             look(preparer, shoot, photos.getFirst()); // the networks are loaded
             long begun = System.nanoTime();
             List<Prepared> all = photos.parallelStream()

@@ -3,6 +3,7 @@ package nexa.desktop.bench;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.text.TextAlignment;
+import nexa.core.brief.Why;
 import nexa.core.geometry.Frame;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.review.Warning;
@@ -69,8 +70,17 @@ record BenchCaptions(
             case STRAIGHTENING -> Words.of("bench.straighten.hint");
             case DRAWING -> Words.of("bench.draw.hint");
             case MARKING -> Words.of("bench.mark.hint");
-            case FRAMING -> warningWords().orElseGet(() -> overlayWords(frame.get()));
+            case FRAMING -> warningWords().orElseGet(() -> whyWords() + overlayWords(frame.get()));
         };
+    }
+
+    /** Why a frame lies there that nobody placed and that is not from the middle. */
+    private String whyWords() {
+        return session.moment()
+                .why()
+                .filter(why -> !(why instanceof Why.Placed || why instanceof Why.Centred))
+                .map(why -> Words.of(why) + " · ")
+                .orElse("");
     }
 
     private Optional<String> warningWords() {

@@ -67,6 +67,7 @@ public enum Command {
     CHECK_ALL(Group.SET, shortcut(ENTER)),
     SELECT_ALL(Group.SET, shortcut(A)),
     SELECT_ALIKE(Group.SET, new KeyPress(A, true, true)),
+    PREPARE(Group.SET, shortcut(M)),
     CARRY(Group.SET, shift(B)),
     CARRY_AGAIN(Group.SET, shortcut(B)),
     MARK(Group.SET, shift(K)),

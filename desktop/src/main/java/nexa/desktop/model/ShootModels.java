@@ -10,6 +10,7 @@ import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.lens.Lenses;
+import nexa.shoot.prepare.Preparer;
 
 /** The models of an open shoot. */
 public record ShootModels(
@@ -28,6 +29,7 @@ public record ShootModels(
         RepeatsModel repeats,
         InStep inStep,
         HandoverModel handover,
+        Preparer preparer,
         Shelf shelf) {
 
     /**
@@ -53,6 +55,7 @@ public record ShootModels(
                 new RepeatsModel(session, work, fx),
                 new InStep(session, work, fx),
                 new HandoverModel(session.shoot(), work, fx),
+                new Preparer(session.shoot(), lenses),
                 shelf);
     }
 

@@ -50,6 +50,8 @@ public final class HeaderView extends HBox {
 
         void toggleFilter();
 
+        void prepare();
+
         void toggleSettings();
     }
 
@@ -65,6 +67,7 @@ public final class HeaderView extends HBox {
     private final Button steps;
     private final Button filter;
     private final Button settings;
+    private final Button prepare;
     private final ToggleButton horizontal = chip("chip-horizontal", this::toggle, Orientation.HORIZONTAL);
     private final ToggleButton vertical = chip("chip-vertical", this::toggle, Orientation.VERTICAL);
     private final ToggleButton square = chip("chip-square", this::toggle, Orientation.SQUARE);
@@ -100,6 +103,11 @@ public final class HeaderView extends HBox {
         filter.setId("filter");
         settings = Buttons.command(MaterialDesignC.COG_OUTLINE, Command.SETTINGS, keys, shootActions::toggleSettings);
         settings.setId("settings");
+        prepare = Buttons.text("prepare.open", shootActions::prepare);
+        prepare.setId("prepare");
+        prepare.setFocusTraversable(false);
+        prepare.setMinWidth(Region.USE_PREF_SIZE);
+        Buttons.explain(prepare, Command.PREPARE, keys);
         counts.setMinWidth(Region.USE_PREF_SIZE);
         HBox icons = new HBox(
                 filter,
@@ -112,7 +120,7 @@ public final class HeaderView extends HBox {
                 sheet);
         icons.setAlignment(Pos.CENTER);
         icons.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(name, counts, viewSwitch(), space, place, chips(), icons);
+        getChildren().addAll(name, counts, viewSwitch(), prepare, space, place, chips(), icons);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 session.photoProperty().subscribe(photo -> refresh()),
@@ -162,6 +170,9 @@ public final class HeaderView extends HBox {
 
     private void showView(MainView shown) {
         views.forEach((view, button) -> button.pseudoClassStateChanged(ACTIVE, view == shown));
+        prepare.setVisible(shown == MainView.WALL);
+        prepare.setManaged(shown == MainView.WALL);
+        prepare.setDisable(!session.shoot().mayEdit());
     }
 
     // ---- filters ----

@@ -1,31 +1,22 @@
 package nexa.desktop.pane;
 
 import java.util.Arrays;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.concurrent.Executor;
 import java.util.stream.Stream;
 import javafx.collections.ListChangeListener;
 import javafx.scene.Node;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.paint.Color;
 import nexa.core.space.PhotoSpace;
-import nexa.desktop.paint.LevelView;
-import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.review.Proposals;
 import nexa.desktop.review.Proposals.Item;
 import nexa.desktop.review.Proposals.State;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.FramePicture;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -39,11 +30,9 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
 
     private final Session session;
     private final Proposals<F> proposals;
-    private final PhotoLoader loader;
-    private final Executor fx;
     private final Label summary = new Label();
     private final ProgressBar progress = new ProgressBar(0);
-    private final Map<Photo, FramePicture> pictures = new HashMap<>();
+    private final ReviewPictures pictures;
 
     /** @param title key of its words */
     PhotoReviewFrame(
@@ -51,8 +40,7 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
         super(title, "review-done", done);
         this.session = session;
         this.proposals = proposals;
-        this.loader = loader;
-        this.fx = fx;
+        this.pictures = new ReviewPictures(session.shoot(), loader, fx);
         summary.getStyleClass().add("note");
         addFacts(summary, progress);
     }
@@ -106,6 +94,7 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
     }
 
     private HBox row(Item<F> item) {
+        pictures.forget(item.photo());
         Label name = new Label(Words.name(item.photo().name()));
         name.getStyleClass().add("format-name");
         Label words = new Label(words(item));
@@ -127,67 +116,19 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
         return actions(leave, accept);
     }
 
-    /** What is drawn on a photo. */
-    @FunctionalInterface
-    interface Drawing {
-        void draw(GraphicsContext canvas, LevelView view, double width, double height);
-    }
-
-    /** A photo as it would be held, and what is drawn on it; as wide for every photo, so that pictures stand in columns. */
-    final StackPane picture(Photo photo, PhotoSpace space, Drawing drawing) {
-        return slot(
-                new DrawnPane() {
-                    @Override
-                    public void draw(GraphicsContext canvas, double width, double height) {
-                        LevelView view = LevelView.fitting(space.upright().aspect(), 0, 0, width, height);
-                        canvas.setFill(Color.gray(0.82));
-                        canvas.fillRect(0, 0, width, height);
-                        pixels(photo).corrected(space).ifPresent(p -> new PhotoPainter(canvas, view).photo(p, space));
-                        drawing.draw(canvas, view, width, height);
-                    }
-                },
-                space.upright().aspect());
+    /** A photo as it would be held, and what is drawn on it. */
+    final StackPane picture(Photo photo, PhotoSpace space, ReviewPictures.Drawing drawing) {
+        return pictures.picture(photo, space, PICTURE, drawing);
     }
 
     /** Nothing in place of a picture. */
     final StackPane noPicture() {
-        return slot(
-                new DrawnPane() {
-                    @Override
-                    public void draw(GraphicsContext canvas, double width, double height) {}
-                },
-                1);
-    }
-
-    private static StackPane slot(DrawnPane pane, double aspect) {
-        pane.getStyleClass().add("review-picture");
-        pane.fit(PICTURE, aspect);
-        StackPane slot = new StackPane((Region) pane);
-        slot.setMinWidth(PICTURE);
-        slot.setMaxWidth(PICTURE);
-        return slot;
-    }
-
-    private FramePicture pixels(Photo photo) {
-        return pictures.computeIfAbsent(photo, p -> {
-            FramePicture picture = new FramePicture(session.shoot(), loader, fx, () -> redraw(p));
-            picture.show(p, PhotoLoader.SMALL);
-            return picture;
-        });
-    }
-
-    private void redraw(Photo photo) {
-        for (int i = 0; i < proposals.items().size(); i++) {
-            if (proposals.items().get(i).photo().equals(photo)) {
-                HBox row = (HBox) rows().getChildren().get(i);
-                row.lookupAll(".review-picture").forEach(node -> ((DrawnPane) node).redraw());
-            }
-        }
+        return ReviewPictures.none(PICTURE);
     }
 
     @Override
     public void dispose() {
         proposals.cancel();
-        pictures.values().forEach(FramePicture::clear);
+        pictures.dispose();
     }
 }

@@ -1,11 +1,13 @@
 package nexa.desktop.pane;
 
 import java.util.List;
+import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -17,6 +19,7 @@ import nexa.words.Words;
 /** A list to be gone through, in place of a view: what it is on top, a row for each thing, and a button when one is through. */
 public abstract class ReviewFrame extends BorderPane {
     private final VBox rows = new VBox(10);
+    private final ScrollPane scroll = new ScrollPane();
     private final HBox head;
     private final Region space = filling();
 
@@ -26,20 +29,42 @@ public abstract class ReviewFrame extends BorderPane {
      * @param done called when the user is through
      */
     protected ReviewFrame(String words, String finish, Runnable done) {
+        this(words, "review.done", finish, done);
+    }
+
+    /** @param closes words of the button that closes it */
+    protected ReviewFrame(String words, String closes, String finish, Runnable done) {
         getStyleClass().add("level-review");
         Label title = new Label(Words.of(words));
         title.getStyleClass().add("sheet-title");
-        Button close = Buttons.text("review.done", done);
+        Button close = Buttons.text(closes, done);
         close.setId(finish);
         head = new HBox(16, title, space, close);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("review-head");
         rows.getStyleClass().add("review-rows");
-        ScrollPane scroll = new ScrollPane(rows);
+        scroll.setContent(rows);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("review-scroll");
         setTop(head);
         setCenter(scroll);
+    }
+
+    /** Does what a key stands for here; false if it stands for nothing. */
+    public boolean pressed(KeyEvent event) {
+        return false;
+    }
+
+    /** Scrolls so that a row is seen. */
+    protected final void reveal(Node row) {
+        double all = rows.getHeight();
+        double seen = scroll.getViewportBounds().getHeight();
+        Bounds place = rows.sceneToLocal(row.localToScene(row.getLayoutBounds()));
+        double top = scroll.getVvalue() * Math.max(0, all - seen);
+        double moved = Math.clamp(top, Math.min(place.getMinY(), place.getMaxY() - seen), place.getMinY());
+        if (all > seen) {
+            scroll.setVvalue(moved / (all - seen));
+        }
     }
 
     /** Lets go of what it shows. */

@@ -9,6 +9,7 @@ import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.brief.Why;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.review.Warning;
@@ -35,6 +36,11 @@ public record Moment(
         Map<Integer, Frame> frames,
         Optional<Crop> crop,
         Set<Warning> warnings) {
+
+    /** Why the frame lies where it does. */
+    public Optional<Why> why() {
+        return space.flatMap(held -> format.map(of -> Derivation.why(held, framing, of, brief)));
+    }
 
     /** Derives what follows. */
     static Moment of(Optional<Photo> photo, Framing framing, Brief brief, Optional<Format> format) {
