@@ -28,6 +28,9 @@ final class Candidates {
     /** Of the largest one's area: as large ones of the same kind are one group. */
     private static final double OF_GROUP = 0.3;
 
+    /** Boxes that share as much speak for each other. */
+    private static final double SUPPORTS = 0.3;
+
     /** So many of a kind are a pattern. People are a group however many. */
     private static final int MANY = 6;
 
@@ -65,6 +68,17 @@ final class Candidates {
                 .max(Comparator.comparingDouble(thing -> weight(thing, picture)))
                 .map(main -> group(main, likely))
                 .filter(group -> group.ofPeople() || group.members().size() < MANY);
+    }
+
+    /** What is hardly recognised, and stands out just there: the box about both. */
+    static Optional<Frame> supported(List<Thing> things, Frame standsOut, PixelSize picture) {
+        return things.stream()
+                .filter(thing -> !SURROUNDINGS.contains(thing.kind()))
+                .map(Thing::box)
+                .filter(box -> sides(box, picture.width(), picture.height()) < 3)
+                .filter(box -> Thing.overlap(box, standsOut) >= SUPPORTS)
+                .max(Comparator.comparingDouble(box -> Thing.overlap(box, standsOut)))
+                .map(box -> StandOut.union(box, standsOut));
     }
 
     private static Group group(Thing main, List<Thing> likely) {

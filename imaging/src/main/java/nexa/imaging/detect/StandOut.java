@@ -28,8 +28,13 @@ import org.bytedeco.javacpp.indexer.IntIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Size;
 
-/** Finds what stands out from a backdrop by its colour, whatever it is. Thresholds from the trial of marks. */
-final class StandOut {
+/**
+ * What stands out from a backdrop by its colour, whatever it is. Thresholds from the trial of marks.
+ *
+ * @param box about it, in the picture's continuous pixels
+ * @param clearly whether that is enough for a subject; else something else must speak for it too
+ */
+record StandOut(Frame box, boolean clearly) {
     private static final int LONG_EDGE = 200;
 
     /** Share of the map's variance that two values, thing and backdrop, explain. */
@@ -38,13 +43,15 @@ final class StandOut {
     /** Of the map's means over thing and backdrop. */
     private static final double LEAST_CONTRAST = 44;
 
+    /** The same for what something else speaks for. */
+    private static final double LEAST_APART_SUPPORTED = 0.64;
+
+    private static final double LEAST_CONTRAST_SUPPORTED = 40;
+
     /** Of the largest piece: as large ones are of the same subject. */
     private static final double OF_LARGEST = 0.25;
 
-    private StandOut() {}
-
-    /** Its box in the picture's continuous pixels. */
-    static Optional<Frame> find(Picture picture) {
+    static Optional<StandOut> find(Picture picture) {
         try (Picture small = picture.reducedTo(LONG_EDGE);
                 Picture eight = small.to8Bits();
                 Picture opaque = eight.onWhite();
@@ -56,16 +63,19 @@ final class StandOut {
             try (Mat map = BarrierMap.of(coloured.mat());
                     Mat mask = new Mat()) {
                 threshold(map, mask, 0, 255, THRESH_BINARY | THRESH_OTSU);
-                return isApart(map, mask)
-                        ? box(mask)
-                                .map(box -> Frame.around(
-                                        box.centre().times(scale), box.width() * scale, box.height() * scale))
+                boolean clearly = isApart(map, mask, LEAST_CONTRAST, LEAST_APART);
+                return clearly || isApart(map, mask, LEAST_CONTRAST_SUPPORTED, LEAST_APART_SUPPORTED)
+                        ? box(mask).map(box -> new StandOut(times(box, scale), clearly))
                         : Optional.empty();
             }
         }
     }
 
-    private static boolean isApart(Mat map, Mat mask) {
+    private static Frame times(Frame box, double scale) {
+        return Frame.around(box.centre().times(scale), box.width() * scale, box.height() * scale);
+    }
+
+    private static boolean isApart(Mat map, Mat mask, double leastContrast, double leastApart) {
         try (Mat rest = new Mat();
                 Mat whole = new Mat();
                 Mat spread = new Mat()) {
@@ -76,7 +86,7 @@ final class StandOut {
             try (DoubleIndexer deviation = spread.createIndexer()) {
                 double variance = Math.pow(deviation.get(0), 2);
                 double between = share * (1 - share) * contrast * contrast;
-                return contrast >= LEAST_CONTRAST && between >= LEAST_APART * variance;
+                return contrast >= leastContrast && between >= leastApart * variance;
             }
         }
     }

@@ -76,9 +76,14 @@ public final class SubjectDetector {
                     ends,
                     calibrated(best.get().confidence()));
         }
-        return StandOut.find(picture)
-                .map(box -> new Seen(size, List.of(), Optional.of(box), ends(box), STANDS_OUT))
-                .orElseGet(() -> new Seen(size, List.of(), Optional.empty(), List.of(), 0));
+        Optional<Frame> box = StandOut.find(picture).flatMap(found -> Candidates.supported(things, found.box(), size)
+                .or(() -> found.clearly() ? Optional.of(found.box()) : Optional.empty()));
+        return new Seen(
+                size,
+                List.of(),
+                box,
+                box.map(SubjectDetector::ends).orElse(List.of()),
+                box.isPresent() ? STANDS_OUT : 0);
     }
 
     private static boolean stands(Frame box) {

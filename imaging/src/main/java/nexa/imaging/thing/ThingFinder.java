@@ -32,7 +32,7 @@ import org.bytedeco.opencv.opencv_dnn.Net;
  */
 public final class ThingFinder {
     /** What the network is less sure of is nothing. */
-    private static final double LEAST_CONFIDENCE = 0.3;
+    private static final double LEAST_CONFIDENCE = 0.25;
 
     /** Boxes that share more are of one thing. */
     private static final double SAME = 0.6;
