@@ -88,6 +88,9 @@ final class Tour {
     /** The demo's copy is framed a little first, so that there is something to see. */
     private void walkDemo() throws IOException {
         guide.show("wall-derived", s -> s.viewProperty().set(MainView.WALL));
+        TourGuide.onFx(() -> guide.fireShortcut(KeyCode.M));
+        guide.snapAfter("prepare", this::isPrepared);
+        TourGuide.onFx(() -> guide.fire(KeyCode.ESCAPE, false));
         guide.show("bench", s -> {
             s.viewProperty().set(MainView.BENCH);
             choose(s, "kiln_0201.jpg");
@@ -143,6 +146,11 @@ final class Tour {
         TourGuide.onFx(() -> ((Button) window.scene().lookup("#handover-start")).fire());
         guide.snapAfter("handover-run", () -> bar() > 0.3);
         guide.picture("handover-result");
+    }
+
+    private boolean isPrepared() {
+        return window.scene().lookup("#prepare-view .progress-bar") instanceof ProgressBar looking
+                && !looking.isVisible();
     }
 
     private double bar() {

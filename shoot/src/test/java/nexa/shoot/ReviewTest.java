@@ -2,12 +2,17 @@ package nexa.shoot;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import java.awt.image.BufferedImage;
+import java.awt.image.ConvolveOp;
+import java.awt.image.Kernel;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javax.imageio.ImageIO;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
@@ -122,8 +127,34 @@ class ReviewTest {
             assertEquals(
                     List.of(List.of("kiln_0211.jpg", "kiln_0212.jpg", "kiln_0213.jpg")),
                     Repeats.find(shoot).stream()
-                            .map(group -> group.stream().map(Photo::file).toList())
+                            .map(group ->
+                                    group.photos().stream().map(Photo::file).toList())
                             .toList());
         }
+    }
+
+    @Test
+    void ofRepeats_theClearlySharpestIsNamed_andOfEqualOnesNone() throws IOException {
+        TestShoot test = new TestShoot(base);
+        BufferedImage sharp = ImageIO.read(DEMO.resolve("kiln_0206.jpg").toFile());
+        ImageIO.write(sharp, "png", test.folder().resolve("b_sharp.png").toFile());
+        ImageIO.write(blurred(sharp), "png", test.folder().resolve("a_soft.png").toFile());
+        try (Shoot shoot = test.open()) {
+            Repeats.Group group = Repeats.find(shoot).getFirst();
+            assertEquals(2, group.photos().size());
+            assertEquals("b_sharp.png", group.sharpest().orElseThrow().file());
+        }
+        ImageIO.write(sharp, "jpg", test.folder().resolve("c_sharp.jpg").toFile());
+        try (Shoot shoot = test.open()) {
+            Repeats.Group group = Repeats.find(shoot).getFirst();
+            assertEquals(3, group.photos().size());
+            assertEquals(Optional.empty(), group.sharpest(), "two are as sharp");
+        }
+    }
+
+    private static BufferedImage blurred(BufferedImage image) {
+        float[] box = new float[81];
+        Arrays.fill(box, 1 / 81f);
+        return new ConvolveOp(new Kernel(9, 9, box), ConvolveOp.EDGE_NO_OP, null).filter(image, null);
     }
 }

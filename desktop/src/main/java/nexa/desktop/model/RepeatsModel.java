@@ -21,8 +21,9 @@ public final class RepeatsModel {
      * A photo's place among those like it.
      *
      * @param place from 1
+     * @param sharpest whether it is clearly the sharpest of them
      */
-    public record Place(List<Photo> group, int place) {}
+    public record Place(List<Photo> group, int place, boolean sharpest) {}
 
     private static final Logger LOG = LoggerFactory.getLogger(RepeatsModel.class);
 
@@ -80,11 +81,13 @@ public final class RepeatsModel {
         }
     }
 
-    private void show(List<List<Photo>> groups) {
+    private void show(List<Repeats.Group> groups) {
         Map<Photo, Place> found = new HashMap<>();
-        for (List<Photo> group : groups) {
-            for (int i = 0; i < group.size(); i++) {
-                found.put(group.get(i), new Place(group, i + 1));
+        for (Repeats.Group group : groups) {
+            for (int i = 0; i < group.photos().size(); i++) {
+                Photo photo = group.photos().get(i);
+                boolean sharpest = group.sharpest().filter(photo::equals).isPresent();
+                found.put(photo, new Place(group.photos(), i + 1, sharpest));
             }
         }
         places.set(Map.copyOf(found));

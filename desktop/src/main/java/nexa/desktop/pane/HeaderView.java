@@ -106,6 +106,7 @@ public final class HeaderView extends HBox {
         prepare = Buttons.text("prepare.open", shootActions::prepare);
         prepare.setId("prepare");
         prepare.setFocusTraversable(false);
+        prepare.getStyleClass().add("header-action");
         prepare.setMinWidth(Region.USE_PREF_SIZE);
         Buttons.explain(prepare, Command.PREPARE, keys);
         counts.setMinWidth(Region.USE_PREF_SIZE);

@@ -56,7 +56,11 @@ record TileWords(ShootModels models) {
     }
 
     private static String words(RepeatsModel.Place place) {
-        return Words.of("wall.repeat", place.place(), place.group().size()) + "  ";
+        return Words.of(
+                        place.sharpest() ? "wall.repeat.sharpest" : "wall.repeat",
+                        place.place(),
+                        place.group().size())
+                + "  ";
     }
 
     /** Derived is the usual state and keeps quiet. */
