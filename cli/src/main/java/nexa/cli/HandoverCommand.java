@@ -78,6 +78,11 @@ final class HandoverCommand extends ShootCommand {
     @SuppressWarnings("NullAway.Init")
     private String taken;
 
+    @Option(
+            names = "--alternates",
+            description = "Deliver kept alternates too, such as the pieces of a split scan, as photo-1, photo-2 …")
+    private boolean alternates;
+
     @Option(names = "--resume", description = "Go on with a run that did not come to its end.")
     private boolean resume;
 
@@ -122,7 +127,7 @@ final class HandoverCommand extends ShootCommand {
         }
         requireQuality();
         List<Format> asked = formats.stream().map(this::asked).toList();
-        return new HandoverRequest(out, asked).named(names(), taken());
+        return new HandoverRequest(out, asked).named(names(), taken()).withAlternates(alternates);
     }
 
     /** As the format says, but for what the command line says of all. */

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
@@ -34,6 +35,12 @@ final class TrimCommand extends ShootCommand {
                     "Trim the accepted photos, and lay straight what lies crooked; refused ones stay as they are.")
     private boolean apply;
 
+    @Option(
+            names = "--split",
+            description =
+                    "Find several pictures in one scan instead; with --apply each becomes an alternate in every format.")
+    private boolean split;
+
     @Option(names = "--clear", description = "The whole photos again.")
     private boolean clear;
 
@@ -44,7 +51,7 @@ final class TrimCommand extends ShootCommand {
 
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
-        if (apply && clear) {
+        if (clear && (apply || split)) {
             throw wrong(Words.of("cli.apply-clear"));
         }
         List<Photo> chosen = chosen(shoot, globs);
@@ -61,6 +68,15 @@ final class TrimCommand extends ShootCommand {
                 add(rows, photo, Trim.NONE, Optional.empty());
                 continue;
             }
+            if (split) {
+                Optional<List<Trim>> pieces = read(photo, () -> AutoTrimmer.pieces(shoot, photo));
+                allRead &= pieces.isPresent();
+                pieces.ifPresent(found -> found.forEach(piece -> add(rows, photo, piece, Optional.empty())));
+                pieces.filter(found -> found.size() > 1)
+                        .ifPresent(found ->
+                                changes.add(new FramingChange(photo.id(), before, split(shoot, photo, before, found))));
+                continue;
+            }
             Optional<TrimFinding> finding = read(photo, () -> AutoTrimmer.find(shoot, photo));
             allRead &= finding.isPresent();
             finding.ifPresent(found -> add(rows, photo, found.trim(), finding));
@@ -69,9 +85,17 @@ final class TrimCommand extends ShootCommand {
                     .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
         }
         if (edits()) {
-            shoot.apply(new Edit("edit.trim.found", changes, null));
+            shoot.apply(new Edit(split ? "edit.split" : "edit.trim.found", changes, null));
         }
         return allRead;
+    }
+
+    private static Framing split(Shoot shoot, Photo photo, Framing before, List<Trim> pieces) {
+        Framing after = before;
+        for (Format format : shoot.brief().formats()) {
+            after = AutoTrimmer.split(photo.facts().orElseThrow().asShot(), after, format, pieces);
+        }
+        return after;
     }
 
     private static void add(Rows rows, Photo photo, Trim asShot, Optional<TrimFinding> finding) {

@@ -1,6 +1,7 @@
 package nexa.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -9,6 +10,7 @@ import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Random;
 import java.util.stream.StreamSupport;
@@ -71,6 +73,34 @@ class TrimCommandTest extends CommandTest {
     @Test
     void applyAndClear_areNotForOneCall() {
         assertEquals(2, run("trim", shoot(), "--apply", "--clear"));
+    }
+
+    @Test
+    void scanOfTwoPictures_isSplit_andDeliveredAsTwoFiles() throws IOException {
+        BufferedImage photo = ImageIO.read(folder.resolve("plain.png").toFile());
+        BufferedImage bed = new BufferedImage(1400, 520, BufferedImage.TYPE_INT_RGB);
+        Graphics2D canvas = bed.createGraphics();
+        canvas.setColor(Color.WHITE);
+        canvas.fillRect(0, 0, 1400, 520);
+        canvas.drawImage(photo, 60, 60, null);
+        canvas.drawImage(photo, 740, 60, null);
+        canvas.dispose();
+        ImageIO.write(bed, "png", folder.resolve("scan.png").toFile());
+        rows(0, "formats", shoot(), "--add", "Photo=as photo", "--files", "Photo=png");
+
+        JsonNode pieces = rows(0, "trim", shoot(), "--photo", "scan.png", "--split");
+        assertEquals(2, pieces.size());
+        assertEquals(60, pieces.get(0).get("left").asDouble(), 1);
+        assertEquals(1340, pieces.get(1).get("right").asDouble(), 1);
+        rows(0, "trim", shoot(), "--photo", "scan.png", "--split", "--apply");
+
+        Path out = folder.resolve("out");
+        rows(1, "handover", shoot(), "--out", out.toString(), "--names", "{photo}", "--alternates");
+        assertEquals(600, ImageIO.read(out.resolve("scan-1.png").toFile()).getWidth(), 2);
+        assertEquals(400, ImageIO.read(out.resolve("scan-2.png").toFile()).getHeight(), 2);
+        assertFalse(Files.exists(out.resolve("scan.png")), "it is one of the two");
+        assertTrue(Files.exists(out.resolve("plain.png")));
+        rows(2, "trim", shoot(), "--split", "--clear");
     }
 
     private int width(String photo) throws IOException {

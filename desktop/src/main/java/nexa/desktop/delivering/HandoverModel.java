@@ -8,9 +8,11 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
@@ -70,10 +72,12 @@ public final class HandoverModel {
     private final ObjectProperty<Path> folder;
     private final ObjectProperty<NameTemplate> names;
     private final ObjectProperty<Collision> collision = new SimpleObjectProperty<>(Collision.NUMBER);
+    private final BooleanProperty alternates = new SimpleBooleanProperty(false);
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
     private final ReadOnlyObjectWrapper<Outlook> outlook = new ReadOnlyObjectWrapper<>(Outlook.NOTHING);
     private final AtomicLong looks = new AtomicLong();
     private RunControl control = new RunControl();
+    private boolean closed;
 
     /**
      * @param work runs a whole handover, off the interface's thread
@@ -117,6 +121,23 @@ public final class HandoverModel {
         return collision;
     }
 
+    /** Whether kept alternates are delivered too. */
+    public BooleanProperty alternatesProperty() {
+        return alternates;
+    }
+
+    /** How many alternates are kept in the chosen formats. */
+    public long alternates() {
+        List<Format> chosen = chosenFormats();
+        return shoot.photos().stream()
+                .map(shoot::framing)
+                .filter(framing -> !framing.setAside())
+                .mapToLong(framing -> chosen.stream()
+                        .mapToLong(format -> framing.alternates(format).size())
+                        .sum())
+                .sum();
+    }
+
     public List<Format> chosenFormats() {
         return shoot.brief().formats().stream()
                 .filter(format -> !leftOut.contains(format.id()))
@@ -124,7 +145,15 @@ public final class HandoverModel {
     }
 
     private HandoverRequest request() {
-        return new HandoverRequest(folder.get(), chosenFormats()).named(names.get(), collision.get());
+        return new HandoverRequest(folder.get(), chosenFormats())
+                .named(names.get(), collision.get())
+                .withAlternates(alternates.get());
+    }
+
+    /** Nothing is looked at any more; a run that goes on comes to its end. */
+    public void dispose() {
+        closed = true;
+        looks.incrementAndGet();
     }
 
     // ---- what would come of it ----
@@ -136,6 +165,9 @@ public final class HandoverModel {
 
     /** Looks ahead anew, off the interface's thread; first what is known at once, then what takes samples. */
     public void look() {
+        if (closed) {
+            return;
+        }
         long mine = looks.incrementAndGet();
         HandoverRequest request = request();
         work.execute(() -> look(request, mine));

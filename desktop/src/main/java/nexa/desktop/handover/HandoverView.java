@@ -6,6 +6,7 @@ import javafx.collections.SetChangeListener;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -45,6 +46,7 @@ public final class HandoverView extends StackPane {
     private final TextField folder = new TextField();
     private final TextField names = new TextField();
     private final Label example = new Label();
+    private final CheckBox alternates = new CheckBox();
     private final Choices<Collision> taken;
     private final SetChangeListener<Integer> chosen = change -> refresh();
     private final Subscription subscriptions;
@@ -87,6 +89,7 @@ public final class HandoverView extends StackPane {
                 model.folderProperty().subscribe(path -> refresh()),
                 model.namesProperty().subscribe(template -> refresh()),
                 model.collisionProperty().subscribe(choice -> refresh()),
+                model.alternatesProperty().subscribe(chosen -> refresh()),
                 model.outlookProperty().subscribe(outlook -> showTable()));
     }
 
@@ -109,10 +112,19 @@ public final class HandoverView extends StackPane {
         grid.addRow(0, label("handover.folder"), folderRow());
         grid.addRow(1, label("handover.names"), namesRow());
         grid.addRow(2, label("handover.taken"), taken);
-        grid.addRow(3, label("handover.also"), also());
+        grid.add(alternates(), 1, 3);
+        grid.addRow(4, label("handover.also"), also());
         grid.setPrefWidth(520);
         grid.setMinWidth(460);
         return grid;
+    }
+
+    /** Shows only where some are kept. */
+    private Node alternates() {
+        alternates.setId("handover-alternates");
+        alternates.selectedProperty().bindBidirectional(model.alternatesProperty());
+        Buttons.explain(alternates, Words.of("handover.alternates.tip"));
+        return alternates;
     }
 
     /** What else may leave the shoot. */
@@ -185,6 +197,10 @@ public final class HandoverView extends StackPane {
     private void refresh() {
         if (session.viewProperty().get() == MainView.HANDOVER) {
             soon.playFromStart();
+            long kept = model.alternates();
+            alternates.setText(Words.of("handover.alternates", kept));
+            alternates.setVisible(kept > 0);
+            alternates.setManaged(kept > 0);
             showExample();
             showTable();
             run.refresh();

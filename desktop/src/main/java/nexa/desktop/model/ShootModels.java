@@ -61,6 +61,7 @@ public record ShootModels(
 
     public void dispose() {
         counts.dispose();
+        handover.dispose();
         inStep.dispose();
         filling.dispose();
         light.dispose();

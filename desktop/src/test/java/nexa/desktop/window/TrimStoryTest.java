@@ -80,6 +80,14 @@ class TrimStoryTest extends WindowTest {
                         .map(alternate -> alternate.crop().wish().centreX() < 0)
                         .toList(),
                 "the alternates are the two pictures");
+
+        press(robot, KeyCode.V);
+        until(() -> robot.lookup("#handover-alternates").query().isVisible());
+        click(robot, "#handover-alternates");
+        click(robot, "#handover-start");
+        Path delivered = folder.resolve("delivered");
+        until(() -> Files.exists(delivered.resolve("bed-1_as photo.jpg"))
+                && Files.exists(delivered.resolve("bed-2_as photo.jpg")));
     }
 
     /** Two prints side by side on a scanner's bed. */

@@ -11,7 +11,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import nexa.core.brief.Alternate;
+import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.naming.NameTemplate;
@@ -45,7 +48,7 @@ public record HandoverPlan(
     public static String example(Shoot shoot, HandoverRequest request, Photo photo, Format format) {
         Planning planning = new Planning(shoot, request, Map.of());
         String extension = format.files().type().extension();
-        return request.names().name(planning.values(sample(shoot, photo, format))) + "." + extension;
+        return request.names().name(planning.values(sample(shoot, photo, format), photo.name())) + "." + extension;
     }
 
     /** One photo's delivery in a format, to show what comes of it; its output is no file. */
@@ -54,10 +57,20 @@ public record HandoverPlan(
     }
 
     private static Delivery sample(Shoot shoot, Snapshot moment, Photo photo, Format format) {
-        Frame frame = moment.frame(photo, format).orElseThrow();
-        PixelSize size =
-                Planning.size(format, frame, photo.facts().orElseThrow().asShot());
-        return new Delivery(photo, shoot.fileOf(photo), moment.framing(photo), format, frame, size, shoot.folder());
+        return sample(shoot, moment, photo, moment.framing(photo), format);
+    }
+
+    private static Delivery sample(Shoot shoot, Snapshot moment, Photo photo, Framing framing, Format format) {
+        PixelSize asShot = photo.facts().orElseThrow().asShot();
+        Frame frame = Derivation.frame(asShot, framing, format, moment.brief());
+        return new Delivery(
+                photo,
+                shoot.fileOf(photo),
+                framing,
+                format,
+                frame,
+                Planning.size(format, frame, asShot),
+                shoot.folder());
     }
 
     /** By a format's id, whether its photos have the pixels that it asks for. */
@@ -154,9 +167,32 @@ public record HandoverPlan(
             return new HandoverPlan(request, List.copyOf(deliveries), List.copyOf(unreadable), List.copyOf(there));
         }
 
+        /** The frame, unless it is one of the alternates that are delivered too. */
         private void add(Photo photo, Format format) {
-            Delivery asked = sample(shoot, moment, photo, format);
-            String wanted = request.names().name(values(asked));
+            Framing framing = moment.framing(photo);
+            List<Alternate> alternates = request.alternates() ? framing.alternates(format) : List.of();
+            if (alternates.stream().noneMatch(each -> isPlaced(framing, format, each))) {
+                add(sample(shoot, moment, photo, format), photo.name());
+            }
+            for (Alternate each : alternates) {
+                Framing as = framing.withCrop(format, each.crop());
+                add(sample(shoot, moment, photo, as, format), photo.stem() + "-" + each.name() + ending(photo));
+            }
+        }
+
+        private static boolean isPlaced(Framing framing, Format format, Alternate alternate) {
+            return framing.crop(format)
+                    .filter(crop -> crop.asChecked().equals(alternate.crop().asChecked()))
+                    .isPresent();
+        }
+
+        private static String ending(Photo photo) {
+            return photo.name().substring(photo.stem().length());
+        }
+
+        private void add(Delivery asked, String photo) {
+            Format format = asked.format();
+            String wanted = request.names().name(values(asked, photo));
             Delivery first = asked.onGrid(shoot.codecs());
             Optional<Path> delivered = Optional.ofNullable(before.get(Journal.key(first)));
             if (delivered.isPresent()) {
@@ -192,12 +228,12 @@ public record HandoverPlan(
             return format.target().output(frame, asShot, format.files().finish().enlarge() / 100.0);
         }
 
-        private NameTemplate.Values values(Delivery delivery) {
+        private NameTemplate.Values values(Delivery delivery, String photo) {
             Format format = delivery.format();
             int number = numbers.merge(format.id(), 1, Integer::sum);
             return new NameTemplate.Values(
                     shoot.name(),
-                    delivery.photo().name(),
+                    photo,
                     format.name(),
                     delivery.framing()
                             .crop(format)

@@ -10,8 +10,10 @@ import nexa.core.naming.NameTemplate;
  *
  * @param folder absolute
  * @param formats each says how large and as what files it is delivered
+ * @param alternates whether kept alternates are delivered too, the pieces of a scan among them, with their names behind the photo's
  */
-public record HandoverRequest(Path folder, List<Format> formats, NameTemplate names, Collision collision) {
+public record HandoverRequest(
+        Path folder, List<Format> formats, NameTemplate names, Collision collision, boolean alternates) {
     public HandoverRequest {
         folder = folder.toAbsolutePath().normalize();
         formats = List.copyOf(formats);
@@ -19,10 +21,14 @@ public record HandoverRequest(Path folder, List<Format> formats, NameTemplate na
 
     /** With the usual names, and numbers where names are taken. */
     public HandoverRequest(Path folder, List<Format> formats) {
-        this(folder, formats, NameTemplate.DEFAULT, Collision.NUMBER);
+        this(folder, formats, NameTemplate.DEFAULT, Collision.NUMBER, false);
     }
 
     public HandoverRequest named(NameTemplate other, Collision ifTaken) {
-        return new HandoverRequest(folder, formats, other, ifTaken);
+        return new HandoverRequest(folder, formats, other, ifTaken, alternates);
+    }
+
+    public HandoverRequest withAlternates(boolean too) {
+        return new HandoverRequest(folder, formats, names, collision, too);
     }
 }

@@ -1,0 +1,44 @@
+package nexa.desktop.delivering;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import nexa.core.shape.Shape;
+import nexa.shoot.Locations;
+import nexa.shoot.Shoot;
+import nexa.shoot.edit.Edit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class HandoverModelTest {
+    @TempDir
+    Path base;
+
+    /** Closing ends the work that is waited for, and a run that ends then must not ask for more. */
+    @Test
+    void runThatEndsAfterClosing_looksAtNothingMore() throws IOException {
+        Path folder = Files.createDirectory(base.resolve("shoot"));
+        Files.copy(Path.of("..", "demo", "fennick-kiln", "kiln_0201.jpg"), folder.resolve("a.jpg"));
+        Deque<Runnable> work = new ArrayDeque<>();
+        try (Shoot shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")))) {
+            shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
+            HandoverModel model = new HandoverModel(shoot, work::add, Runnable::run);
+            model.folderProperty().set(base.resolve("out"));
+            model.start();
+            model.dispose();
+            assertEquals(1, work.size());
+            work.remove().run();
+            assertInstanceOf(
+                    HandoverModel.State.Done.class, model.stateProperty().get());
+            assertTrue(work.isEmpty(), "nothing is looked at any more");
+            model.look();
+            assertTrue(work.isEmpty());
+        }
+    }
+}
