@@ -29,6 +29,7 @@ final class FileText {
     private static final Pattern DEPTH = Pattern.compile("(8|16) bits");
     private static final Pattern COMPRESSION = Pattern.compile("(lzw|no) compression");
     private static final Pattern KEEP = Pattern.compile("keep (all|credit|none)");
+    private static final Pattern MOST_FILL = Pattern.compile("warned above (\\d{1,9}) ?% fill");
     private static final Pattern FILL = Pattern.compile("fill (.+)");
     private static final Pattern WORDS =
             Pattern.compile("(creator|copyright|caption) \"(.*)\"", Pattern.CASE_INSENSITIVE);
@@ -44,6 +45,7 @@ final class FileText {
         finish(files.finish(), clauses);
         description(files.description(), clauses);
         add(!files.fill().equals(Fill.WHITE), "fill " + files.fill().text(), clauses);
+        add(files.mostFill() != FileSettings.USUAL_MOST_FILL, "warned above " + files.mostFill() + " % fill", clauses);
         return String.join("; ", clauses);
     }
 
@@ -211,6 +213,7 @@ final class FileText {
                         KEEP,
                         plain,
                         m -> files.described(said.keeping(Keep.valueOf(upper(m.group(1))), said.dropsPlace()))))
+                .or(() -> when(MOST_FILL, plain, m -> files.warnedAbove(Integer.parseInt(m.group(1)))))
                 .or(() -> when(FILL, plain, m -> files.filled(Fill.parse(m.group(1)))))
                 .or(() -> when(WORDS, clause, m -> files.described(said(said, m))))
                 .orElseThrow(() -> new InvalidException("told.files.says-nothing-about-file", clause));

@@ -25,16 +25,13 @@ public enum Warning {
     NEAR_EDGE,
     /** The frame shows where there is no photo. */
     BLANK,
-    /** More than {@link #MUCH} of the frame shows where there is no photo. */
+    /** More of the frame shows where there is no photo than the format lets pass. */
     MUCH_BLANK,
     /** The photo's level is known and it is tilted otherwise. */
     NOT_LEVEL;
 
     /** Share of the frame's side that a subject should keep from its edge. */
     public static final double MARGIN = 0.03;
-
-    /** Share of the frame that is much to be made up. */
-    public static final double MUCH = 0.15;
 
     /** Degrees that nobody sees. */
     private static final double SEEN_TILT = 0.3;
@@ -62,7 +59,7 @@ public enum Warning {
             warnings.add(NEAR_EDGE);
         }
         double blank = Blank.share(space.outline(), frame);
-        if (blank > MUCH) {
+        if (blank > format.files().mostFill() / 100.0) {
             warnings.add(MUCH_BLANK);
         } else if (blank > 0) {
             warnings.add(BLANK);

@@ -61,7 +61,8 @@ class FileSettingsTest {
                         new Fill.Stretch(Fill.Stretch.USUAL),
                         new Fill.Stretch(0.235),
                         new Fill.Blurred(),
-                        new Fill.Surroundings()));
+                        new Fill.Surroundings()),
+                cases.below(101));
     }
 
     @SafeVarargs

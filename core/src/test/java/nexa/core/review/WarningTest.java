@@ -55,6 +55,8 @@ class WarningTest {
         assertEquals(Set.of(Warning.BLANK), of(Framing.UNTOUCHED.withCrop(PRINT, outside), PRINT));
         Crop farther = new Crop(new Frame(0.4, 0, 0.5, 0.4), Optional.empty(), true, false);
         assertEquals(Set.of(Warning.MUCH_BLANK), of(Framing.UNTOUCHED.withCrop(PRINT, farther), PRINT));
+        Format lenient = PRINT.filed(PRINT.files().warnedAbove(60));
+        assertEquals(Set.of(Warning.BLANK), of(Framing.UNTOUCHED.withCrop(lenient, farther), lenient));
     }
 
     @Test

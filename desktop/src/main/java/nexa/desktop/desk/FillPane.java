@@ -12,7 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
-import nexa.core.review.Warning;
+import nexa.core.files.FileSettings;
 import nexa.core.trim.Side;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FillBox;
@@ -109,9 +109,14 @@ public final class FillPane implements PaneLayer.Content {
         return filling.current().map(shown -> words(shown.look())).orElseGet(() -> Words.of("fill.making"));
     }
 
+    /** Of the frame, that the format lets pass. */
+    private double mostFill() {
+        return session.format().map(format -> format.files().mostFill()).orElse(FileSettings.USUAL_MOST_FILL) / 100.0;
+    }
+
     private String words(FillLook look) {
         long share = Math.max(1, Math.round(100 * look.blank()));
-        String much = look.blank() > Warning.MUCH ? " " + Words.of("fill.much") : "";
+        String much = look.blank() > mostFill() ? " " + Words.of("fill.much") : "";
         if (!filling.fill().isOfPhoto()) {
             return Words.of("fill.share", share) + much;
         }

@@ -53,6 +53,7 @@ final class PixelsForm extends GridPane {
     private final CheckBox tags = new CheckBox(Words.of("files.ppi.is"));
     private final Spinner<Integer> ppi;
     private final FillBox fill;
+    private final Spinner<Integer> mostFill;
     private int rows;
 
     PixelsForm(Format format) {
@@ -71,6 +72,7 @@ final class PixelsForm extends GridPane {
         colour = new ColourBox(files.colour(), "files-colour");
         ppi = number("files-ppi", 1, 2400, finish.ppi() > 0 ? finish.ppi() : 300);
         fill = new FillBox("files-fill", files.fill());
+        mostFill = number("files-most-fill", 0, 100, files.mostFill());
         fill(packing, finish);
         add("format.target", target, any -> true);
         add("files.enlarge", unit(enlarges, enlarge, "files.percent"), any -> true);
@@ -83,6 +85,7 @@ final class PixelsForm extends GridPane {
         add("files.compression", compression, FileType.TIFF::equals);
         add("handover.colour", colour, any -> true);
         add("files.fill", fill, any -> true);
+        add("files.most.fill", Rows.of(mostFill, new Label(Words.of("files.percent"))), any -> true);
         add("files.ppi", unit(tags, ppi, "numbers.ppi"), any -> true);
         type.setValue(files.type());
     }
@@ -191,6 +194,7 @@ final class PixelsForm extends GridPane {
                         packing,
                         finish,
                         said,
-                        fill.valueProperty().get()));
+                        fill.valueProperty().get(),
+                        mostFill.getValue()));
     }
 }
