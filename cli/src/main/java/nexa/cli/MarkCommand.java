@@ -67,33 +67,39 @@ final class MarkCommand extends ShootCommand {
         List<FramingChange> changes = new ArrayList<>();
         boolean allWell = sayUnreadable(chosen);
         for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
-            Framing before = shoot.framing(photo);
-            Optional<Suggestion> suggestion = suggests ? suggested(shoot, photo) : Optional.empty();
-            Optional<Marks> after =
-                    suggests ? suggestion.map(Suggestion::marks) : Optional.of(marks(shoot, photo, before));
-            allWell &= after.isPresent();
-            after.ifPresent(marks -> {
-                changes.add(new FramingChange(photo.id(), before, before.withMarks(stored(before, marks, suggests))));
-                Rows.Row row = add(rows, shoot, photo, before.withMarks(marks));
-                suggestion.ifPresent(found -> row.with("confidence", found.confidence())
-                        .with("decision", found.accepted() ? "accept" : "offer"));
-            });
+            allWell &= suggests ? suggest(shoot, rows, photo, changes) : mark(shoot, rows, photo, changes);
         }
         shoot.apply(new Edit("edit.mark", changes, null));
         return allWell;
     }
 
-    /** Proposals leave what somebody marked alone. */
-    private Marks stored(Framing before, Marks marks, boolean suggested) {
-        boolean kept = suggested && !(apply && before.marks().isEmpty());
-        return kept ? before.marks() : marks;
+    /** What somebody marked is left alone. False if nothing was found. */
+    private boolean suggest(Shoot shoot, Rows rows, Photo photo, List<FramingChange> changes) throws IOException {
+        Framing before = shoot.framing(photo);
+        Optional<Suggestion> found = suggested(shoot, photo);
+        found.ifPresent(suggestion -> {
+            boolean takes = apply && before.marks().isEmpty();
+            changes.add(new FramingChange(photo.id(), before, takes ? suggestion.on(before) : before));
+            add(rows, shoot, photo, before.withMarks(suggestion.marks()))
+                    .with("confidence", suggestion.confidence())
+                    .with("decision", suggestion.accepted() ? "accept" : "offer");
+        });
+        return found.isPresent();
+    }
+
+    private boolean mark(Shoot shoot, Rows rows, Photo photo, List<FramingChange> changes) {
+        Framing before = shoot.framing(photo);
+        boolean clears = doing != null && doing.clear;
+        Framing after = clears ? before.unmarked() : before.withMarks(marks(shoot, photo, before));
+        changes.add(new FramingChange(photo.id(), before, after));
+        add(rows, shoot, photo, after);
+        return true;
     }
 
     private Marks marks(Shoot shoot, Photo photo, Framing framing) {
-        if (doing == null) {
-            return framing.marks();
-        }
-        return doing.at != null ? marksAt(shoot.space(photo).orElseThrow(), doing.at) : Marks.NONE;
+        return doing == null || doing.at == null
+                ? framing.marks()
+                : marksAt(shoot.space(photo).orElseThrow(), doing.at);
     }
 
     /** Empty if nothing stands out or the photo can't be decoded, which is said. */

@@ -66,4 +66,12 @@ class PrepareCommandTest extends CommandTest {
         assertEquals("accept", row.get("decision").asText());
         assertTrue(row.get("confidence").asDouble() > 0.6);
     }
+
+    @Test
+    void suggestedMarksTaken_letFramesKeepTheSubject_untilTheyAreCleared() throws IOException {
+        rows(0, "mark", shoot(), "--suggest", "--photo", "pot.jpg", "--apply");
+        assertEquals("the subject kept whole", why());
+        rows(0, "mark", shoot(), "--photo", "pot.jpg", "--clear");
+        assertEquals("from the middle", why());
+    }
 }

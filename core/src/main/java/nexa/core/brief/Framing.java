@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import nexa.core.geometry.Tilt;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.sight.Sight;
 import nexa.core.space.Pose;
 
 /**
@@ -72,6 +73,11 @@ public record Framing(
     /** With other marks; what was accepted stays accepted, as marks only move frames that nobody placed. */
     public Framing withMarks(Marks marks) {
         return withSubject(subject.marked(marks));
+    }
+
+    /** Without marks, and without what was seen; the rule stays. */
+    public Framing unmarked() {
+        return withSubject(subject.marked(Marks.NONE).seen(Sight.NONE));
     }
 
     public Framing withSubject(Subject other) {

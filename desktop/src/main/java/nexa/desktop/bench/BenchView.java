@@ -28,6 +28,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
 import nexa.desktop.setting.Settings;
 import nexa.imaging.file.Trouble;
+import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -308,7 +309,8 @@ public final class BenchView extends Region {
         if (!bare) {
             drawing.marks(
                     view.get(),
-                    Optional.ofNullable(marking.proposalsProperty().get().get(photo.get())));
+                    Optional.ofNullable(marking.proposalsProperty().get().get(photo.get()))
+                            .map(Suggestion::marks));
         }
         pointer.draw(drawing, view.get());
         BenchLines lines = drawing.lines();

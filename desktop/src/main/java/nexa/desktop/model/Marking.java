@@ -39,7 +39,7 @@ public final class Marking {
     private final Session session;
     private final Executor work;
     private final Executor fx;
-    private final ReadOnlyObjectWrapper<Map<Photo, Marks>> proposals = new ReadOnlyObjectWrapper<>(Map.of());
+    private final ReadOnlyObjectWrapper<Map<Photo, Suggestion>> proposals = new ReadOnlyObjectWrapper<>(Map.of());
     private final ReadOnlyObjectWrapper<Optional<Search>> search = new ReadOnlyObjectWrapper<>(Optional.empty());
     private volatile long latest;
 
@@ -53,8 +53,8 @@ public final class Marking {
         this.fx = fx;
     }
 
-    /** Marks that were proposed and neither accepted nor declined. */
-    public ReadOnlyObjectProperty<Map<Photo, Marks>> proposalsProperty() {
+    /** What was proposed and neither accepted nor declined. */
+    public ReadOnlyObjectProperty<Map<Photo, Suggestion>> proposalsProperty() {
         return proposals.getReadOnlyProperty();
     }
 
@@ -83,9 +83,9 @@ public final class Marking {
         });
     }
 
-    /** Takes the marks of the chosen photos away. */
+    /** Takes the marks of the chosen photos away, and what was seen. */
     public void clear() {
-        session.gestures().editAll("edit.mark.clear", (photo, framing) -> framing.withMarks(Marks.NONE));
+        session.gestures().editAll("edit.mark.clear", (photo, framing) -> framing.unmarked());
     }
 
     // ---- proposed ----
@@ -113,16 +113,16 @@ public final class Marking {
             work.execute(() -> {
                 for (int i = next.getAndIncrement(); i < photos.size() && mine == latest; i = next.getAndIncrement()) {
                     Photo photo = photos.get(i);
-                    Optional<Marks> found = find(shoot, photo);
+                    Optional<Suggestion> found = find(shoot, photo);
                     fx.execute(() -> found(mine, photo, found));
                 }
             });
         }
     }
 
-    private static Optional<Marks> find(Shoot shoot, Photo photo) {
+    private static Optional<Suggestion> find(Shoot shoot, Photo photo) {
         try {
-            return MarkSuggester.suggest(shoot, photo).map(Suggestion::marks);
+            return MarkSuggester.suggest(shoot, photo);
         } catch (UnreadablePhotoException unreadable) {
             return Optional.empty(); // the photo itself says so
         } catch (RuntimeException refused) { // native code's own; one photo's trouble stops no search
@@ -131,12 +131,12 @@ public final class Marking {
         }
     }
 
-    private void found(long request, Photo photo, Optional<Marks> marks) {
+    private void found(long request, Photo photo, Optional<Suggestion> suggestion) {
         if (request != latest) {
             return;
         }
-        marks.ifPresent(found -> {
-            Map<Photo, Marks> more = new LinkedHashMap<>(proposals.get());
+        suggestion.ifPresent(found -> {
+            Map<Photo, Suggestion> more = new LinkedHashMap<>(proposals.get());
             more.put(photo, found);
             proposals.set(more);
         });
@@ -146,24 +146,24 @@ public final class Marking {
 
     /** Makes all proposals marks, as one step. */
     public void accept() {
-        Map<Photo, Marks> accepted = proposals.get();
+        Map<Photo, Suggestion> accepted = proposals.get();
         decline();
         accept(accepted);
     }
 
     /** Makes one photo's proposal its marks. */
     public void accept(Photo photo) {
-        Optional<Marks> accepted = Optional.ofNullable(proposals.get().get(photo));
+        Optional<Suggestion> accepted = Optional.ofNullable(proposals.get().get(photo));
         decline(photo);
-        accepted.ifPresent(marks -> accept(Map.of(photo, marks)));
+        accepted.ifPresent(suggestion -> accept(Map.of(photo, suggestion)));
     }
 
-    private void accept(Map<Photo, Marks> accepted) {
+    private void accept(Map<Photo, Suggestion> accepted) {
         if (session.shoot().mayEdit()) {
             List<FramingChange> changes = new ArrayList<>();
-            accepted.forEach((photo, marks) -> {
+            accepted.forEach((photo, suggestion) -> {
                 Framing before = session.shoot().framing(photo);
-                changes.add(new FramingChange(photo.id(), before, before.withMarks(marks)));
+                changes.add(new FramingChange(photo.id(), before, suggestion.on(before)));
             });
             session.shoot().apply(new Edit("edit.mark.accept", changes, null));
         }
@@ -171,7 +171,7 @@ public final class Marking {
 
     /** Forgets one photo's proposal. */
     public void decline(Photo photo) {
-        Map<Photo, Marks> fewer = new LinkedHashMap<>(proposals.get());
+        Map<Photo, Suggestion> fewer = new LinkedHashMap<>(proposals.get());
         fewer.remove(photo);
         proposals.set(fewer);
     }

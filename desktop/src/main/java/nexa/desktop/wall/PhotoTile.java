@@ -18,7 +18,6 @@ import javafx.util.Subscription;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
-import nexa.core.mark.Marks;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.model.ShootModels;
@@ -33,6 +32,7 @@ import nexa.desktop.widget.Looks;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
@@ -311,8 +311,10 @@ public final class PhotoTile extends Pane {
                             session.carry().planProperty().get().get(photo))
                     .ifPresent(carried -> Ghost.draw(canvas, view, space, carried, format, session)));
             painter.marks(session.framing(photo).marks().in(space), MARK, false);
-            Map<Photo, Marks> proposals = models.marking().proposalsProperty().get();
-            Optional.ofNullable(proposals.get(photo)).ifPresent(marks -> painter.marks(marks.in(space), MARK, true));
+            Map<Photo, Suggestion> proposals =
+                    models.marking().proposalsProperty().get();
+            Optional.ofNullable(proposals.get(photo))
+                    .ifPresent(proposed -> painter.marks(proposed.marks().in(space), MARK, true));
         }
     }
 

@@ -1,5 +1,6 @@
 package nexa.shoot.mark;
 
+import nexa.core.brief.Framing;
 import nexa.core.mark.Marks;
 import nexa.core.sight.Sight;
 
@@ -13,6 +14,11 @@ import nexa.core.sight.Sight;
 public record Suggestion(Marks marks, Sight sight, double confidence) {
     /** Surer suggestions are taken unless somebody objects; the others are shown first. */
     public static final double ENOUGH = 0.6;
+
+    /** The photo with these marks; frames that nobody placed keep what was seen. */
+    public Framing on(Framing before) {
+        return before.withSubject(before.subject().marked(marks).seen(sight));
+    }
 
     public boolean accepted() {
         return confidence >= ENOUGH;

@@ -141,7 +141,6 @@ public final class Preparer {
     private static void subject(Looking looking, Suggestion found) {
         looking.add(
                 new Step(Part.SUBJECT, found.accepted() ? Decision.ACCEPT : Decision.OFFER, found.confidence(), 0),
-                framing -> framing.withSubject(
-                        framing.subject().marked(found.marks()).seen(found.sight())));
+                found::on);
     }
 }
