@@ -47,9 +47,9 @@ final class UprightAxis {
     private static final int PROBES = 32;
 
     /** Long edge in which it is looked for. */
-    private static final double SMALL = 128;
+    private static final double SMALL = 72;
 
-    private static final int ROUNDS = 5;
+    private static final int ROUNDS = 3;
     private static final int SEED = 1;
 
     private UprightAxis() {}
