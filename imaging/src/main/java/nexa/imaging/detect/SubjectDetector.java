@@ -58,7 +58,7 @@ public final class SubjectDetector {
     /** In the picture's own continuous pixels. */
     static Seen find(Picture picture) {
         PixelSize size = picture.size();
-        List<Face> people = group(FaceFinder.find(picture));
+        List<Face> people = group(FaceFinder.find(picture), size);
         List<Thing> things = ThingFinder.find(picture);
         if (!people.isEmpty()) {
             Frame bodies = bodies(people, things, size);
@@ -107,8 +107,12 @@ public final class SubjectDetector {
         return Math.clamp(0.5 + (confidence - 0.38) * 1.5, 0, 0.95);
     }
 
-    /** Small faces are of people farther back. The largest first. */
-    private static List<Face> group(List<Face> faces) {
+    /** Small faces are of people farther back, and those that lie outside are none. The largest first. */
+    private static List<Face> group(List<Face> all, PixelSize picture) {
+        Frame whole = Frame.between(Point.ORIGIN, new Point(picture.width(), picture.height()));
+        List<Face> faces = all.stream()
+                .filter(face -> face.width() > 0 && face.height() > 0 && whole.contains(face.middle()))
+                .toList();
         double largest = faces.stream().mapToDouble(Face::width).max().orElse(0);
         return faces.stream()
                 .filter(face -> face.width() >= OF_GROUP * largest)

@@ -49,6 +49,9 @@ final class UprightAxis {
     /** Long edge in which it is looked for. */
     private static final double SMALL = 72;
 
+    /** Thinner things have no inside. */
+    private static final int LEAST_PIXELS = 5;
+
     private static final int ROUNDS = 3;
     private static final int SEED = 1;
 
@@ -61,7 +64,7 @@ final class UprightAxis {
      */
     static Optional<List<Point>> ends(Picture picture, Frame box) {
         Rect part = around(picture, box);
-        if (part.width() < 8 || part.height() < 8) {
+        if (Math.min(part.width(), part.height()) < LEAST_PIXELS) {
             return Optional.empty();
         }
         try (part;
@@ -74,6 +77,9 @@ final class UprightAxis {
                     box.width() * scale,
                     box.height() * scale);
             resize(cut, small, new Size(), scale, scale, INTER_AREA);
+            if (Math.min(small.cols(), small.rows()) < LEAST_PIXELS) {
+                return Optional.empty();
+            }
             separate(small, inside, seeds);
             List<Point> middles = middles(seeds).stream()
                     .map(point -> point.times(1 / scale).plus(new Point(part.x(), part.y())))

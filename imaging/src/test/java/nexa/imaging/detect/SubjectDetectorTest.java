@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.deliver.Encoder;
@@ -26,6 +27,7 @@ import org.bytedeco.opencv.opencv_core.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class SubjectDetectorTest {
@@ -67,6 +69,30 @@ class SubjectDetectorTest {
         try (Picture plain = new Picture(new Mat(400, 600, CV_8UC3, new Scalar(120, 130, 140, 0)))) {
             Path file = Files.write(base.resolve("plain.jpg"), Encoder.plainJpeg(plain, 90));
             assertEquals(List.of(), found(file));
+        }
+    }
+
+    /** Whatever a thing's shape, also one of which nothing is left in few pixels. */
+    @Test
+    void axisOfAnyBox_isFoundOrNot() {
+        try (Picture portrait = portrait()) {
+            for (Frame box : List.of(
+                    new Frame(600, 500, 1200, 1000),
+                    new Frame(600, 500, 3, 1000),
+                    new Frame(600, 500, 1200, 3),
+                    new Frame(2, 2, 4, 4),
+                    new Frame(1199, 500, 2, 900),
+                    new Frame(600, 480, 350, 470))) {
+                UprightAxis.ends(portrait, box).ifPresent(ends -> assertEquals(2, ends.size()));
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, 1", "3, 700", "700, 3", "17, 16"})
+    void photoOfAnySize_isLookedAt(int width, int height) {
+        try (Picture plain = new Picture(new Mat(height, width, CV_8UC3, new Scalar(200, 80, 40, 0)))) {
+            assertEquals(List.of(), SubjectDetector.find(plain, plain.size()).marks());
         }
     }
 
