@@ -33,7 +33,7 @@ final class CropRow {
                 .with("photo", photo.file())
                 .with("format", format.name())
                 .with("state", framing.state(format).name().toLowerCase(Locale.ROOT))
-                .with("why", Words.of(Derivation.why(space, framing, format, shoot.brief())))
+                .with("why", Words.of(Derivation.why(space, framing, format, shoot.brief(), frame)))
                 .with("tilt", framing.pose().tilt().degrees())
                 .with("quarterTurns", framing.pose().turn().quarterTurns())
                 .with("mirrored", framing.pose().turn().mirrored())

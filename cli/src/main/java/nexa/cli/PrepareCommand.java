@@ -8,6 +8,7 @@ import java.util.Optional;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
@@ -109,12 +110,13 @@ final class PrepareCommand extends ShootCommand {
         Framing after = prepared.sure();
         PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), after.pose());
         for (Format format : formats) {
+            Frame frame = Derivation.frame(space, after, format, shoot.brief());
             rows.add()
                     .with("photo", photo.file())
                     .with("part", "frame")
                     .with("format", format.name())
-                    .with("why", Words.of(Derivation.why(space, after, format, shoot.brief())))
-                    .withPoints("corners", space.toUpright(Derivation.frame(space, after, format, shoot.brief())));
+                    .with("why", Words.of(Derivation.why(space, after, format, shoot.brief(), frame)))
+                    .withPoints("corners", space.toUpright(frame));
         }
         if (prepared.steps().isEmpty() && formats.isEmpty()) {
             rows.add().with("photo", photo.file()).with("part", "nothing");

@@ -27,6 +27,11 @@ public record Snapshot(Brief brief, List<Photo> photos, Map<Long, Framing> frami
 
     /** The photo's frame in a format, in level space; empty if it is unreadable. */
     public Optional<Frame> frame(Photo photo, Format format) {
-        return photo.facts().map(facts -> Derivation.frame(facts.asShot(), framing(photo), format, brief));
+        return frame(photo, framing(photo), format);
+    }
+
+    /** The same if this were asked of the photo. */
+    public Optional<Frame> frame(Photo photo, Framing framing, Format format) {
+        return photo.facts().map(facts -> Derivation.frame(facts.asShot(), framing, format, brief));
     }
 }

@@ -137,10 +137,8 @@ public final class FrameTrial {
     }
 
     private static Frame kept(Frame pixels, PixelSize photo) {
-        double edge = photo.longEdge();
         Point middle = new Point(photo.width() / 2.0, photo.height() / 2.0);
-        return Frame.around(
-                pixels.centre().minus(middle).times(1 / edge), pixels.width() / edge, pixels.height() / edge);
+        return pixels.movedBy(middle.times(-1)).times(1.0 / photo.longEdge());
     }
 
     private static Mat cell(Path file, PhotoSpace space, Frame frame) {

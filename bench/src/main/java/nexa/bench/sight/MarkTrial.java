@@ -17,7 +17,6 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.imaging.thing.Thing;
 
 /** Proposed subjects of photographs against what a person sees: how many are right, and what their confidence means. */
 public final class MarkTrial {
@@ -35,7 +34,7 @@ public final class MarkTrial {
                     !seen.people().isEmpty() && seen.people().stream().allMatch(face -> box.contains(face.middle()));
             return eyes
                     || seen.subject()
-                            .filter(found -> Thing.overlap(found, box) >= OVERLAPS)
+                            .filter(found -> found.overlap(box) >= OVERLAPS)
                             .isPresent();
         }
 

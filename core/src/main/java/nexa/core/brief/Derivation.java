@@ -67,7 +67,7 @@ public final class Derivation {
         Frame largest = largest(space, format);
         Optional<Frame> source = nearest(space, framing, format, brief, largest.aspect());
         List<Point> marks = framing.marks().in(space);
-        if (keeps(framing, format, source, marks)) {
+        if (keeps(framing, format, source.isPresent(), marks)) {
             Optional<Point> focus = marks.isEmpty() ? Optional.empty() : Optional.of(Marks.middle(marks));
             return Keeping.frame(space.outline(), framing.subject().sight().in(space), focus, largest);
         }
@@ -77,39 +77,42 @@ public final class Derivation {
     }
 
     /** Whether the frame follows from what is seen: nobody said by a rule or a frame how it shall be. */
-    private static boolean keeps(Framing framing, Format format, Optional<Frame> source, List<Point> marks) {
+    private static boolean keeps(Framing framing, Format format, boolean placedElsewhere, List<Point> marks) {
         boolean ruled = !marks.isEmpty()
                 && framing.subject().rule().filter(rule -> rule.suits(marks)).isPresent();
         return !format.centred()
-                && source.isEmpty()
+                && !placedElsewhere
                 && !ruled
                 && !framing.subject().sight().isNone();
     }
 
-    /** Why the frame lies where {@link #frame} has it. */
-    public static Why why(PhotoSpace space, Framing framing, Format format, Brief brief) {
+    /** Why the frame lies where {@link #frame} has it. @param frame that one */
+    public static Why why(PhotoSpace space, Framing framing, Format format, Brief brief, Frame frame) {
         if (framing.crop(format).isPresent()) {
             return new Why.Placed();
         }
         List<Point> marks = framing.marks().in(space);
-        Frame frame = frame(space, framing, format, brief);
-        Optional<Frame> source = nearest(space, framing, format, brief, frame.aspect());
-        if (keeps(framing, format, source, marks)) {
+        boolean elsewhere = isPlacedElsewhere(framing, format, brief);
+        if (keeps(framing, format, elsewhere, marks)) {
             return kept(frame, framing.subject().sight().in(space));
         }
         if (!marks.isEmpty()) {
             return new Why.ByMarks();
         }
-        return source.isPresent() ? new Why.AsPlacedElsewhere() : new Why.Centred();
+        return elsewhere ? new Why.AsPlacedElsewhere() : new Why.Centred();
     }
 
     private static Why kept(Frame frame, Sight sight) {
-        int faces = (int) sight.faces().stream()
-                .filter(face -> Keeping.holds(frame, face))
-                .count();
-        boolean subject =
-                sight.subject().filter(box -> Keeping.holds(frame, box)).isPresent();
+        int faces = (int)
+                sight.faces().stream().filter(face -> frame.contains(face)).count();
+        boolean subject = sight.subject().filter(frame::contains).isPresent();
         return new Why.Kept(faces, subject, faces == 0 ? 0 : Keeping.headRoom(frame, sight));
+    }
+
+    private static boolean isPlacedElsewhere(Framing framing, Format format, Brief brief) {
+        return brief.formats().stream()
+                .anyMatch(other ->
+                        other.id() != format.id() && framing.crop(other).isPresent());
     }
 
     /** The frame placed in the format of the brief whose shape is nearest. */
@@ -150,17 +153,13 @@ public final class Derivation {
         Frame centred = Frame.around(placed.centre(), largest.width(), largest.height());
         double growth = outline.growth(centred, placed.centre());
         Frame grown = centred.scaled(Math.clamp(growth, SMALLEST_SHARE, 1));
-        if (outline.holds(grown) && contains(grown, placed)) {
+        if (outline.holds(grown) && grown.contains(placed)) {
             return grown;
         }
         double aspect = largest.aspect();
         double width = Math.max(placed.width(), placed.height() * aspect);
         Frame holding = Frame.around(placed.centre(), width, width / aspect);
         return Fit.within(outline, width <= largest.width() ? holding : centred);
-    }
-
-    private static boolean contains(Frame outer, Frame inner) {
-        return inner.corners().stream().allMatch(corner -> outer.contains(corner));
     }
 
     /** The largest centred frame of the format on a photo. */

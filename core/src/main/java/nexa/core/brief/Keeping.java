@@ -81,14 +81,7 @@ final class Keeping {
     }
 
     private static boolean cutsHead(Frame frame, Sight sight) {
-        return sight.faces().stream().anyMatch(face -> !holds(frame, face));
-    }
-
-    static boolean holds(Frame frame, Frame box) {
-        return box.left() >= frame.left()
-                && box.right() <= frame.right()
-                && box.top() >= frame.top()
-                && box.bottom() <= frame.bottom();
+        return sight.faces().stream().anyMatch(face -> !frame.contains(face));
     }
 
     private static Frame placed(Outline outline, Sight sight, Optional<Point> focus, Frame size) {
@@ -186,7 +179,7 @@ final class Keeping {
         if (sight.faces().isEmpty()) {
             return sight.subject().orElseThrow().centre();
         }
-        Frame all = sight.faces().stream().reduce(Keeping::union).orElseThrow();
+        Frame all = sight.faces().stream().reduce(Frame::union).orElseThrow();
         return all.at(0.5, 0.3);
     }
 
@@ -195,12 +188,6 @@ final class Keeping {
         return Frame.between(
                 new Point(face.left() - cheek, face.top() - HAIR * face.height()),
                 new Point(face.right() + cheek, face.bottom() + CHIN * face.height()));
-    }
-
-    private static Frame union(Frame one, Frame other) {
-        return Frame.between(
-                new Point(Math.min(one.left(), other.left()), Math.min(one.top(), other.top())),
-                new Point(Math.max(one.right(), other.right()), Math.max(one.bottom(), other.bottom())));
     }
 
     private static Range across(Frame box) {

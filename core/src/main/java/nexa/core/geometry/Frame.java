@@ -64,6 +64,31 @@ public record Frame(double centreX, double centreY, double width, double height)
         return p.x() >= left() && p.x() <= right() && p.y() >= top() && p.y() <= bottom();
     }
 
+    /** Whether the other lies in this one; their sides may touch. */
+    public boolean contains(Frame other) {
+        return other.corners().stream().allMatch(this::contains);
+    }
+
+    /** What both cover together, and what lies between them. */
+    public Frame union(Frame other) {
+        return between(
+                new Point(Math.min(left(), other.left()), Math.min(top(), other.top())),
+                new Point(Math.max(right(), other.right()), Math.max(bottom(), other.bottom())));
+    }
+
+    /** What both share, of what they cover together: 0 = nothing, 1 = they are the same. */
+    public double overlap(Frame other) {
+        double across = Math.min(right(), other.right()) - Math.max(left(), other.left());
+        double down = Math.min(bottom(), other.bottom()) - Math.max(top(), other.top());
+        double shared = Math.max(0, across) * Math.max(0, down);
+        return shared / (width * height + other.width * other.height - shared);
+    }
+
+    /** In another unit: centre and sides as many times as far. */
+    public Frame times(double factor) {
+        return new Frame(centreX * factor, centreY * factor, width * factor, height * factor);
+    }
+
     public Frame movedBy(Point offset) {
         return new Frame(centreX + offset.x(), centreY + offset.y(), width, height);
     }

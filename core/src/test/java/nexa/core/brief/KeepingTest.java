@@ -48,7 +48,7 @@ class KeepingTest {
         Framing framing = seen(box(-0.42, -0.2, -0.34, -0.1), box(-0.48, -0.24, -0.28, 0.3));
         Frame frame = Derivation.frame(WIDE, framing, TALL);
         assertEquals(4000 / 6000.0, frame.height(), 1e-9);
-        assertTrue(Keeping.holds(frame, box(-0.48, -0.24, -0.28, 0.3)), frame::toString);
+        assertTrue(frame.contains(box(-0.48, -0.24, -0.28, 0.3)), frame::toString);
         assertEquals(1, ((Why.Kept) why(framing, TALL)).faces());
         assertTrue(((Why.Kept) why(framing, TALL)).subject());
     }
@@ -79,7 +79,7 @@ class KeepingTest {
             Frame body = Frame.between(new Point(x - size, y - size), new Point(x + size, 0.33));
             for (Format format : List.of(SQUARE, TALL)) {
                 Frame frame = Derivation.frame(WIDE, seen(face, body), format);
-                assertTrue(Keeping.holds(frame.scaled(1 + 1e-9), face), () -> face + " in " + frame);
+                assertTrue(frame.scaled(1 + 1e-9).contains(face), () -> face + " in " + frame);
             }
         }
     }
@@ -92,7 +92,7 @@ class KeepingTest {
         PhotoSpace space = new PhotoSpace(WIDE, framing.pose());
         Frame frame = Derivation.frame(space, framing, SQUARE, Brief.EMPTY);
         assertTrue(space.outline().holds(frame));
-        assertEquals(1, ((Why.Kept) Derivation.why(space, framing, SQUARE, Brief.EMPTY)).faces());
+        assertEquals(1, ((Why.Kept) Derivation.why(space, framing, SQUARE, Brief.EMPTY, frame)).faces());
     }
 
     @Test
@@ -119,10 +119,12 @@ class KeepingTest {
         PhotoSpace space = new PhotoSpace(WIDE, Pose.AS_SHOT);
         Framing framing = seen(box(0.3, -0.1, 0.4, 0.02), box(0.25, -0.15, 0.5, 0.3));
         Framing marked = framing.withSubject(framing.subject().marked(Marks.of(space, List.of(new Point(0.35, 0)))));
-        assertTrue(Keeping.holds(Derivation.frame(WIDE, marked, TALL), box(0.3, -0.1, 0.4, 0.02)));
+        assertTrue(Derivation.frame(WIDE, marked, TALL).contains(box(0.3, -0.1, 0.4, 0.02)));
     }
 
     private static Why why(Framing framing, Format format) {
-        return Derivation.why(new PhotoSpace(WIDE, framing.pose()), framing, format, Brief.EMPTY);
+        PhotoSpace space = new PhotoSpace(WIDE, framing.pose());
+        return Derivation.why(
+                space, framing, format, Brief.EMPTY, Derivation.frame(space, framing, format, Brief.EMPTY));
     }
 }

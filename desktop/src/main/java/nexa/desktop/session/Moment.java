@@ -39,7 +39,8 @@ public record Moment(
 
     /** Why the frame lies where it does. */
     public Optional<Why> why() {
-        return space.flatMap(held -> format.map(of -> Derivation.why(held, framing, of, brief)));
+        return space.flatMap(
+                held -> frame().flatMap(frame -> format.map(of -> Derivation.why(held, framing, of, brief, frame))));
     }
 
     /** Derives what follows. */

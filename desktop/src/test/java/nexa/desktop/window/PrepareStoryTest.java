@@ -7,9 +7,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.brief.Why;
-import nexa.core.space.PhotoSpace;
 import nexa.desktop.session.MainView;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.prepare.HelpRecord;
@@ -35,12 +35,14 @@ class PrepareStoryTest extends WindowTest {
     }
 
     private Why why(String name) throws Exception {
-        Framing framing = framing(name);
+        Photo photo = photo(name);
+        Format format = session().brief().formats().getFirst();
         return Derivation.why(
-                new PhotoSpace(photo(name).facts().orElseThrow().asShot(), framing.pose()),
-                framing,
-                session().brief().formats().getFirst(),
-                session().brief());
+                session().shoot().space(photo).orElseThrow(),
+                framing(name),
+                format,
+                session().brief(),
+                session().shoot().frame(photo, format).orElseThrow());
     }
 
     private void prepared(FxRobot robot) throws Exception {

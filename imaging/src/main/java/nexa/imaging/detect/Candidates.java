@@ -11,10 +11,33 @@ import nexa.imaging.thing.Thing;
 /** Which of the things in a picture it is of. Thresholds from the trial of marks. */
 final class Candidates {
     /** Furniture, traffic and screens are where something is, hardly ever what is shown. */
-    private static final Set<Integer> SURROUNDINGS = Set.of(2, 6, 9, 10, 13, 56, 57, 59, 60, 62, 65);
+    private static final Set<String> SURROUNDINGS = Set.of(
+            "car",
+            "train",
+            "traffic light",
+            "fire hydrant",
+            "bench",
+            "chair",
+            "couch",
+            "bed",
+            "dining table",
+            "tv",
+            "remote");
 
-    /** What the network also sees in patterns: ties, kites, knives, scissors and their like. */
-    private static final Set<Integer> SEEN_IN_PATTERNS = Set.of(4, 25, 27, 30, 31, 33, 43, 46, 55, 63, 73, 76);
+    /** What the network also sees in patterns. */
+    private static final Set<String> SEEN_IN_PATTERNS = Set.of(
+            "airplane",
+            "umbrella",
+            "tie",
+            "skis",
+            "snowboard",
+            "kite",
+            "knife",
+            "banana",
+            "cake",
+            "laptop",
+            "book",
+            "scissors");
 
     private static final double LEAST = 0.38;
     private static final double LEAST_IN_PATTERNS = 0.58;
@@ -49,7 +72,7 @@ final class Candidates {
      */
     record Group(List<Thing> members) {
         Frame box() {
-            return members.stream().map(Thing::box).reduce(StandOut::union).orElseThrow();
+            return members.stream().map(Thing::box).reduce(Frame::union).orElseThrow();
         }
 
         double confidence() {
@@ -73,12 +96,12 @@ final class Candidates {
     /** What is hardly recognised, and stands out just there: the box about both. */
     static Optional<Frame> supported(List<Thing> things, Frame standsOut, PixelSize picture) {
         return things.stream()
-                .filter(thing -> !SURROUNDINGS.contains(thing.kind()))
+                .filter(thing -> !SURROUNDINGS.contains(thing.name()))
                 .map(Thing::box)
                 .filter(box -> sides(box, picture.width(), picture.height()) < 3)
-                .filter(box -> Thing.overlap(box, standsOut) >= SUPPORTS)
-                .max(Comparator.comparingDouble(box -> Thing.overlap(box, standsOut)))
-                .map(box -> StandOut.union(box, standsOut));
+                .filter(box -> standsOut.overlap(box) >= SUPPORTS)
+                .max(Comparator.comparingDouble(box -> standsOut.overlap(box)))
+                .map(standsOut::union);
     }
 
     private static Group group(Thing main, List<Thing> likely) {
@@ -92,8 +115,8 @@ final class Candidates {
         double share = area(thing.box()) / ((double) picture.width() * picture.height());
         boolean cutAllAround = !thing.isPerson() && sides(thing.box(), picture.width(), picture.height()) >= 3;
         double least =
-                SEEN_IN_PATTERNS.contains(thing.kind()) ? LEAST_IN_PATTERNS : share < SMALL ? LEAST_SMALL : LEAST;
-        return !SURROUNDINGS.contains(thing.kind())
+                SEEN_IN_PATTERNS.contains(thing.name()) ? LEAST_IN_PATTERNS : share < SMALL ? LEAST_SMALL : LEAST;
+        return !SURROUNDINGS.contains(thing.name())
                 && !cutAllAround
                 && share >= SMALLEST
                 && thing.confidence() >= least;

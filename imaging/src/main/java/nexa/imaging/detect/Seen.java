@@ -33,9 +33,8 @@ public record Seen(PixelSize photo, List<Face> people, Optional<Frame> subject, 
     }
 
     private Frame kept(Frame box) {
-        double edge = photo.longEdge();
-        Point centre = new Point(box.centreX() - photo.width() / 2.0, box.centreY() - photo.height() / 2.0);
-        return Frame.around(centre.times(1 / edge), box.width() / edge, box.height() / edge);
+        Point middle = new Point(photo.width() / 2.0, photo.height() / 2.0);
+        return box.movedBy(middle.times(-1)).times(1.0 / photo.longEdge());
     }
 
     /**
@@ -57,7 +56,7 @@ public record Seen(PixelSize photo, List<Face> people, Optional<Frame> subject, 
         return new Seen(
                 whole,
                 people.stream().map(face -> face.times(scale)).toList(),
-                subject.map(box -> Frame.around(box.centre().times(scale), box.width() * scale, box.height() * scale)),
+                subject.map(box -> box.times(scale)),
                 ends.stream().map(end -> end.times(scale)).toList(),
                 confidence);
     }

@@ -53,9 +53,7 @@ record StandOut(Frame box, boolean clearly) {
 
     static Optional<StandOut> find(Picture picture) {
         try (Picture small = picture.reducedTo(LONG_EDGE);
-                Picture eight = small.to8Bits();
-                Picture opaque = eight.onWhite();
-                Picture coloured = opaque.channels() == 1 ? opaque.coloured() : opaque.shared()) {
+                Picture coloured = small.plain()) {
             if (Math.min(coloured.size().width(), coloured.size().height()) < 16) {
                 return Optional.empty();
             }
@@ -65,14 +63,10 @@ record StandOut(Frame box, boolean clearly) {
                 threshold(map, mask, 0, 255, THRESH_BINARY | THRESH_OTSU);
                 boolean clearly = isApart(map, mask, LEAST_CONTRAST, LEAST_APART);
                 return clearly || isApart(map, mask, LEAST_CONTRAST_SUPPORTED, LEAST_APART_SUPPORTED)
-                        ? box(mask).map(box -> new StandOut(times(box, scale), clearly))
+                        ? box(mask).map(box -> new StandOut(box.times(scale), clearly))
                         : Optional.empty();
             }
         }
-    }
-
-    private static Frame times(Frame box, double scale) {
-        return Frame.around(box.centre().times(scale), box.width() * scale, box.height() * scale);
     }
 
     private static boolean isApart(Mat map, Mat mask, double leastContrast, double leastApart) {
@@ -108,7 +102,7 @@ record StandOut(Frame box, boolean clearly) {
                 for (int piece = 1; piece < pieces; piece++) {
                     if (figure.get(piece, CC_STAT_AREA) >= OF_LARGEST * largest) {
                         Frame one = box(figure, piece);
-                        all = all == null ? one : union(all, one);
+                        all = all == null ? one : all.union(one);
                     }
                 }
                 return Optional.ofNullable(all).filter(box -> Candidates.sides(box, mask.cols(), mask.rows()) < 3);
@@ -120,12 +114,6 @@ record StandOut(Frame box, boolean clearly) {
         Point first = new Point(figure.get(piece, CC_STAT_LEFT), figure.get(piece, CC_STAT_TOP));
         return Frame.between(
                 first, first.plus(new Point(figure.get(piece, CC_STAT_WIDTH), figure.get(piece, CC_STAT_HEIGHT))));
-    }
-
-    static Frame union(Frame one, Frame other) {
-        return Frame.between(
-                new Point(Math.min(one.left(), other.left()), Math.min(one.top(), other.top())),
-                new Point(Math.max(one.right(), other.right()), Math.max(one.bottom(), other.bottom())));
     }
 
     private static void morph(Mat mask, int how, int pixels) {

@@ -95,9 +95,7 @@ public final class SubjectDetector {
     }
 
     private static List<Point> upright(Picture picture, Frame box) {
-        try (Picture eight = picture.to8Bits();
-                Picture opaque = eight.onWhite();
-                Picture coloured = opaque.channels() == 1 ? opaque.coloured() : opaque.shared()) {
+        try (Picture coloured = picture.plain()) {
             return UprightAxis.ends(coloured, box).orElseGet(() -> ends(box));
         }
     }
@@ -110,9 +108,8 @@ public final class SubjectDetector {
     /** Small faces are of people farther back, and those that lie outside are none. The largest first. */
     private static List<Face> group(List<Face> all, PixelSize picture) {
         Frame whole = Frame.between(Point.ORIGIN, new Point(picture.width(), picture.height()));
-        List<Face> faces = all.stream()
-                .filter(face -> face.width() > 0 && face.height() > 0 && whole.contains(face.middle()))
-                .toList();
+        List<Face> faces =
+                all.stream().filter(face -> whole.contains(face.middle())).toList();
         double largest = faces.stream().mapToDouble(Face::width).max().orElse(0);
         return faces.stream()
                 .filter(face -> face.width() >= OF_GROUP * largest)
@@ -124,7 +121,7 @@ public final class SubjectDetector {
     private static Frame bodies(List<Face> people, List<Thing> things, PixelSize picture) {
         return people.stream()
                 .map(face -> body(face, things, picture))
-                .reduce(StandOut::union)
+                .reduce(Frame::union)
                 .orElseThrow();
     }
 

@@ -42,14 +42,6 @@ public record Face(
         return eyes.get(0).distance(eyes.get(1));
     }
 
-    /** What both boxes share, of what they cover together. */
-    double overlap(Face other) {
-        double across = Math.min(left + width, other.left + other.width) - Math.max(left, other.left);
-        double down = Math.min(top + height, other.top + other.height) - Math.max(top, other.top);
-        double shared = Math.max(0, across) * Math.max(0, down);
-        return shared / (width * height + other.width * other.height - shared);
-    }
-
     public Face times(double scale) {
         return new Face(
                 confidence,

@@ -3,18 +3,15 @@ package nexa.imaging.face;
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_dnn.blobFromImage;
-import static org.bytedeco.opencv.global.opencv_dnn.readNetFromTFLite;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import nexa.core.geometry.Point;
+import nexa.imaging.network.NetworkFile;
+import nexa.imaging.network.Surest;
 import nexa.imaging.pixels.Picture;
-import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.FloatPointer;
+import org.bytedeco.opencv.global.opencv_dnn;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -54,17 +51,7 @@ public final class FaceFinder {
     private final StringVector outputs;
 
     private FaceFinder() {
-        try (InputStream model = FaceFinder.class.getResourceAsStream("faces.tflite")) {
-            if (model == null) {
-                throw new IllegalStateException("the network for faces is not in this build");
-            }
-            byte[] bytes = model.readAllBytes();
-            try (BytePointer pointer = new BytePointer(bytes)) {
-                network = readNetFromTFLite(pointer, bytes.length);
-            }
-        } catch (IOException broken) {
-            throw new UncheckedIOException(broken);
-        }
+        network = NetworkFile.read(FaceFinder.class, "faces.tflite", opencv_dnn::readNetFromTFLite);
         outputs = network.getUnconnectedOutLayersNames();
     }
 
@@ -76,9 +63,7 @@ public final class FaceFinder {
     private synchronized List<Face> look(Picture picture) {
         double scale = Math.min(1, (double) SIDE / picture.size().longEdge()); // smaller pictures keep their size
         try (Picture small = picture.reducedTo(SIDE);
-                Picture eight = small.to8Bits();
-                Picture opaque = eight.onWhite();
-                Picture coloured = opaque.channels() == 1 ? opaque.coloured() : opaque.shared();
+                Picture coloured = small.plain();
                 Mat square = square(coloured);
                 Size size = new Size(SIDE, SIDE);
                 Scalar middle = Scalar.all(MIDDLE);
@@ -86,7 +71,7 @@ public final class FaceFinder {
                 MatVector results = new MatVector()) {
             network.setInput(input);
             network.forward(results, outputs);
-            return kept(faces(results)).stream()
+            return Surest.of(faces(results), Face::confidence, Face::box, SAME).stream()
                     .map(face -> face.times(1 / scale))
                     .toList();
         }
@@ -112,12 +97,17 @@ public final class FaceFinder {
                 FloatPointer numbers = new FloatPointer(boxes.data())) {
             for (int cell = 0; cell < CELLS * CELLS; cell++) {
                 double sureness = 1 / (1 + Math.exp(-confidence.get(cell)));
-                if (sureness >= LEAST_CONFIDENCE) {
+                if (sureness >= LEAST_CONFIDENCE && hasArea(cell, numbers)) {
                     faces.add(face(sureness, cell, numbers));
                 }
             }
         }
         return faces;
+    }
+
+    private static boolean hasArea(int cell, FloatPointer numbers) {
+        long at = (long) cell * NUMBERS;
+        return numbers.get(at + 2) > 0 && numbers.get(at + 3) > 0;
     }
 
     private static int last(Mat mat) {
@@ -143,14 +133,5 @@ public final class FaceFinder {
     private static Point point(FloatPointer numbers, long at, int which, Point about) {
         long there = at + POINTS_AT + 2L * which;
         return about.plus(new Point(numbers.get(there), numbers.get(there + 1)));
-    }
-
-    private static List<Face> kept(List<Face> all) {
-        List<Face> kept = new ArrayList<>();
-        all.stream()
-                .sorted(Comparator.comparingDouble(Face::confidence).reversed())
-                .filter(face -> kept.stream().noneMatch(known -> known.overlap(face) > SAME))
-                .forEach(kept::add);
-        return List.copyOf(kept);
     }
 }

@@ -112,6 +112,14 @@ public final class Picture implements AutoCloseable {
         return new Picture(sixteen);
     }
 
+    /** As detectors take it: a new picture with 8 bits a channel, in colour and without alpha. */
+    public Picture plain() {
+        try (Picture eight = to8Bits();
+                Picture opaque = eight.onWhite()) {
+            return opaque.channels() == 1 ? opaque.coloured() : opaque.shared();
+        }
+    }
+
     /** A new picture without alpha: what was transparent shows white. Grey stays grey. */
     public Picture onWhite() {
         return new Picture(Flattening.onWhite(mat));

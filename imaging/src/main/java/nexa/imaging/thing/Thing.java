@@ -12,15 +12,12 @@ import nexa.core.geometry.Frame;
 public record Thing(int kind, double confidence, Frame box) {
     private static final int PERSON = 0;
 
-    public boolean isPerson() {
-        return kind == PERSON;
+    /** What COCO calls its kind, such as {@code vase}. */
+    public String name() {
+        return KindNames.of(kind);
     }
 
-    /** What both boxes share, of what they cover together. */
-    public static double overlap(Frame one, Frame other) {
-        double across = Math.min(one.right(), other.right()) - Math.max(one.left(), other.left());
-        double down = Math.min(one.bottom(), other.bottom()) - Math.max(one.top(), other.top());
-        double shared = Math.max(0, across) * Math.max(0, down);
-        return shared / (one.width() * one.height() + other.width() * other.height() - shared);
+    public boolean isPerson() {
+        return kind == PERSON;
     }
 }

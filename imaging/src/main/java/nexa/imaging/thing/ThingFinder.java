@@ -3,20 +3,17 @@ package nexa.imaging.thing;
 import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_dnn.blobFromImage;
-import static org.bytedeco.opencv.global.opencv_dnn.readNetFromONNX;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.imaging.network.NetworkFile;
+import nexa.imaging.network.Surest;
 import nexa.imaging.pixels.Picture;
-import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.opencv.global.opencv_dnn;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -57,17 +54,7 @@ public final class ThingFinder {
     private final StringVector outputs = new StringVector("fine", "middle", "coarse");
 
     private ThingFinder() {
-        try (InputStream model = ThingFinder.class.getResourceAsStream("things.onnx")) {
-            if (model == null) {
-                throw new IllegalStateException("the network for things is not in this build");
-            }
-            byte[] bytes = model.readAllBytes();
-            try (BytePointer pointer = new BytePointer(bytes)) {
-                network = readNetFromONNX(pointer, bytes.length);
-            }
-        } catch (IOException broken) {
-            throw new UncheckedIOException(broken);
-        }
+        network = NetworkFile.read(ThingFinder.class, "things.onnx", opencv_dnn::readNetFromONNX);
     }
 
     /** The surest first. */
@@ -77,9 +64,7 @@ public final class ThingFinder {
 
     private synchronized List<Thing> look(Picture picture) {
         try (Picture small = picture.reducedTo(LONG_EDGE);
-                Picture eight = small.to8Bits();
-                Picture opaque = eight.onWhite();
-                Picture coloured = opaque.channels() == 1 ? opaque.coloured() : opaque.shared();
+                Picture coloured = small.plain();
                 Mat whole = padded(coloured);
                 Size size = new Size(whole.cols(), whole.rows());
                 Scalar mean = new Scalar(MEAN[0], MEAN[1], MEAN[2], 0);
@@ -87,7 +72,8 @@ public final class ThingFinder {
                 MatVector results = new MatVector()) {
             network.setInput(input);
             network.forward(results, outputs);
-            return kept(things(results, whole, coloured.size(), picture.size()));
+            return Surest.of(
+                    things(results, whole, coloured.size(), picture.size()), Thing::confidence, Thing::box, SAME);
         }
     }
 
@@ -114,7 +100,7 @@ public final class ThingFinder {
             CellGrid grid = CellGrid.of(results.get(i), cell, whole.cols() / cell);
             for (CellGrid.Found found : grid.found(LEAST_CONFIDENCE)) {
                 within(found.box(), seen)
-                        .ifPresent(box -> things.add(new Thing(found.kind(), found.confidence(), times(box, scale))));
+                        .ifPresent(box -> things.add(new Thing(found.kind(), found.confidence(), box.times(scale))));
             }
         }
         return things;
@@ -128,18 +114,5 @@ public final class ThingFinder {
         return right - left < 1 || bottom - top < 1
                 ? Optional.empty()
                 : Optional.of(Frame.between(new Point(left, top), new Point(right, bottom)));
-    }
-
-    private static Frame times(Frame box, double scale) {
-        return Frame.around(box.centre().times(scale), box.width() * scale, box.height() * scale);
-    }
-
-    private static List<Thing> kept(List<Thing> all) {
-        List<Thing> kept = new ArrayList<>();
-        all.stream()
-                .sorted(Comparator.comparingDouble(Thing::confidence).reversed())
-                .filter(thing -> kept.stream().noneMatch(known -> Thing.overlap(known.box(), thing.box()) > SAME))
-                .forEach(kept::add);
-        return List.copyOf(kept);
     }
 }

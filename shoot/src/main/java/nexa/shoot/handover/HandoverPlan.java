@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.brief.Alternate;
-import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -62,7 +61,7 @@ public record HandoverPlan(
 
     private static Delivery sample(Shoot shoot, Snapshot moment, Photo photo, Framing framing, Format format) {
         PixelSize asShot = photo.facts().orElseThrow().asShot();
-        Frame frame = Derivation.frame(asShot, framing, format, moment.brief());
+        Frame frame = moment.frame(photo, framing, format).orElseThrow();
         return new Delivery(
                 photo,
                 shoot.fileOf(photo),
