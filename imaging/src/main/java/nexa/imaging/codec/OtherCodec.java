@@ -30,9 +30,7 @@ final class OtherCodec implements PhotoCodec {
 
     @Override
     public Optional<Probe> probe(PhotoFile file) throws IOException {
-        Trouble.Kind refusal = file.type() == FileType.Unknown
-                ? OtherKinds.of(file).orElse(Trouble.Kind.NOT_AN_IMAGE)
-                : Trouble.Kind.UNSUPPORTED;
+        Trouble.Kind refusal = file.type() == FileType.Unknown ? Trouble.Kind.NOT_AN_IMAGE : Trouble.Kind.UNSUPPORTED;
         return Optional.of(Decoder.mayRead(file.path()) ? read(file) : Probe.unreadable(refusal));
     }
 

@@ -6,8 +6,10 @@ import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import nexa.imaging.apart.Apart;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -23,22 +25,41 @@ import org.slf4j.LoggerFactory;
 public record PhotoCodecs(List<PhotoCodec> inOrder) {
     private static final Logger LOG = LoggerFactory.getLogger(PhotoCodecs.class);
 
+    private static final RawCodec CAMERA = new RawCodec();
+
     /** All that Nexa reads. Raw files come before the TIFFs that most of them look like, and what only the decoder knows last. */
     public static final PhotoCodecs STANDARD = new PhotoCodecs(List.of(
             new JpegCodec(),
-            new RawCodec(),
+            CAMERA,
+            new HeifCodec(Apart.SHARED, Build.decodesHevc()),
+            new Jpeg2000Codec(Apart.SHARED),
+            new JxlCodec(Apart.SHARED),
             new TiffCodec(),
             new TaggedCodec(FileKind.PNG),
             new TaggedCodec(FileKind.WEBP),
             new BmpCodec(),
-            new OtherCodec()));
+            new OtherCodec(),
+            new RawDataCodec(Apart.SHARED, CAMERA)));
 
     public PhotoCodecs {
         inOrder = List.copyOf(inOrder);
     }
 
-    /** What a file is. Never throws for whatever it holds. */
+    /**
+     * What a file is; of a raw file the camera's own picture of it, if there is one. Never throws for whatever it holds.
+     */
     public Probe probe(Path path) {
+        Probe probe = asItIs(path);
+        return isRawOnly(probe) && developed(path) instanceof Probe.Readable developed ? developed : probe;
+    }
+
+    private static boolean isRawOnly(Probe probe) {
+        return probe instanceof Probe.Unreadable(Trouble trouble)
+                && trouble.kind() == Trouble.Kind.RAW_WITHOUT_PREVIEW
+                && RawDataCodec.isThere();
+    }
+
+    private Probe asItIs(Path path) {
         try (PhotoFile file = PhotoFile.open(path)) {
             return file.length() == 0 ? Probe.unreadable(Trouble.Kind.EMPTY) : probe(file);
         } catch (NoSuchFileException gone) { // said as a trouble of the photo
@@ -54,6 +75,18 @@ public record PhotoCodecs(List<PhotoCodec> inOrder) {
             LOG.info("The headers of {} are damaged", path, damaged);
             return Probe.unreadable(Trouble.Kind.DAMAGED);
         }
+    }
+
+    /**
+     * What a raw file is when its sensor data is developed. Of any other file, and where data can't be developed here,
+     * what it is anyway. Never throws for whatever it holds.
+     */
+    public Probe developed(Path path) {
+        return new PhotoCodecs(inOrder.stream()
+                        .sorted(Comparator.comparing(
+                                codec -> codec.kind() != FileKind.RAW_DATA || !RawDataCodec.isThere()))
+                        .toList())
+                .asItIs(path);
     }
 
     private Probe probe(PhotoFile file) throws IOException, ImageProcessingException {

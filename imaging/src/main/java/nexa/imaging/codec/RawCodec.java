@@ -30,10 +30,13 @@ final class RawCodec implements PhotoCodec {
 
     @Override
     public Optional<Probe> probe(PhotoFile file) throws IOException {
+        return isRaw(file) ? Optional.of(read(file, file.understoodHeaders().orElseThrow())) : Optional.empty();
+    }
+
+    /** Whether a file holds sensor data. */
+    boolean isRaw(PhotoFile file) throws IOException {
         Optional<Metadata> headers = file.understoodHeaders();
-        return headers.isPresent() && RawFile.isRaw(file.type(), headers.get())
-                ? Optional.of(read(file, headers.get()))
-                : Optional.empty();
+        return headers.isPresent() && RawFile.isRaw(file.type(), headers.get());
     }
 
     private Probe read(PhotoFile file, Metadata headers) throws IOException {

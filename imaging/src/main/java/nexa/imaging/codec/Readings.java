@@ -1,6 +1,12 @@
 package nexa.imaging.codec;
 
+import com.drew.imaging.ImageProcessingException;
+import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifReader;
+import com.drew.metadata.icc.IccReader;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
@@ -10,11 +16,18 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.CameraHeaders;
 import nexa.imaging.probe.Headers;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.source.SourceMetadata;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** What all families make of headers in the same way. */
 final class Readings {
+    private static final Logger LOG = LoggerFactory.getLogger(Readings.class);
+
     private Readings() {}
 
     /** The same of a size that headers must say, else they are damaged. */
@@ -28,15 +41,65 @@ final class Readings {
         if (PixelLimit.isExceeded(stored)) {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
-        int orientation = Headers.orientation(headers);
+        return of(kind, stored, Headers.orientation(headers), headers, remarks);
+    }
+
+    /**
+     * What boxes say, whose orientation is not that of EXIF.
+     *
+     * @param metadata its EXIF block and profile, if it has them
+     */
+    static Probe of(FileKind kind, PixelSize stored, int orientation, SourceMetadata metadata, Set<Remark> remarks) {
+        Metadata headers = new Metadata();
+        if (metadata.exif() != null) {
+            new ExifReader().extract(new ByteArrayReader(metadata.exif()), headers);
+        }
+        if (metadata.icc() != null) {
+            new IccReader().extract(new ByteArrayReader(metadata.icc()), headers);
+        }
+        return of(kind, stored, orientation, headers, remarks);
+    }
+
+    /** Sensor data that comes out of its decoder turned and with a profile. */
+    static Probe developed(FileKind kind, PixelSize asShot, Metadata headers, String profile, Set<Remark> remarks) {
+        return PixelLimit.isExceeded(asShot)
+                ? Probe.unreadable(Trouble.Kind.TOO_LARGE)
+                : new Probe.Readable(new PhotoFacts(
+                        kind, asShot, 1, Headers.taken(headers), profile, remarks, CameraHeaders.read(headers)));
+    }
+
+    private static Probe of(FileKind kind, PixelSize stored, int orientation, Metadata headers, Set<Remark> remarks) {
         PixelSize asShot = Turn.ofExif(orientation).apply(stored);
         String profile = Headers.profile(headers);
-        if (profile == null) {
+        if (profile == null && !kind.decodesWithProfile()) {
             remarks.add(Remark.NO_PROFILE);
         } else if (Headers.isOfInk(headers) && !remarks.contains(Remark.INK)) {
             remarks.add(Remark.UNFIT_PROFILE);
         }
         return new Probe.Readable(new PhotoFacts(
                 kind, asShot, orientation, Headers.taken(headers), profile, remarks, CameraHeaders.read(headers)));
+    }
+
+    /** What is read out of a file that was found good before. */
+    @FunctionalInterface
+    interface Reading<T> {
+        T of(PhotoFile file) throws IOException, ImageProcessingException;
+    }
+
+    /**
+     * Reads something again.
+     *
+     * @throws UnreadablePhotoException if it can't be any more
+     */
+    static <T> T reading(Path path, Reading<T> reading) throws UnreadablePhotoException {
+        try (PhotoFile file = PhotoFile.open(path)) {
+            return reading.of(file);
+        } catch (IOException failed) {
+            LOG.info("Reading {} failed", path, failed);
+            throw new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.READ_FAILED));
+        } catch (ImageProcessingException damaged) {
+            LOG.info("The boxes of {} are damaged", path, damaged);
+            throw new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.DAMAGED));
+        }
     }
 }

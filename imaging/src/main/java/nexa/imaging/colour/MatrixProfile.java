@@ -9,20 +9,26 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * Makes profiles of three primaries with a D65 white and sRGB's curve, as a matrix profile of version 4 (ICC.1:2022,
+ * Makes profiles of three primaries with sRGB's curve, as a matrix profile of version 4 (ICC.1:2022,
  * 8.3.3). Arrays of three are X, Y, Z or red, green, blue.
  */
 final class MatrixProfile {
     /** Chromaticities (x, y) of red, green and blue. */
     enum Primaries {
         /** ITU-R BT.709, which sRGB shares. */
-        BT709(0.640, 0.330, 0.300, 0.600, 0.150, 0.060),
+        BT709(Adaptation.D65, 0.640, 0.330, 0.300, 0.600, 0.150, 0.060),
         /** SMPTE EG 432-1. */
-        P3(0.680, 0.320, 0.265, 0.690, 0.150, 0.060);
+        P3(Adaptation.D65, 0.680, 0.320, 0.265, 0.690, 0.150, 0.060),
+        /** ITU-R BT.2020. */
+        BT2020(Adaptation.D65, 0.708, 0.292, 0.170, 0.797, 0.131, 0.046),
+        /** ISO 22028-2. */
+        ROMM(Adaptation.D50, 0.7347, 0.2653, 0.1596, 0.8404, 0.0366, 0.0001);
 
+        private final double[] white;
         private final double[] xy;
 
-        Primaries(double... xy) {
+        Primaries(double[] white, double... xy) {
+            this.white = white;
             this.xy = xy;
         }
     }
@@ -35,8 +41,8 @@ final class MatrixProfile {
     private MatrixProfile() {}
 
     static byte[] bytes(String name, Primaries primaries) {
-        double[][] adaptation = Adaptation.matrix(Adaptation.D65, Adaptation.D50);
-        double[][] colorants = Matrix3.product(adaptation, toXyz(primaries.xy));
+        double[][] adaptation = Adaptation.matrix(primaries.white, Adaptation.D50);
+        double[][] colorants = Matrix3.product(adaptation, toXyz(primaries));
         Map<String, byte[]> tags = new LinkedHashMap<>();
         tags.put("desc", text(name));
         tags.put("cprt", text("Public domain"));
@@ -51,15 +57,15 @@ final class MatrixProfile {
     }
 
     /** From linear RGB to XYZ, scaled so that equal parts give the white (as in SMPTE RP 177). */
-    private static double[][] toXyz(double[] xy) {
+    private static double[][] toXyz(Primaries primaries) {
         double[][] unscaled = new double[3][3];
         for (int c = 0; c < 3; c++) {
-            double[] primary = Adaptation.xyz(xy[2 * c], xy[2 * c + 1]);
+            double[] primary = Adaptation.xyz(primaries.xy[2 * c], primaries.xy[2 * c + 1]);
             for (int row = 0; row < 3; row++) {
                 unscaled[row][c] = primary[row];
             }
         }
-        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), Adaptation.D65);
+        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), primaries.white);
         return Matrix3.product(unscaled, Matrix3.diagonal(parts));
     }
 

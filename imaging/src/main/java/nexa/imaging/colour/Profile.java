@@ -28,6 +28,14 @@ public final class Profile {
     public static final Profile WIDE =
             new Profile(MatrixProfile.bytes("Wide RGB (P3 primaries)", MatrixProfile.Primaries.P3));
 
+    /** What television of the widest gamut is made for: the primaries of ITU-R BT.2020 with sRGB's white and curve. */
+    public static final Profile TELEVISION =
+            new Profile(MatrixProfile.bytes("Wide RGB (BT.2020 primaries)", MatrixProfile.Primaries.BT2020));
+
+    /** What developed raw data has: the primaries and the white of ROMM RGB (ISO 22028-2) with sRGB's curve. */
+    public static final Profile DEVELOPED =
+            new Profile(MatrixProfile.bytes("Developed RGB (ROMM primaries)", MatrixProfile.Primaries.ROMM));
+
     private static final int HEADER = 128;
     private static final int SPACE_AT = 16;
 

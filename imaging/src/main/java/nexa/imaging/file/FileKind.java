@@ -1,24 +1,61 @@
 package nexa.imaging.file;
 
-/** The kinds of files a photo may be; told by content, not by the name's ending. */
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * The kinds of files a photo may be; told by content, not by the name's ending. The endings say which files of a folder
+ * claim to be photos.
+ */
 public enum FileKind {
-    JPEG,
-    PNG,
-    TIFF,
-    WEBP,
-    BMP,
+    JPEG("jpg", "jpeg", "jpe"),
+    PNG("png"),
+    TIFF("tif", "tiff"),
+    WEBP("webp"),
+    BMP("bmp"),
     /** A camera's sensor data, seen through the JPEG that the camera put into it. */
-    RAW,
+    RAW(
+            "dng", "nef", "nrw", "cr2", "cr3", "crw", "arw", "sr2", "srf", "orf", "raf", "rw2", "rwl", "pef", "srw",
+            "3fr", "fff", "iiq", "erf", "mef", "mos", "kdc", "dcr"),
+    /** A camera's sensor data itself, developed. */
+    RAW_DATA(),
+    /** HEIC and AVIF. */
+    HEIF("heic", "heif", "hif", "avif"),
+    JPEG_2000("jp2", "j2k", "j2c", "jpc", "jpf", "jpx"),
+    JPEG_XL("jxl"),
     /** Any other that the pixel library reads; there it is found by asking it. */
-    OTHER;
+    OTHER("gif");
+
+    private final List<String> endings;
+
+    FileKind(String... endings) {
+        this.endings = List.of(endings);
+    }
+
+    /** How names of such files usually end, in small letters and without the dot; none if another kind has them. */
+    public List<String> endings() {
+        return endings;
+    }
+
+    /** Those of all kinds. */
+    public static Set<String> allEndings() {
+        return Arrays.stream(values()).flatMap(kind -> kind.endings.stream()).collect(Collectors.toUnmodifiableSet());
+    }
 
     /** Whether its photos may have more than eight bits a channel. */
     public boolean mayBeDeep() {
-        return this != JPEG;
+        return this != JPEG && this != RAW;
     }
 
-    /** Whether OpenCV's decoder already applies the file's orientation tag, whatever it is asked. */
+    /** Whether the decoder already applies the file's orientation, whatever it is asked. */
     public boolean decodesAsShot() {
-        return this == TIFF;
+        return this == TIFF || this == RAW_DATA;
+    }
+
+    /** Whether what colours its numbers stand for comes out of the decoder. */
+    public boolean decodesWithProfile() {
+        return this == JPEG_XL || this == RAW_DATA;
     }
 }

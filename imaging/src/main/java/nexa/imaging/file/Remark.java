@@ -6,6 +6,10 @@ public enum Remark {
     FIRST_OF_SEVERAL,
     /** The photo is the JPEG that the camera put into its raw file. */
     CAMERA_PREVIEW,
+    /** The photo is developed from the sensor's data. */
+    SENSOR_DATA,
+    /** The file also says how much brighter some screens are to show it; that is left out. */
+    GAIN_MAP,
     /** The file has no colour profile and is taken for sRGB. */
     NO_PROFILE,
     /** The file has a colour profile that is not for such pixels, and is taken for sRGB. */

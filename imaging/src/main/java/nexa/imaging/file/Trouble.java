@@ -17,9 +17,17 @@ public record Trouble(Kind kind, int percent) implements Telling {
         EMPTY,
         NOT_AN_IMAGE,
         UNSUPPORTED,
+        /** The system's library for it is not installed. */
         JPEG_XL,
-        JPEG_2000,
+        /** The system's library for raw data is not installed. */
+        RAW_LIBRARY,
         RAW_WITHOUT_PREVIEW,
+        /** This build decodes no HEVC. */
+        HEVC,
+        /** Light meant for screens brighter than white paper. */
+        HDR,
+        /** The decoder ended or hung, and again in a second try. */
+        DECODER_FAILED,
         TOO_LARGE,
         TRUNCATED,
         DAMAGED,

@@ -6,25 +6,13 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
-import java.util.HexFormat;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nexa.core.geometry.PixelSize;
-import nexa.imaging.file.Trouble;
 
 /** Kinds of image that are rare, told by their first bytes. */
 public final class OtherKinds {
-    /** ISO/IEC 18181-2, container and codestream; ISO/IEC 15444-1, annexes I and A. */
-    private static final Map<String, Trouble.Kind> BEGINNINGS = Map.of(
-            "0000000c4a584c200d0a870a", Trouble.Kind.JPEG_XL,
-            "ff0a", Trouble.Kind.JPEG_XL,
-            "0000000c6a5020200d0a870a", Trouble.Kind.JPEG_2000,
-            "ff4fff51", Trouble.Kind.JPEG_2000);
-
-    private static final int LONGEST = 12;
-
     /** Sun raster file: its magic number, width and height follow each other. */
     private static final byte[] SUN_RASTER = {0x59, (byte) 0xA6, 0x6A, (byte) 0x95};
 
@@ -36,15 +24,6 @@ public final class OtherKinds {
     private static final int TEXT_HEADER = 4096;
 
     private OtherKinds() {}
-
-    /** Of one that nothing here reads, so that it is not called no image. */
-    public static Optional<Trouble.Kind> of(PhotoFile file) throws IOException {
-        byte[] first = file.beginning(LONGEST);
-        return BEGINNINGS.entrySet().stream()
-                .filter(kind -> begins(first, HexFormat.of().parseHex(kind.getKey())))
-                .map(Map.Entry::getValue)
-                .findFirst();
-    }
 
     /** How many pixels one has that the pixel library reads; empty if it is of no kind that is used for photos. */
     public static Optional<PixelSize> size(PhotoFile file, Metadata headers) throws IOException {

@@ -103,7 +103,8 @@ public final class PhotoFile implements Closeable {
         }
     }
 
-    SeekableByteChannel channel() {
+    /** Lent: open as long as this is. */
+    public SeekableByteChannel channel() {
         return channel;
     }
 

@@ -188,7 +188,7 @@ class KindsTest {
     }
 
     @Test
-    void rawFileWithoutPreview_saysSo() throws IOException {
+    void rawFileWithoutPreview_thatNobodyDevelops_saysSo() throws IOException {
         Path file = folder.resolve("bare.dng");
         Files.write(
                 file,
@@ -196,7 +196,7 @@ class KindsTest {
                         .tag(256, 64)
                         .tag(257, 48)
                         .tag(258, 16)
-                        .tag(259, 1)
+                        .tag(259, 65000)
                         .tag(262, 32803)
                         .tag(50706, 0x00000401)
                         .data(273, 279, new byte[64 * 48 * 2])));

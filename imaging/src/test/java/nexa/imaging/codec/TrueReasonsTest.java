@@ -30,13 +30,12 @@ class TrueReasonsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "a.jxl,ff0a00000000000000000000,JPEG_XL",
-        "b.jpg,0000000c4a584c200d0a870a00000000,JPEG_XL",
-        "c.jp2,0000000c6a5020200d0a870a00000000,JPEG_2000",
-        "d.jp2,ff4fff5100000000000000000000,JPEG_2000",
+        "c.jp2,0000000c6a5020200d0a870a00000000,DAMAGED",
+        "d.jp2,ff4fff5100000000000000000000,DAMAGED",
+        "f.heic,00000018667479706865696300000000686569636d696631,UNSUPPORTED",
         "e.jpg,4e6f20706963747572652061742061,NOT_AN_IMAGE"
     })
-    void otherKinds_areCalledByTheirNames(String name, String hex, Trouble.Kind kind) throws IOException {
+    void filesWithoutAPicture_areRefusedWithTheReason(String name, String hex, Trouble.Kind kind) throws IOException {
         assertEquals(Probe.unreadable(kind), probe(name, HexFormat.of().parseHex(hex)));
     }
 

@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import nexa.imaging.file.FileKind;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -26,9 +27,7 @@ public final class FolderScan {
     public static final Comparator<String> ORDER = NaturalOrder.INSTANCE;
 
     private static final Logger LOG = LoggerFactory.getLogger(FolderScan.class);
-    private static final Set<String> ENDINGS = Set.of(
-            "jpg", "jpeg", "jpe", "png", "tif", "tiff", "webp", "bmp", "gif", "avif", "heic", "heif", "jxl", "jp2",
-            "dng", "nef", "cr2", "cr3", "crw", "arw", "orf", "raf", "rw2", "pef", "srw", "3fr", "iiq");
+    private static final Set<String> ENDINGS = FileKind.allEndings();
 
     /** The first bytes of JPEG, PNG and TIFF, which tell a photo whose name doesn't. */
     private static final List<byte[]> BEGINNINGS = List.of(
@@ -40,8 +39,7 @@ public final class FolderScan {
     /** Of pictures that are no photos, or of kinds that Nexa does not read. */
     private static final Set<String> OTHERS = Set.of(
             "psd", "psb", "xcf", "kra", "ora", "tga", "ppm", "pgm", "pbm", "pnm", "pam", "exr", "hdr", "pcx", "svg",
-            "svgz", "pdf", "ai", "eps", "raw", "mrw", "x3f", "hif", "ico", "icns", "dds", "j2k", "jpf", "jpx", "jxr",
-            "wdp", "qoi", "erf", "mef", "mos", "nrw", "ptx", "rwl", "sr2", "srf", "kdc", "dcr", "fff");
+            "svgz", "pdf", "ai", "eps", "raw", "mrw", "x3f", "ico", "icns", "dds", "jxr", "wdp", "qoi", "ptx");
 
     private FolderScan() {}
 

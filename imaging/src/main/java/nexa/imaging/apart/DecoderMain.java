@@ -1,0 +1,97 @@
+package nexa.imaging.apart;
+
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.EOFException;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.apart.decoder.Decoders;
+import nexa.imaging.apart.decoder.Pixels;
+import nexa.imaging.apart.decoder.Refusal;
+import nexa.imaging.file.Trouble;
+
+/** The program of a process apart: reads orders and writes answers until the other end is closed. */
+public final class DecoderMain {
+    /** What it says when all is loaded, so that starting it does not count as decoding. */
+    static final int READY = 0x4E;
+
+    private static final int BAND = 8 << 20;
+
+    private DecoderMain() {}
+
+    public static void main(String[] arguments) throws IOException {
+        DataInputStream in = new DataInputStream(System.in);
+        DataOutputStream out = new DataOutputStream(new BufferedOutputStream(System.out));
+        System.setOut(new PrintStream(System.err)); // whoever prints does not disturb the answers
+        Decoders.load();
+        out.writeByte(READY);
+        out.flush();
+        Decoders decoders = new Decoders();
+        while (true) {
+            Order order;
+            try {
+                order = Order.read(in);
+            } catch (EOFException finished) { // the other process needs no more, or is gone
+                return;
+            }
+            Answer.write(answer(decoders, order), out);
+        }
+    }
+
+    private static Answer answer(Decoders decoders, Order order) {
+        try {
+            if (order.pixels().isEmpty()) {
+                PixelSize size = decoders.rawSize(order.file());
+                return new Answer.Done(size.width(), size.height(), 0, 0, new byte[0]);
+            }
+            Answer[] done = new Answer[1];
+            decoders.decode(
+                    order.kind(),
+                    order.file(),
+                    order.factor(),
+                    order.brightness(),
+                    pixels -> done[0] = written(pixels, order.pixels().get()));
+            return done[0];
+        } catch (Refusal refusal) {
+            return new Answer.Refused(refusal.kind(), String.valueOf(refusal.getMessage()));
+        } catch (IOException failed) {
+            return new Answer.Refused(Trouble.Kind.READ_FAILED, failed.toString());
+        } catch (RuntimeException | OutOfMemoryError | LinkageError broken) {
+            return new Answer.Refused(Trouble.Kind.DAMAGED, broken.toString());
+        }
+    }
+
+    private static Answer written(Pixels pixels, Path target) throws IOException {
+        try (FileChannel channel = FileChannel.open(target, StandardOpenOption.WRITE)) {
+            if (pixels.stride() == pixels.row()) {
+                long length = pixels.row() * pixels.height();
+                for (long at = 0; at < length; at += BAND) {
+                    write(
+                            channel,
+                            pixels.memory()
+                                    .asSlice(pixels.start() + at, Math.min(BAND, length - at))
+                                    .asByteBuffer());
+                }
+            } else {
+                for (int y = 0; y < pixels.height(); y++) {
+                    write(channel, pixels.row(y).asByteBuffer());
+                }
+            }
+        }
+        byte[] icc = pixels.icc();
+        return new Answer.Done(
+                pixels.width(), pixels.height(), pixels.channels(), pixels.bits(), icc == null ? new byte[0] : icc);
+    }
+
+    private static void write(FileChannel channel, ByteBuffer bytes) throws IOException {
+        while (bytes.hasRemaining()) {
+            channel.write(bytes);
+        }
+    }
+}

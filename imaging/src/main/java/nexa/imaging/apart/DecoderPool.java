@@ -1,0 +1,79 @@
+package nexa.imaging.apart;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+
+/** A few processes apart, started when they are needed and ended when nobody has needed them for a while. Thread-safe. */
+final class DecoderPool {
+    private static final long IDLE_SECONDS = 60;
+
+    private final Semaphore places;
+    private final Deque<Idle> idle = new ArrayDeque<>();
+
+    /** @param since by {@link System#nanoTime} */
+    private record Idle(DecoderProcess process, long since) {}
+
+    /** @param most at the same time; whoever wants one more waits */
+    DecoderPool(int most) {
+        places = new Semaphore(most);
+    }
+
+    /**
+     * Has an order done.
+     *
+     * @throws IOException if the process ended, was too slow or could not be started
+     */
+    Answer ask(Order order, Duration limit) throws IOException {
+        places.acquireUninterruptibly();
+        try {
+            DecoderProcess process = taken();
+            boolean isGood = false;
+            try {
+                Answer answer = process.ask(order, limit);
+                isGood = true;
+                return answer;
+            } finally {
+                if (isGood) {
+                    giveBack(process);
+                } else {
+                    process.close();
+                }
+            }
+        } finally {
+            places.release();
+        }
+    }
+
+    private DecoderProcess taken() throws IOException {
+        synchronized (idle) {
+            while (!idle.isEmpty()) {
+                DecoderProcess process = idle.removeLast().process();
+                if (process.isAlive()) {
+                    return process;
+                }
+            }
+        }
+        return DecoderProcess.start();
+    }
+
+    private void giveBack(DecoderProcess process) {
+        synchronized (idle) {
+            idle.addLast(new Idle(process, System.nanoTime()));
+        }
+        CompletableFuture.delayedExecutor(IDLE_SECONDS, TimeUnit.SECONDS).execute(this::endIdle);
+    }
+
+    private void endIdle() {
+        long limit = System.nanoTime() - TimeUnit.SECONDS.toNanos(IDLE_SECONDS);
+        synchronized (idle) {
+            while (!idle.isEmpty() && idle.getFirst().since() - limit <= 0) {
+                idle.removeFirst().process().close();
+            }
+        }
+    }
+}

@@ -1,0 +1,131 @@
+package nexa.imaging.apart;
+
+import java.io.BufferedInputStream;
+import java.io.BufferedOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
+import java.io.EOFException;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+
+/** A process apart that decodes one file after the other. For one thread at a time. */
+final class DecoderProcess implements AutoCloseable {
+    private static final Duration START = Duration.ofSeconds(60);
+    private static final List<String> SETTINGS = List.of(
+            "-Xmx512m",
+            "-Xshare:auto",
+            "-XX:+UseSerialGC",
+            "--enable-native-access=ALL-UNNAMED",
+            "--sun-misc-unsafe-memory-access=allow");
+
+    private final Process process;
+    private final DataOutputStream orders;
+    private final DataInputStream answers;
+
+    /** It did not answer in time and was ended. */
+    static final class TooSlowException extends IOException {
+        private static final long serialVersionUID = 1;
+
+        TooSlowException(Duration limit) {
+            super("no answer in " + limit);
+        }
+    }
+
+    private DecoderProcess(Process process) {
+        this.process = process;
+        this.orders = new DataOutputStream(new BufferedOutputStream(process.getOutputStream()));
+        this.answers = new DataInputStream(new BufferedInputStream(process.getInputStream()));
+    }
+
+    /** @throws IOException if no such process can be had here */
+    static DecoderProcess start() throws IOException {
+        Path java = Path.of(System.getProperty("java.home"), "bin", isWindows() ? "java.exe" : "java");
+        if (!Files.isExecutable(java)) {
+            throw new IOException("no " + java);
+        }
+        List<String> command = new ArrayList<>(List.of(java.toString()));
+        command.addAll(SETTINGS);
+        command.addAll(List.of("-cp", System.getProperty("java.class.path"), DecoderMain.class.getName()));
+        DecoderProcess started = new DecoderProcess(new ProcessBuilder(command)
+                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .start());
+        try {
+            started.within(START, () -> {
+                if (started.answers.readByte() != DecoderMain.READY) {
+                    throw new IOException("not the process that was expected");
+                }
+                return true;
+            });
+        } catch (IOException failed) {
+            started.close();
+            throw failed;
+        }
+        return started;
+    }
+
+    private static boolean isWindows() {
+        return System.getProperty("os.name").startsWith("Windows");
+    }
+
+    /**
+     * What it says of an order.
+     *
+     * @throws TooSlowException if it takes longer than that; it is ended then
+     * @throws IOException if it ended
+     */
+    Answer ask(Order order, Duration limit) throws IOException {
+        return within(limit, () -> {
+            order.write(orders);
+            return Answer.read(answers);
+        });
+    }
+
+    /** Something that ends with an exception as soon as the process does. */
+    @FunctionalInterface
+    private interface Exchange<T> {
+        T run() throws IOException;
+    }
+
+    private <T> T within(Duration limit, Exchange<T> exchange) throws IOException {
+        AtomicBoolean isLate = new AtomicBoolean();
+        Executor later = CompletableFuture.delayedExecutor(limit.toMillis(), TimeUnit.MILLISECONDS);
+        CompletableFuture<Void> end = CompletableFuture.runAsync(
+                () -> {
+                    isLate.set(true);
+                    process.destroyForcibly();
+                },
+                later);
+        try {
+            return exchange.run();
+        } catch (IOException ended) {
+            if (isLate.get()) {
+                throw new TooSlowException(limit);
+            }
+            throw ended instanceof EOFException ? new IOException("the process ended", ended) : ended;
+        } finally {
+            end.cancel(false);
+        }
+    }
+
+    boolean isAlive() {
+        return process.isAlive();
+    }
+
+    /** For tests. */
+    ProcessHandle handle() {
+        return process.toHandle();
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}

@@ -1,0 +1,5 @@
+/** What runs in the process apart: one decoder for each kind of file, each giving red, green, blue rows or grey ones. */
+@NullMarked
+package nexa.imaging.apart.decoder;
+
+import org.jspecify.annotations.NullMarked;

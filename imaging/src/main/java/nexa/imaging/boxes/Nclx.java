@@ -1,0 +1,19 @@
+package nexa.imaging.boxes;
+
+/**
+ * How numbers stand for colours, by the code points of ITU-T H.273.
+ *
+ * @param primaries 1 = BT.709, 9 = BT.2020, 12 = SMPTE EG 432-1
+ * @param transfer 13 = sRGB, 16 = PQ, 18 = HLG
+ * @param matrix from red, green and blue to what is stored; 0 = as they are, 1 = BT.709, 5 and 6 = BT.601, 9 = BT.2020
+ * @param full whether all values are used, not only those that television does
+ */
+public record Nclx(int primaries, int transfer, int matrix, boolean full) {
+    private static final int PQ = 16;
+    private static final int HLG = 18;
+
+    /** Whether the light of such a picture is meant for screens brighter than white paper. */
+    public boolean isHdr() {
+        return transfer == PQ || transfer == HLG;
+    }
+}

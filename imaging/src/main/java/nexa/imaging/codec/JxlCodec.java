@@ -1,0 +1,62 @@
+package nexa.imaging.codec;
+
+import com.drew.imaging.ImageProcessingException;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.Optional;
+import nexa.imaging.apart.Apart;
+import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.boxes.JxlFile;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.system.SystemLibrary;
+
+/** JPEG XL, where the system's library for it is installed; decoded apart. */
+final class JxlCodec implements PhotoCodec {
+    private static final int BEGINNING = 16;
+
+    private final Apart apart;
+
+    JxlCodec(Apart apart) {
+        this.apart = apart;
+    }
+
+    @Override
+    public FileKind kind() {
+        return FileKind.JPEG_XL;
+    }
+
+    @Override
+    public Optional<Probe> probe(PhotoFile file) throws IOException, ImageProcessingException {
+        return JxlFile.isOne(file.beginning(BEGINNING)) ? Optional.of(read(file)) : Optional.empty();
+    }
+
+    private Probe read(PhotoFile file) throws IOException, ImageProcessingException {
+        if (SystemLibrary.jxl().isEmpty()) {
+            return Probe.unreadable(Trouble.Kind.JPEG_XL);
+        }
+        JxlFile said = JxlFile.read(file.channel());
+        if (PixelLimit.isExceeded(said.stored())) {
+            return Probe.unreadable(Trouble.Kind.TOO_LARGE);
+        }
+        return Readings.of(kind(), said.stored(), said.orientation(), said.metadata(), EnumSet.noneOf(Remark.class));
+    }
+
+    /** The profile comes with the pixels. */
+    @Override
+    public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        SourceMetadata metadata =
+                Readings.reading(file, opened -> JxlFile.read(opened.channel()).metadata());
+        Apart.Decoded decoded = apart.decode(file, Kind.JPEG_XL, facts.asShot(), reduction, 0);
+        return new Source(decoded.picture(), metadata.withIcc(decoded.icc().length == 0 ? null : decoded.icc()));
+    }
+}

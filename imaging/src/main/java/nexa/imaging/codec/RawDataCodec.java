@@ -1,0 +1,94 @@
+package nexa.imaging.codec;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.EnumSet;
+import java.util.Optional;
+import nexa.imaging.apart.Apart;
+import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.pixels.Brightness;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.probe.EmbeddedJpeg;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.probe.RawFile;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.system.SystemLibrary;
+
+/**
+ * Cameras' sensor data itself, developed apart: as light on average as the camera's own picture of it, if there is one.
+ * Files are of this kind only where {@link PhotoCodecs#developed} was asked for; what they are otherwise is {@link RawCodec}'s.
+ */
+final class RawDataCodec implements PhotoCodec {
+    private final Apart apart;
+    private final RawCodec camera;
+
+    RawDataCodec(Apart apart, RawCodec camera) {
+        this.apart = apart;
+        this.camera = camera;
+    }
+
+    /** Whether sensor data can be developed here. */
+    static boolean isThere() {
+        return SystemLibrary.raw().isPresent();
+    }
+
+    @Override
+    public FileKind kind() {
+        return FileKind.RAW_DATA;
+    }
+
+    @Override
+    public Optional<Probe> probe(PhotoFile file) throws IOException {
+        if (!camera.isRaw(file)) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(Readings.developed(
+                    kind(),
+                    apart.rawSize(file.path()),
+                    file.understoodHeaders().orElseThrow(),
+                    Profile.DEVELOPED.name(),
+                    EnumSet.of(Remark.SENSOR_DATA)));
+        } catch (UnreadablePhotoException refused) {
+            return Optional.of(new Probe.Unreadable(refused.trouble()));
+        }
+    }
+
+    @Override
+    public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        Apart.Decoded decoded = apart.decode(file, Kind.RAW, facts.asShot(), reduction, brightness(file));
+        byte[] icc = decoded.icc().length == 0 ? null : decoded.icc();
+        return new Source(decoded.picture(), metadata(file, facts).withIcc(icc));
+    }
+
+    /** How light the camera showed it; 0 if it put no picture of it into the file. */
+    private static double brightness(Path path) throws UnreadablePhotoException {
+        Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::preview);
+        if (preview.isEmpty()) {
+            return 0;
+        }
+        Reduction small = Reduction.leaving(400, preview.get().size().longEdge());
+        try (Source shown = JpegCodec.decode(path, preview.get().bytes(path), small)) {
+            return Brightness.of(shown.picture());
+        } catch (IOException unreadable) { // then it is as light as the data are
+            return 0;
+        }
+    }
+
+    /** That of the camera's own picture, since raw files keep theirs in the same blocks there. */
+    @Override
+    public SourceMetadata metadata(Path file, PhotoFacts facts) {
+        try {
+            return camera.metadata(file, facts);
+        } catch (UnreadablePhotoException without) { // a picture, so that there is none to take it from
+            return SourceMetadata.NONE;
+        }
+    }
+}

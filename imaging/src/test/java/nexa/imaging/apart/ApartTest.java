@@ -1,0 +1,122 @@
+package nexa.imaging.apart;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.RawMaker;
+import nexa.imaging.Tools;
+import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.system.SystemLibrary;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A process apart that ends, hangs or is refused takes nothing with it. */
+class ApartTest {
+    private static final Duration LONG = Duration.ofSeconds(60);
+    private static final PixelSize SIZE = new PixelSize(64, 48);
+
+    @TempDir
+    Path folder;
+
+    private Path raw;
+
+    @BeforeEach
+    void makeRaw() throws IOException {
+        assumeTrue(SystemLibrary.raw().isPresent(), "LibRaw is not installed");
+        raw = Files.write(folder.resolve("a.dng"), RawMaker.of(64, 48).bytes((x, y) -> new double[] {x, y, 0.5}));
+    }
+
+    private Order order() {
+        return new Order(Kind.RAW, raw, 1, 0, Optional.empty());
+    }
+
+    private static void assertSize(Answer answer) {
+        Answer.Done done = assertInstanceOf(Answer.Done.class, answer);
+        assertEquals(SIZE, new PixelSize(done.width(), done.height()));
+    }
+
+    @Test
+    void process_answersOneOrderAfterTheOther() throws IOException {
+        try (DecoderProcess process = DecoderProcess.start()) {
+            assertSize(process.ask(order(), LONG));
+            Order missing = new Order(Kind.RAW, folder.resolve("none.dng"), 1, 0, Optional.empty());
+            assertEquals(
+                    Trouble.Kind.READ_FAILED,
+                    assertInstanceOf(Answer.Refused.class, process.ask(missing, LONG))
+                            .kind());
+            assertSize(process.ask(order(), LONG));
+        }
+    }
+
+    @Test
+    @Timeout(60)
+    void processThatHangs_isEnded() throws IOException {
+        Tools.need("kill");
+        try (DecoderProcess process = DecoderProcess.start()) {
+            Tools.run("kill", "-STOP", process.handle().pid());
+            assertThrows(DecoderProcess.TooSlowException.class, () -> process.ask(order(), Duration.ofMillis(200)));
+            process.handle().onExit().orTimeout(30, TimeUnit.SECONDS).join();
+            assertFalse(process.isAlive());
+        }
+    }
+
+    @Test
+    void processThatEnded_isReplaced() throws Exception {
+        Apart apart = new Apart(new DecoderPool(1));
+        List<ProcessHandle> before = ProcessHandle.current().children().toList();
+        assertEquals(SIZE, apart.rawSize(raw));
+        List<ProcessHandle> started = ProcessHandle.current()
+                .children()
+                .filter(child -> !before.contains(child))
+                .toList();
+        assertEquals(1, started.size());
+        started.getFirst().destroyForcibly();
+        started.getFirst().onExit().get(30, TimeUnit.SECONDS);
+        assertEquals(SIZE, apart.rawSize(raw));
+    }
+
+    @Test
+    void manyAtOnce_waitForTheFewProcesses() {
+        Apart apart = new Apart(new DecoderPool(2));
+        IntStream.range(0, 12).parallel().forEach(unused -> {
+            try (var picture =
+                    apart.decode(raw, Kind.RAW, SIZE, Reduction.NONE, 0).picture()) {
+                assertEquals(SIZE, picture.size());
+            } catch (UnreadablePhotoException refused) {
+                throw new AssertionError(refused);
+            }
+        });
+    }
+
+    @Test
+    void fileOfAnotherKind_isRefused_andLeavesNothingBehind() throws IOException {
+        Path text = Files.writeString(folder.resolve("a.txt"), "no picture at all");
+        Apart apart = new Apart(new DecoderPool(1));
+        for (Kind kind : Kind.values()) {
+            UnreadablePhotoException refused = assertThrows(
+                    UnreadablePhotoException.class, () -> apart.decode(text, kind, SIZE, Reduction.NONE, 0));
+            assertTrue(
+                    List.of(Trouble.Kind.DAMAGED, Trouble.Kind.UNSUPPORTED, Trouble.Kind.JPEG_XL)
+                            .contains(refused.trouble().kind()),
+                    kind + ": " + refused.trouble());
+        }
+    }
+}

@@ -1,0 +1,331 @@
+package nexa.imaging.codec;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import com.drew.imaging.ImageProcessingException;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import nexa.core.geometry.PixelSize;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.Tools;
+import nexa.imaging.apart.Apart;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.file.FileKind;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.source.Source;
+import nexa.imaging.system.SystemLibrary;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** HEIC, AVIF, JPEG 2000 and JPEG XL, made by the encoders of others and compared with their decoders. */
+class BoxedKindsTest {
+    private static final int WIDTH = 322;
+    private static final int HEIGHT = 240;
+
+    /** What an eye does not tell apart at 8 bits. */
+    private static final double SAME = 45;
+
+    @TempDir
+    Path folder;
+
+    private Path file(String name) {
+        return folder.resolve(name);
+    }
+
+    private Path source(boolean isDeep) throws IOException {
+        Path png = file(isDeep ? "deep.png" : "source.png");
+        try (Picture scene = isDeep ? TestPhotos.deepScene(WIDTH, HEIGHT) : TestPhotos.scene(WIDTH, HEIGHT)) {
+            assertTrue(opencv_imgcodecs.imwrite(png.toString(), scene.mat()));
+        }
+        return png;
+    }
+
+    private Path jpeg() throws IOException {
+        return TestPhotos.jpeg(file("source.jpg"), WIDTH, HEIGHT, 1);
+    }
+
+    private static PhotoFacts facts(Path file) {
+        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
+                .facts();
+    }
+
+    /** As another decoder wrote it. */
+    private static void assertSame(Path expected, Path file) throws IOException {
+        PhotoFacts facts = facts(file);
+        try (Picture decoded = Decoder.decode(expected, Reduction.NONE);
+                Picture theirs = decoded.to8Bits();
+                Picture ours = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 10_000)) {
+            assertEquals(theirs.size(), facts.asShot());
+            assertEquals(theirs.size(), ours.size());
+            double decibels = TestPhotos.psnr(theirs, ours);
+            assertTrue(decibels >= SAME, file.getFileName() + " at " + decibels + " dB");
+        }
+    }
+
+    private void assertBits(int bits, Path file) throws IOException {
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
+            assertEquals(bits, source.picture().bits());
+        }
+    }
+
+    @Test
+    void heic_showsItsPicture_andKeepsItsExif() throws IOException {
+        Tools.need("heif-enc", "heif-convert");
+        Path heic = file("a.heic");
+        Tools.run("heif-enc", "-q", 95, jpeg(), "-o", heic);
+        Tools.run("heif-convert", heic, file("theirs.png"));
+        assertSame(file("theirs.png"), heic);
+        PhotoFacts facts = facts(heic);
+        assertEquals(FileKind.HEIF, facts.kind());
+        assertEquals("Aldermoor", facts.camera().maker());
+        assertNotNull(facts.taken());
+        try (Source source = PhotoCodecs.STANDARD.open(heic, facts)) {
+            assertNotNull(source.metadata().exif());
+        }
+        assertBits(8, heic);
+    }
+
+    @Test
+    void heicOfTenBits_losesNone() throws IOException {
+        Tools.need("heif-enc", "heif-convert");
+        Path heic = file("a.heic");
+        Tools.run("heif-enc", "-q", 95, "-b", 10, source(true), "-o", heic);
+        Tools.run("heif-convert", heic, file("theirs.png"));
+        assertSame(file("theirs.png"), heic);
+        assertBits(16, heic);
+    }
+
+    @Test
+    void heicsThumbnail_servesWhereItIsLargeEnough() throws IOException {
+        Tools.need("heif-enc");
+        Path heic = file("a.heic");
+        Tools.run("heif-enc", "-q", 95, "-t", 200, source(false), "-o", heic);
+        PhotoFacts facts = facts(heic);
+        try (Source small = PhotoCodecs.STANDARD.open(heic, facts, Reduction.HALF)) {
+            PixelSize size = small.picture().size();
+            assertEquals(200, size.longEdge());
+            try (Picture expected = TestPhotos.scene(size.width(), size.height())) {
+                assertTrue(TestPhotos.psnr(expected, small.picture()) > 30);
+            }
+        }
+        try (Source whole = PhotoCodecs.STANDARD.open(heic, facts)) {
+            assertEquals(new PixelSize(WIDTH, HEIGHT), whole.picture().size());
+        }
+    }
+
+    /** As libavif numbers them: anticlockwise quarter turns; 0 exchanges top and bottom, 1 left and right. */
+    @ParameterizedTest
+    @CsvSource({"1,", "2,", "3,", ",0", ",1", "1,0", "3,1", "2,1"})
+    void avif_isTurnedAndMirrored_asItsBoxesSay(String turn, String mirror) throws IOException {
+        Tools.need("avifenc", "heif-convert");
+        Path avif = file("a.avif");
+        Object[] command = {"avifenc", "--min", 0, "--max", 5};
+        command = turn == null ? command : with(command, "--irot", turn);
+        command = mirror == null ? command : with(command, "--imir", mirror);
+        Tools.run(with(command, source(false), avif));
+        Tools.run("heif-convert", avif, file("theirs.png"));
+        assertSame(file("theirs.png"), avif);
+    }
+
+    private static Object[] with(Object[] command, Object... more) {
+        Object[] all = Arrays.copyOf(command, command.length + more.length);
+        System.arraycopy(more, 0, all, command.length, more.length);
+        return all;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"8,420", "10,444", "12,420", "8,400"})
+    void avif_ofEveryDepth_showsItsPicture(int bits, String chroma) throws IOException {
+        Tools.need("avifenc", "avifdec");
+        Path avif = file("a.avif");
+        Tools.run("avifenc", "--min", 0, "--max", 5, "-d", bits, "-y", chroma, source(bits > 8), avif);
+        Tools.run("avifdec", avif, file("theirs.png"));
+        assertBits(bits > 8 ? 16 : 8, avif);
+        if (!chroma.equals("400")) {
+            assertSame(file("theirs.png"), avif);
+        } else {
+            try (Source source = PhotoCodecs.STANDARD.open(avif, facts(avif))) {
+                assertEquals(1, source.picture().channels());
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"limited", "full"})
+    void avif_ofEitherRange_showsItsPicture(String range) throws IOException {
+        Tools.need("avifenc", "avifdec");
+        Path avif = file("a.avif");
+        Tools.run("avifenc", "--min", 0, "--max", 5, "-r", range, source(false), avif);
+        Tools.run("avifdec", avif, file("theirs.png"));
+        assertSame(file("theirs.png"), avif);
+    }
+
+    @Test
+    void avifOfTiles_andItsCleanPart_showTheirPictures() throws IOException {
+        Tools.need("avifenc", "avifdec", "heif-convert");
+        Path tile = file("tile.png");
+        try (Picture scene = TestPhotos.scene(128, 96)) {
+            assertTrue(opencv_imgcodecs.imwrite(tile.toString(), scene.mat()));
+        }
+        Path tiled = file("tiled.avif");
+        Tools.run("avifenc", "--min", 0, "--max", 5, "--grid", "2x2", tile, tile, tile, tile, tiled);
+        Tools.run("avifdec", tiled, file("tiled.png"));
+        assertEquals(new PixelSize(256, 192), facts(tiled).asShot());
+        assertSame(file("tiled.png"), tiled);
+        Path cut = file("cut.avif");
+        Tools.run("avifenc", "--min", 0, "--max", 5, "--crop", "20,10,200,100", source(false), cut);
+        Tools.run("heif-convert", cut, file("cut.png"));
+        assertEquals(new PixelSize(200, 100), facts(cut).asShot());
+        assertSame(file("cut.png"), cut);
+    }
+
+    @Test
+    void codePoints_becomeAProfile() throws IOException {
+        Tools.need("avifenc");
+        Path wide = file("wide.avif");
+        Tools.run("avifenc", "--cicp", "12/13/6", source(false), wide);
+        assertEquals(Profile.WIDE.name(), facts(wide).profile());
+        Path bright = file("bright.avif");
+        Tools.run("avifenc", "-d", 10, "--cicp", "9/16/9", source(true), bright);
+        assertEquals(Probe.unreadable(Trouble.Kind.HDR), PhotoCodecs.STANDARD.probe(bright));
+    }
+
+    @Test
+    void hevc_canBeLeftOut() throws IOException {
+        Tools.need("heif-enc");
+        Path heic = file("a.heic");
+        Tools.run("heif-enc", source(false), "-o", heic);
+        try (PhotoFile opened = PhotoFile.open(heic)) {
+            assertEquals(
+                    Probe.unreadable(Trouble.Kind.HEVC),
+                    new HeifCodec(Apart.SHARED, false).probe(opened).orElseThrow());
+        } catch (ImageProcessingException damaged) {
+            throw new IOException(damaged);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"a.jp2,false", "a.j2k,false", "deep.jp2,true"})
+    void jpeg2000_showsItsPicture(String name, boolean isDeep) throws IOException {
+        Tools.need("opj_compress", "opj_decompress");
+        Path file = file(name);
+        Tools.run("opj_compress", "-i", source(isDeep), "-o", file);
+        Tools.run("opj_decompress", "-i", file, "-o", file("theirs.png"));
+        assertEquals(FileKind.JPEG_2000, facts(file).kind());
+        assertSame(file("theirs.png"), file);
+        assertBits(isDeep ? 16 : 8, file);
+    }
+
+    @Test
+    void jpeg2000_isDecodedSmaller() throws IOException {
+        Tools.need("opj_compress");
+        Path file = file("a.jp2");
+        Tools.run("opj_compress", "-i", source(false), "-o", file);
+        try (Source quarter = PhotoCodecs.STANDARD.open(file, facts(file), Reduction.QUARTER);
+                Picture scene = TestPhotos.scene(WIDTH, HEIGHT);
+                Picture expected = scene.reducedTo(81)) {
+            assertEquals(new PixelSize(81, 60), quarter.picture().size());
+            assertTrue(TestPhotos.psnr(expected, quarter.picture()) > 35);
+        }
+        Path flat = file("flat.jp2");
+        Tools.run("opj_compress", "-i", source(false), "-o", flat, "-n", 1);
+        try (Source whole = PhotoCodecs.STANDARD.open(flat, facts(flat), Reduction.EIGHTH)) {
+            assertEquals(new PixelSize(WIDTH, HEIGHT), whole.picture().size(), "it has no smaller levels");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0,false", "1,false", "0,true"})
+    void jpegXl_showsItsPicture(int distance, boolean isDeep) throws IOException {
+        assumeTrue(SystemLibrary.jxl().isPresent(), "libjxl is not installed");
+        Tools.need("cjxl", "djxl");
+        Path file = file("a.jxl");
+        Tools.run("cjxl", source(isDeep), file, "-d", distance);
+        Tools.run("djxl", file, file("theirs.png"));
+        assertEquals(FileKind.JPEG_XL, facts(file).kind());
+        assertSame(file("theirs.png"), file);
+        assertBits(isDeep ? 16 : 8, file);
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
+            assertTrue(source.profile().isPresent());
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 3, 6, 8, 2})
+    void jpegXlMadeOfAJpeg_isTurnedAsThat(int orientation) throws IOException {
+        assumeTrue(SystemLibrary.jxl().isPresent(), "libjxl is not installed");
+        Tools.need("cjxl");
+        Path jpeg = TestPhotos.jpeg(file("turned.jpg"), WIDTH, HEIGHT, orientation);
+        Path file = file("turned.jxl");
+        Tools.run("cjxl", jpeg, file);
+        assertEquals(orientation, facts(file).exifOrientation());
+        assertEquals("Aldermoor", facts(file).camera().maker());
+        try (Picture ofJpeg = new PreviewMaker(PhotoCodecs.STANDARD).picture(jpeg, facts(jpeg), 1000);
+                Picture shown = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts(file), 1000)) {
+            assertTrue(TestPhotos.psnr(ofJpeg, shown) >= 40, "it is laid down as the JPEG is");
+        }
+    }
+
+    /** Cut off anywhere and overwritten anywhere, such files are refused or shown, and nothing else happens. */
+    @ParameterizedTest
+    @ValueSource(strings = {"heif-enc", "avifenc", "opj_compress", "cjxl"})
+    void damagedFiles_areRefused(String encoder) throws IOException {
+        Tools.need(encoder);
+        Path whole = file(
+                switch (encoder) {
+                    case "heif-enc" -> "a.heic";
+                    case "avifenc" -> "a.avif";
+                    case "cjxl" -> "a.jxl";
+                    default -> "a.jp2";
+                });
+        switch (encoder) {
+            case "heif-enc" -> Tools.run(encoder, source(false), "-o", whole);
+            case "opj_compress" -> Tools.run(encoder, "-i", source(false), "-o", whole);
+            default -> Tools.run(encoder, source(false), whole);
+        }
+        byte[] bytes = Files.readAllBytes(whole);
+        for (int part = 1; part < 8; part++) {
+            open(Files.write(file("cut"), Arrays.copyOf(bytes, bytes.length * part / 8)));
+            byte[] spoiled = bytes.clone();
+            Arrays.fill(spoiled, bytes.length * part / 9, bytes.length * part / 9 + 20, (byte) 0xA5);
+            open(Files.write(file("spoiled"), spoiled));
+        }
+    }
+
+    private static void open(Path file) {
+        if (PhotoCodecs.STANDARD.probe(file) instanceof Probe.Readable readable) {
+            try {
+                PhotoCodecs.STANDARD.open(file, readable.facts()).close();
+            } catch (UnreadablePhotoException refused) {
+                assertNotNull(refused.trouble());
+            }
+        }
+    }
+
+    @Test
+    void movingPictures_sayThatTheFirstIsShown() throws IOException {
+        Tools.need("avifenc");
+        Path avif = file("moving.avif");
+        Tools.run("avifenc", source(false), source(false), avif);
+        assertTrue(facts(avif).remarks().contains(Remark.FIRST_OF_SEVERAL));
+    }
+}
