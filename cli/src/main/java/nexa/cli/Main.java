@@ -34,6 +34,7 @@ import picocli.CommandLine.ParameterException;
             LensMeasureCommands.Measure.class,
             PlumbCommand.class,
             TrimCommand.class,
+            RawCommand.class,
             NeutralCommand.class,
             RedEyeCommand.class,
             FillCommand.class,

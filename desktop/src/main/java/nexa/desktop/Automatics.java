@@ -58,6 +58,13 @@ final class Automatics {
         }
     }
 
+    /** The other picture of the chosen raw files. */
+    void raw() {
+        if (mayEdit()) {
+            models.raw().toggle();
+        }
+    }
+
     private Session session() {
         return models.session();
     }

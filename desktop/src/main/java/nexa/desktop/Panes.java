@@ -98,7 +98,7 @@ public final class Panes {
     }
 
     public PaneLayer.Content settings() {
-        return new SettingsPane(session.settings(), loader);
+        return new SettingsPane(session.settings(), loader, models.raw());
     }
 
     public PaneLayer.Content steps() {

@@ -131,6 +131,7 @@ final class ShootKeys {
         framing.put(Command.AUTO_TRIM, screen.automatics()::trim);
         framing.put(Command.NEUTRAL, () -> screen.toggleMode(BenchMode.NEUTRAL));
         framing.put(Command.EYES, () -> screen.toggleMode(BenchMode.EYES));
+        framing.put(Command.RAW, screen.automatics()::raw);
         framing.put(Command.LENS, () -> screen.open(DeskPane.LENS));
     }
 

@@ -86,7 +86,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);
         keySheet = new KeySheetLayer(this, keys);
-        notices = new NoticeBar(session.shoot());
+        notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
         top = new VBox(header, notices);
         layout.setTop(top);
         layout.setLeft(rail);

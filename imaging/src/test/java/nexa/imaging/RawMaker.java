@@ -1,5 +1,6 @@
 package nexa.imaging;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -44,6 +45,20 @@ public final class RawMaker {
     private int black;
     private double[] white = {1, 1, 1};
     private byte @Nullable [] preview;
+
+    /** The light of a picture in sRGB. */
+    public static Light of(BufferedImage picture) {
+        return (x, y) -> {
+            int rgb = picture.getRGB((int) Math.min(x * picture.getWidth(), picture.getWidth() - 1), (int)
+                    Math.min(y * picture.getHeight(), picture.getHeight() - 1));
+            return new double[] {linear(rgb >> 16 & 0xFF), linear(rgb >> 8 & 0xFF), linear(rgb & 0xFF)};
+        };
+    }
+
+    private static double linear(int value) {
+        double v = value / 255.0;
+        return v <= 0.04045 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+    }
 
     private RawMaker(int width, int height) {
         this.width = width;

@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -20,6 +21,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.raw.RawPicture;
 import nexa.shoot.scan.Fingerprint;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.store.StoredPhoto;
@@ -37,13 +39,16 @@ public final class Recognition {
 
     private final Path folder;
     private final PhotoCodecs codecs;
+    private final RawPicture ofRaw;
     private final Map<String, StoredPhoto> byFile = new HashMap<>();
     private final Map<String, List<StoredPhoto>> byFingerprint = new HashMap<>();
     private final Set<Long> recognised = new HashSet<>();
 
-    public Recognition(Path folder, Collection<StoredPhoto> known, PhotoCodecs codecs) {
+    /** @param ofRaw which picture of raw files is shown that are not known yet */
+    public Recognition(Path folder, Collection<StoredPhoto> known, PhotoCodecs codecs, RawPicture ofRaw) {
         this.folder = folder;
         this.codecs = codecs;
+        this.ofRaw = ofRaw;
         for (StoredPhoto photo : known) {
             byFile.put(photo.found().file(), photo);
             byFingerprint
@@ -109,7 +114,7 @@ public final class Recognition {
             return new Looked(found, "unread " + found.file(), Probe.unreadable(Trouble.Kind.NAME));
         }
         Path file = folder.resolve(found.file());
-        return new Looked(found, fingerprint(file, found), codecs.probe(file));
+        return new Looked(found, fingerprint(file, found), ofRaw.probe(codecs, file));
     }
 
     /** A file that can't be read has no content to go by; its name stands in. */
@@ -168,9 +173,19 @@ public final class Recognition {
         }
     }
 
-    private static StoredPhoto updated(Looked file, @Nullable StoredPhoto known) {
+    private StoredPhoto updated(Looked file, @Nullable StoredPhoto known) {
         long id = known == null ? 0 : known.photo().id();
         Framing framing = known == null ? Framing.UNTOUCHED : known.framing();
-        return new StoredPhoto(new Photo(id, file.found.file(), file.fingerprint, file.probe), file.found, framing);
+        return new StoredPhoto(
+                new Photo(id, file.found.file(), file.fingerprint, probe(file, known)), file.found, framing);
+    }
+
+    /** Of a raw file the picture that the photo showed before. */
+    private Probe probe(Looked file, @Nullable StoredPhoto known) {
+        Optional<RawPicture> before = known == null ? Optional.empty() : RawPicture.of(known.photo());
+        Optional<RawPicture> now = RawPicture.of(file.probe);
+        return before.isEmpty() || now.isEmpty() || before.equals(now)
+                ? file.probe
+                : before.get().probe(codecs, folder.resolve(file.found.file()));
     }
 }

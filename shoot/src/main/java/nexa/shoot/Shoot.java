@@ -42,6 +42,7 @@ import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.edit.History;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.raw.RawPicture;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.scan.DeliverySeal;
@@ -177,8 +178,17 @@ public final class Shoot implements Framings, AutoCloseable {
             List<StoredPhoto> known = store.photos();
             DeliveredFiles delivered =
                     new DeliveredFiles(real, store.deliveries(), names(known), DeliverySeal.ofUser(locations.data()));
-            Scanned scanned =
-                    scan(real, store, new Recognition(real, known, codecs), delivered, files.mayWrite(), mostNew);
+            Scanned scanned = scan(
+                    real,
+                    store,
+                    new Recognition(
+                            real,
+                            known,
+                            codecs,
+                            RawPicture.of(Optional.ofNullable(store.settings().get(RawPicture.SETTING)))),
+                    delivered,
+                    files.mayWrite(),
+                    mostNew);
             return new Shoot(real, files, store, delivered, scanned, locations, codecs);
         } catch (IOException | RuntimeException failed) {
             try (files) {
@@ -229,7 +239,7 @@ public final class Shoot implements Framings, AutoCloseable {
             whole = true;
             return Arrivals.NONE;
         }
-        Recognition.Result result = new Recognition(folder, saver.photos(), codecs).recognise(found);
+        Recognition.Result result = new Recognition(folder, saver.photos(), codecs, usualOfRaw()).recognise(found);
         List<StoredPhoto> news = result.changed().stream()
                 .filter(photo -> !photo.found().equals(before.get(photo.found().file())))
                 .toList();
@@ -316,6 +326,10 @@ public final class Shoot implements Framings, AutoCloseable {
             Thread.currentThread().interrupt();
             throw new ToldException(Told.of("told.shoot.opening-was-stopped", folder), stopped);
         }
+    }
+
+    private RawPicture usualOfRaw() {
+        return RawPicture.of(setting(RawPicture.SETTING));
     }
 
     private void keepCompared() {
@@ -455,23 +469,30 @@ public final class Shoot implements Framings, AutoCloseable {
      * @return those that are damaged, stored; they show so when they are taken
      */
     public Arrivals lookThrough(List<Photo> some, BooleanSupplier goOn) throws IOException, InterruptedException {
-        List<StoredPhoto> damaged = new ArrayList<>();
+        Map<Photo, Probe> damaged = new LinkedHashMap<>();
         for (Photo photo : some) {
             if (goOn.getAsBoolean() && photo.facts().isPresent() && isDamaged(photo)) {
                 PhotoFacts facts = photo.facts().orElseThrow();
                 if (!facts.remarks().contains(Remark.DAMAGED)) {
-                    Photo told = new Photo(
-                            photo.id(),
-                            photo.file(),
-                            photo.fingerprint(),
-                            new Probe.Readable(facts.with(Remark.DAMAGED)));
-                    FoundFile found = looked.getOrDefault(photo.file(), FoundFile.of(folder, fileOf(photo)));
-                    damaged.add(new StoredPhoto(told, found, framing(photo)));
+                    damaged.put(photo, new Probe.Readable(facts.with(Remark.DAMAGED)));
                 }
             }
         }
-        boolean stored = mayEdit() && !damaged.isEmpty();
-        return new Arrivals(stored ? saver.store(damaged) : damaged, false, false);
+        return foundOut(damaged);
+    }
+
+    /**
+     * Stores what was found out of the shoot's photos.
+     *
+     * @return the photos, which show so when they are taken
+     */
+    public Arrivals foundOut(Map<Photo, Probe> found) throws IOException, InterruptedException {
+        List<StoredPhoto> now = new ArrayList<>();
+        found.forEach((photo, probe) -> now.add(new StoredPhoto(
+                new Photo(photo.id(), photo.file(), photo.fingerprint(), probe),
+                looked.getOrDefault(photo.file(), FoundFile.of(folder, fileOf(photo))),
+                framing(photo))));
+        return new Arrivals(mayEdit() && !now.isEmpty() ? saver.store(now) : now, false, false);
     }
 
     /** Writes something that follows the edits. */

@@ -111,6 +111,7 @@ public enum Command {
     AUTO_TRIM(Group.LEVEL, new KeyPress(T, true, true)),
     NEUTRAL(Group.LEVEL, shortcut(D)),
     EYES(Group.LEVEL, new KeyPress(I, true, true)),
+    RAW(Group.LEVEL, shift(V)),
 
     OVERLAY(Group.LOOK, G),
     OVERLAY_TURN(Group.LOOK, shift(G)),

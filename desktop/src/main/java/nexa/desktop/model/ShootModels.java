@@ -28,6 +28,7 @@ public record ShootModels(
         Counts counts,
         RepeatsModel repeats,
         InStep inStep,
+        RawModel raw,
         HandoverModel handover,
         Preparer preparer,
         Shelf shelf) {
@@ -54,6 +55,7 @@ public record ShootModels(
                 new Counts(session, work, fx),
                 new RepeatsModel(session, work, fx),
                 new InStep(session, work, fx),
+                new RawModel(session, work, fx),
                 new HandoverModel(session.shoot(), work, fx),
                 new Preparer(session.shoot(), lenses),
                 shelf);
@@ -66,6 +68,7 @@ public record ShootModels(
         filling.dispose();
         light.dispose();
         marking.decline();
+        raw.dispose();
         session.dispose();
     }
 }

@@ -1,6 +1,7 @@
 package nexa.desktop.pane;
 
 import java.util.List;
+import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -18,11 +19,15 @@ public final class NoticeBar extends VBox {
     private final Label trouble = label();
     private final VBox told = new VBox();
 
-    public NoticeBar(Shoot shoot) {
+    /**
+     * @param passing what goes on or came of something; empty for nothing
+     * @param understood called when that was read
+     */
+    public NoticeBar(Shoot shoot, ReadOnlyStringProperty passing, Runnable understood) {
         this.shoot = shoot;
         setId("notices");
         told.getChildren().setAll(shoot.told().stream().map(this::row).toList());
-        getChildren().addAll(told, trouble);
+        getChildren().addAll(told, trouble, passing(passing, understood));
         refresh();
     }
 
@@ -37,17 +42,32 @@ public final class NoticeBar extends VBox {
     /** Stays until somebody says that it is understood. */
     private HBox row(Told said) {
         Label label = label();
-        label.getStyleClass().remove("notice"); // the row has it
         label.setText(Words.of(said));
+        HBox row = new HBox();
+        fill(row, label, () -> told.getChildren().remove(row));
+        return row;
+    }
+
+    private static HBox passing(ReadOnlyStringProperty said, Runnable understood) {
+        Label label = label();
+        label.setId("passing");
+        label.textProperty().bind(said);
+        HBox row = new HBox();
+        fill(row, label, understood);
+        row.visibleProperty().bind(said.isNotEmpty());
+        row.managedProperty().bind(said.isNotEmpty());
+        return row;
+    }
+
+    private static void fill(HBox row, Label label, Runnable closed) {
+        label.getStyleClass().remove("notice"); // the row has it
         HBox.setHgrow(label, Priority.ALWAYS);
-        HBox row = new HBox(label);
-        Button close = Buttons.text("notice.close", () -> told.getChildren().remove(row));
+        Button close = Buttons.text("notice.close", closed);
         close.setMinWidth(USE_PREF_SIZE);
         close.getStyleClass().add("small");
-        row.getChildren().add(close);
+        row.getChildren().addAll(label, close);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("notice");
-        return row;
     }
 
     /** Says how it is now. */

@@ -112,7 +112,7 @@ final class Background {
     private void prepare(Round mine, Photo photo) {
         PhotoFacts facts = photo.facts().orElseThrow();
         try {
-            cache.prepare(mine.files.apply(photo), photo.fingerprint(), facts, mine.edge);
+            cache.prepare(mine.files.apply(photo), photo.pixels(), facts, mine.edge);
         } catch (UnreadablePhotoException | RuntimeException | OutOfMemoryError unreadable) {
             LOG.info("No preview of {}: {}", photo.file(), unreadable.toString()); // its tile will say why
         }

@@ -88,7 +88,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** What is in memory already. */
     public Optional<ScreenPhoto> ready(Photo photo, int edge) {
-        return pictures.get(photo.fingerprint(), edge);
+        return pictures.get(photo.pixels(), edge);
     }
 
     /**
@@ -97,8 +97,8 @@ public final class PhotoLoader implements AutoCloseable {
      */
     public CompletableFuture<ScreenPhoto> load(Photo photo, Path file, int edge, Urgency urgency) {
         PhotoFacts facts = photo.facts().orElseThrow();
-        return wanted(new Key(photo.fingerprint(), edge), urgency, () -> {
-            try (Preview preview = cache.preview(file, photo.fingerprint(), facts, edge)) {
+        return wanted(new Key(photo.pixels(), edge), urgency, () -> {
+            try (Preview preview = cache.preview(file, photo.pixels(), facts, edge)) {
                 return shown(preview);
             }
         });
@@ -109,8 +109,8 @@ public final class PhotoLoader implements AutoCloseable {
      */
     public CompletableFuture<ScreenPhoto> firstLook(Photo photo, Path file) {
         PhotoFacts facts = photo.facts().orElseThrow();
-        return wanted(new Key(photo.fingerprint(), FIRST_LOOK), Urgency.FIRST_LOOK, () -> {
-            if (cache.has(photo.fingerprint(), SMALL)) {
+        return wanted(new Key(photo.pixels(), FIRST_LOOK), Urgency.FIRST_LOOK, () -> {
+            if (cache.has(photo.pixels(), SMALL)) {
                 throw new NoSuchElementException("it is as quick to show it well");
             }
             try (Preview preview = cache.maker().embedded(file, facts, SMALL).orElseThrow()) {
@@ -172,12 +172,12 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** Takes a wish back: what nobody wants any more and is not begun is not loaded. */
     public void leave(Photo photo, int edge) {
-        leave(new Key(photo.fingerprint(), edge));
+        leave(new Key(photo.pixels(), edge));
     }
 
     /** The same for a first look; that a photo has none need not be remembered, as thousands may have none. */
     public void leaveFirstLook(Photo photo) {
-        Key key = new Key(photo.fingerprint(), FIRST_LOOK);
+        Key key = new Key(photo.pixels(), FIRST_LOOK);
         leave(key);
         Optional.ofNullable(jobs.get(key))
                 .filter(job -> job.result().isCompletedExceptionally())

@@ -3,6 +3,7 @@ package nexa.imaging.apart;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
+import java.io.StreamCorruptedException;
 import nexa.imaging.file.Trouble;
 
 /** What a process apart says of an order. */
@@ -50,7 +51,7 @@ sealed interface Answer {
         int bits = in.readByte();
         int length = in.readInt();
         if (length < 0 || length > LONGEST_PROFILE) {
-            throw new IOException("a profile of " + length + " bytes");
+            throw new StreamCorruptedException("a profile of " + length + " bytes");
         }
         return new Done(width, height, channels, bits, in.readNBytes(length));
     }

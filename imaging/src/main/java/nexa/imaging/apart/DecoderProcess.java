@@ -4,9 +4,10 @@ import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
-import java.io.EOFException;
 import java.io.IOException;
+import java.io.StreamCorruptedException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -49,7 +50,7 @@ final class DecoderProcess implements AutoCloseable {
     static DecoderProcess start() throws IOException {
         Path java = Path.of(System.getProperty("java.home"), "bin", isWindows() ? "java.exe" : "java");
         if (!Files.isExecutable(java)) {
-            throw new IOException("no " + java);
+            throw new NoSuchFileException(java.toString());
         }
         List<String> command = new ArrayList<>(List.of(java.toString()));
         command.addAll(SETTINGS);
@@ -60,7 +61,7 @@ final class DecoderProcess implements AutoCloseable {
         try {
             started.within(START, () -> {
                 if (started.answers.readByte() != DecoderMain.READY) {
-                    throw new IOException("not the process that was expected");
+                    throw new StreamCorruptedException("not the process that was expected");
                 }
                 return true;
             });
@@ -109,7 +110,7 @@ final class DecoderProcess implements AutoCloseable {
             if (isLate.get()) {
                 throw new TooSlowException(limit);
             }
-            throw ended instanceof EOFException ? new IOException("the process ended", ended) : ended;
+            throw ended;
         } finally {
             end.cancel(false);
         }

@@ -3,6 +3,7 @@ package nexa.imaging.codec;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Kind;
@@ -79,6 +80,15 @@ final class RawDataCodec implements PhotoCodec {
             return Brightness.of(shown.picture());
         } catch (IOException unreadable) { // then it is as light as the data are
             return 0;
+        }
+    }
+
+    @Override
+    public List<EmbeddedJpeg> embedded(Path path) {
+        try {
+            return Readings.reading(path, RawFile::preview).stream().toList();
+        } catch (UnreadablePhotoException gone) { // said where its pixels are asked for
+            return List.of();
         }
     }
 

@@ -65,7 +65,13 @@ final class Readings {
         return PixelLimit.isExceeded(asShot)
                 ? Probe.unreadable(Trouble.Kind.TOO_LARGE)
                 : new Probe.Readable(new PhotoFacts(
-                        kind, asShot, 1, Headers.taken(headers), profile, remarks, CameraHeaders.read(headers)));
+                        kind,
+                        asShot,
+                        Headers.orientation(headers),
+                        Headers.taken(headers),
+                        profile,
+                        remarks,
+                        CameraHeaders.read(headers)));
     }
 
     private static Probe of(FileKind kind, PixelSize stored, int orientation, Metadata headers, Set<Remark> remarks) {

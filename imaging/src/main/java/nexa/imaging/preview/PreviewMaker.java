@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import nexa.core.geometry.Turn;
 import nexa.imaging.codec.JpegCodec;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
@@ -95,10 +96,12 @@ public record PreviewMaker(PhotoCodecs codecs) {
 
     private static Optional<Preview> decoded(Path file, PhotoFacts facts, EmbeddedJpeg preview, int longEdge) {
         Reduction reduction = Reduction.leaving(longEdge, preview.size().longEdge());
+        Turn toAsShot = Turn.ofExif(facts.exifOrientation()); // cameras lay them down as the photo itself
         try (Source source = JpegCodec.decode(file, preview.bytes(file), reduction);
-                Picture whole = source.picture().cutTo(facts.decoded().aspect());
+                Picture whole = source.picture()
+                        .cutTo(toAsShot.inverse().apply(facts.asShot()).aspect());
                 Picture small = whole.reducedTo(longEdge);
-                Picture turned = small.turned(facts.decodedToAsShot())) {
+                Picture turned = small.turned(toAsShot)) {
             return Optional.of(new Preview(turned.onWhite(), source.profile()));
         } catch (IOException | RuntimeException damaged) { // the photo itself is still to come
             LOG.info("A small picture in {} can't be read: {}", file, damaged.toString());

@@ -87,7 +87,7 @@ final class Journal implements AutoCloseable {
     static String key(Delivery delivery) {
         return Sha256.of(String.join(
                 "|",
-                delivery.photo().id() + " " + delivery.photo().fingerprint(),
+                delivery.photo().id() + " " + delivery.photo().pixels(),
                 delivery.format().name(),
                 delivery.framing().pose().toString(),
                 delivery.frame().toString(),

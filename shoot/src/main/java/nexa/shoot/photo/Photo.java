@@ -1,6 +1,7 @@
 package nexa.shoot.photo;
 
 import java.util.Optional;
+import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
@@ -14,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param fingerprint of the content
  */
 public record Photo(long id, String file, String fingerprint, Probe probe) {
+    private static final String DEVELOPED = "-data";
+
     /** Thousands of photos are looked up at every step of a gesture; ids tell nearly all of them apart. */
     @Override
     public boolean equals(@Nullable Object other) {
@@ -40,6 +43,13 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
 
     public boolean isReadable() {
         return facts().isPresent();
+    }
+
+    /** What its pixels are remembered by: its content, and which of the pictures in it is shown. */
+    public String pixels() {
+        boolean isDeveloped =
+                facts().filter(facts -> facts.kind() == FileKind.RAW_DATA).isPresent();
+        return isDeveloped ? fingerprint + DEVELOPED : fingerprint;
     }
 
     /** The file's name without folders and extension. */

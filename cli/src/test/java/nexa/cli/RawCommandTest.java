@@ -1,0 +1,80 @@
+package nexa.cli;
+
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import nexa.imaging.RawMaker;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.deliver.Encoder;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.system.SystemLibrary;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+class RawCommandTest extends CommandTest {
+    private static final RawMaker.Light LIGHT = (x, y) -> new double[] {0.1 + 0.5 * x, 0.1 + 0.5 * y, 0.3};
+
+    private byte[] raw;
+
+    @BeforeEach
+    void makeRaw() throws IOException {
+        assumeTrue(SystemLibrary.raw().isPresent(), "LibRaw is not installed");
+        try (Picture scene = TestPhotos.scene(1200, 800)) {
+            raw = RawMaker.of(1500, 1000).preview(Encoder.plainJpeg(scene, 90)).bytes(LIGHT);
+        }
+        Files.write(folder.resolve("k.dng"), raw);
+    }
+
+    private void assertShows(JsonNode row, String shows, int width) {
+        assertEquals(shows, row.get("shows").asText());
+        assertEquals(width, row.get("width").asInt());
+    }
+
+    @Test
+    void listsRawFiles_andShowsTheOtherPicture_withoutTouchingTheFile() throws IOException {
+        JsonNode rows = json("raw", shoot());
+        assertEquals(1, rows.size(), "the others are no raw files");
+        assertShows(rows.get(0), "camera", 1200);
+        assertShows(json("raw", shoot(), "--show", "data").get(0), "data", 1500);
+        assertShows(json("raw", shoot()).get(0), "data", 1500);
+        Files.move(folder.resolve("k.dng"), folder.resolve("renamed.dng"));
+        assertShows(json("raw", shoot()).get(0), "data", 1500);
+        assertShows(json("raw", shoot(), "--show", "camera").get(0), "camera", 1200);
+        assertArrayEquals(raw, Files.readAllBytes(folder.resolve("renamed.dng")));
+    }
+
+    @Test
+    void rawFilesThatComeIn_showWhatIsUsual() throws IOException {
+        assertShows(json("raw", shoot(), "--usual", "data").get(0), "camera", 1200);
+        Files.write(folder.resolve("later.dng"), RawMaker.of(600, 400).black(3).bytes(LIGHT));
+        JsonNode rows = json("raw", shoot());
+        assertShows(rows.get(0), "camera", 1200);
+        assertShows(rows.get(1), "data", 600);
+    }
+
+    @Test
+    void rawFileWithoutPicture_hasOnlyItsData() throws IOException {
+        Files.write(folder.resolve("k.dng"), RawMaker.of(600, 400).bytes(LIGHT));
+        assertShows(json("raw", shoot()).get(0), "data", 600);
+        assertShows(rows(1, "raw", shoot(), "--show", "camera").get(0), "data", 600);
+        assertTrue(said().contains("without a preview"), said());
+    }
+
+    @Test
+    void developedRaw_isDelivered() throws IOException {
+        json("formats", shoot(), "--add", "Square=1:1");
+        json("raw", shoot(), "--show", "data");
+        Path out = base.resolve("out");
+        json("handover", shoot(), "--out", out.toString(), "--photo", "k.dng");
+        try (var files = Files.walk(out)) {
+            assertEquals(
+                    1, files.filter(file -> file.toString().endsWith(".jpg")).count());
+        }
+    }
+}
