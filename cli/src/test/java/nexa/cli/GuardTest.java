@@ -46,7 +46,7 @@ class GuardTest {
             call -> call.getTargetOwner().isEquivalentTo(Files.class) && WRITING.contains(call.getName()));
 
     /**
-     * Nexa's own files (store, previews, settings, log, the demo's copy, the warming picture) are no business of the guard;
+     * Nexa's own files (store, previews, settings, log, the demo's copy, the warming picture, pixels that come from another process) are no business of the guard;
      * the journal asks it first.
      */
     @ArchTest
@@ -70,6 +70,8 @@ class GuardTest {
             .doNotHaveFullyQualifiedName("nexa.shoot.DemoCamera")
             .and()
             .doNotHaveFullyQualifiedName("nexa.desktop.Warming")
+            .and()
+            .doNotHaveFullyQualifiedName("nexa.imaging.apart.PixelFile")
             .should()
             .callMethodWhere(WRITES);
 

@@ -21,7 +21,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
-import nexa.shoot.raw.RawPicture;
+import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.Fingerprint;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.store.StoredPhoto;

@@ -42,7 +42,7 @@ import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.edit.History;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.photo.Photo;
-import nexa.shoot.raw.RawPicture;
+import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.scan.DeliverySeal;

@@ -25,7 +25,7 @@ import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.imaging.colour.Profile;
-import nexa.shoot.raw.RawPicture;
+import nexa.shoot.photo.RawPicture;
 import nexa.words.Languages;
 import nexa.words.Words;
 

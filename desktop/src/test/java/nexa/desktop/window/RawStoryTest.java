@@ -21,7 +21,7 @@ import nexa.imaging.RawMaker;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.system.SystemLibrary;
 import nexa.shoot.photo.Photo;
-import nexa.shoot.raw.RawPicture;
+import nexa.shoot.photo.RawPicture;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 

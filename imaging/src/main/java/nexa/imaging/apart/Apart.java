@@ -6,9 +6,6 @@ import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGB2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.io.IOException;
-import java.nio.MappedByteBuffer;
-import java.nio.channels.FileChannel;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Optional;
@@ -57,18 +54,16 @@ public final class Apart {
      */
     public Decoded decode(Path file, Kind kind, PixelSize size, Reduction reduction, double brightness)
             throws UnreadablePhotoException {
-        Path pixels = temporary(file);
-        try {
-            Order order = new Order(kind, file.toAbsolutePath(), reduction.factor(), brightness, Optional.of(pixels));
+        try (PixelFile pixels = PixelFile.create()) {
+            Order order =
+                    new Order(kind, file.toAbsolutePath(), reduction.factor(), brightness, Optional.of(pixels.path()));
             Answer.Done done = ask(order, limit(kind, size));
             return new Decoded(picture(pixels, done), done.icc());
         } catch (UnreadablePhotoException refused) {
             throw refused;
-        } catch (IOException failed) {
-            LOG.info("The pixels of {} can't be taken over", file, failed);
+        } catch (IOException full) {
+            LOG.info("The pixels of {} can't be taken over", file, full);
             throw unreadable(file, Trouble.Kind.READ_FAILED);
-        } finally {
-            delete(pixels);
         }
     }
 
@@ -114,42 +109,22 @@ public final class Apart {
         return new UnreadablePhotoException(file, Trouble.of(kind));
     }
 
-    private static Path temporary(Path file) throws UnreadablePhotoException {
-        try {
-            return Files.createTempFile("nexa-pixels", null);
-        } catch (IOException full) {
-            LOG.info("No temporary file for the pixels of {}", file, full);
-            throw unreadable(file, Trouble.Kind.READ_FAILED);
-        }
-    }
-
-    private static void delete(Path pixels) {
-        try {
-            Files.deleteIfExists(pixels);
-        } catch (IOException kept) { // in the system's folder for such files
-            LOG.info("{} stays", pixels, kept);
-        }
-    }
-
     /** Copies the pixels, so that the file is no longer needed; band by band, since no buffer is longer than 2 GiB. */
-    private static Picture picture(Path file, Answer.Done done) throws IOException {
+    private static Picture picture(PixelFile file, Answer.Done done) throws IOException {
         int channels = done.channels();
         int type = done.bits() == 16 ? CV_16UC(channels) : CV_8UC(channels);
         long row = (long) done.width() * channels * done.bits() / Byte.SIZE;
         Mat whole = new Mat(done.height(), done.width(), type);
-        try (FileChannel channel = FileChannel.open(file)) {
-            int rows = (int) Math.max(1, BAND / row);
-            for (int y = 0; y < done.height(); y += rows) {
-                int count = Math.min(rows, done.height() - y);
-                MappedByteBuffer bytes = channel.map(FileChannel.MapMode.READ_ONLY, y * row, count * row);
-                try (BytePointer pointer = new BytePointer(bytes);
-                        Mat band = new Mat(count, done.width(), type, pointer);
-                        Mat target = whole.rowRange(y, y + count)) {
-                    if (channels == 3) {
-                        cvtColor(band, target, COLOR_RGB2BGR);
-                    } else {
-                        band.copyTo(target);
-                    }
+        int rows = (int) Math.max(1, BAND / row);
+        for (int y = 0; y < done.height(); y += rows) {
+            int count = Math.min(rows, done.height() - y);
+            try (BytePointer bytes = new BytePointer(file.read(y * row, count * row));
+                    Mat band = new Mat(count, done.width(), type, bytes);
+                    Mat target = whole.rowRange(y, y + count)) {
+                if (channels == 3) {
+                    cvtColor(band, target, COLOR_RGB2BGR);
+                } else {
+                    band.copyTo(target);
                 }
             }
         }

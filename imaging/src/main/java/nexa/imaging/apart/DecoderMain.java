@@ -6,10 +6,7 @@ import java.io.DataOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.PrintStream;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.apart.decoder.Decoders;
 import nexa.imaging.apart.decoder.Pixels;
@@ -20,8 +17,6 @@ import nexa.imaging.file.Trouble;
 public final class DecoderMain {
     /** What it says when all is loaded, so that starting it does not count as decoding. */
     static final int READY = 0x4E;
-
-    private static final int BAND = 8 << 20;
 
     private DecoderMain() {}
 
@@ -68,30 +63,9 @@ public final class DecoderMain {
     }
 
     private static Answer written(Pixels pixels, Path target) throws IOException {
-        try (FileChannel channel = FileChannel.open(target, StandardOpenOption.WRITE)) {
-            if (pixels.stride() == pixels.row()) {
-                long length = pixels.row() * pixels.height();
-                for (long at = 0; at < length; at += BAND) {
-                    write(
-                            channel,
-                            pixels.memory()
-                                    .asSlice(pixels.start() + at, Math.min(BAND, length - at))
-                                    .asByteBuffer());
-                }
-            } else {
-                for (int y = 0; y < pixels.height(); y++) {
-                    write(channel, pixels.row(y).asByteBuffer());
-                }
-            }
-        }
+        PixelFile.write(target, pixels);
         byte[] icc = pixels.icc();
         return new Answer.Done(
                 pixels.width(), pixels.height(), pixels.channels(), pixels.bits(), icc == null ? new byte[0] : icc);
-    }
-
-    private static void write(FileChannel channel, ByteBuffer bytes) throws IOException {
-        while (bytes.hasRemaining()) {
-            channel.write(bytes);
-        }
     }
 }

@@ -10,6 +10,7 @@ import nexa.imaging.file.Trouble;
 import nexa.shoot.Arrivals;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.photo.RawPicture;
 
 /** Shows other pictures of raw files. Crops stay: they hold on to the photo's content. */
 public final class Developing {

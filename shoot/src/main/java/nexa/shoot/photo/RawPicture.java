@@ -1,11 +1,10 @@
-package nexa.shoot.raw;
+package nexa.shoot.photo;
 
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
-import nexa.shoot.photo.Photo;
 
 /** A picture of a raw file. */
 public enum RawPicture {
