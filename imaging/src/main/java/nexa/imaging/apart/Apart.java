@@ -6,9 +6,10 @@ import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGB2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.io.IOException;
+import java.lang.foreign.Arena;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.Optional;
+import java.util.Objects;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.apart.DecoderProcess.TooSlowException;
 import nexa.imaging.apart.decoder.Kind;
@@ -18,6 +19,7 @@ import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -54,17 +56,8 @@ public final class Apart {
      */
     public Decoded decode(Path file, Kind kind, PixelSize size, Reduction reduction, double brightness)
             throws UnreadablePhotoException {
-        try (PixelFile pixels = PixelFile.create()) {
-            Order order =
-                    new Order(kind, file.toAbsolutePath(), reduction.factor(), brightness, Optional.of(pixels.path()));
-            Answer.Done done = ask(order, limit(kind, size));
-            return new Decoded(picture(pixels, done), done.icc());
-        } catch (UnreadablePhotoException refused) {
-            throw refused;
-        } catch (IOException full) {
-            LOG.info("The pixels of {} can't be taken over", file, full);
-            throw unreadable(file, Trouble.Kind.READ_FAILED);
-        }
+        Order order = Order.pixels(kind, file.toAbsolutePath(), reduction.factor(), brightness);
+        return ask(order, limit(kind, size), (done, pixels) -> new Decoded(picture(pixels, done), done.icc()));
     }
 
     /**
@@ -73,43 +66,52 @@ public final class Apart {
      * @throws UnreadablePhotoException if it can't be developed
      */
     public PixelSize rawSize(Path file) throws UnreadablePhotoException {
-        Answer.Done done = ask(new Order(Kind.RAW, file.toAbsolutePath(), 1, 0, Optional.empty()), ALWAYS);
-        return new PixelSize(done.width(), done.height());
+        return ask(
+                Order.rawSize(file.toAbsolutePath()),
+                ALWAYS,
+                (done, pixels) -> new PixelSize(done.width(), done.height()));
     }
 
     private static Duration limit(Kind kind, PixelSize size) {
         return ALWAYS.plus(kind.slowestMegapixel().multipliedBy(size.area() / 1_000_000));
     }
 
-    private Answer.Done ask(Order order, Duration limit) throws UnreadablePhotoException {
-        Answer answer = answer(order, limit);
-        return switch (answer) {
-            case Answer.Done done -> done;
-            case Answer.Refused(Trouble.Kind kind, String detail) -> {
-                LOG.info("{} is refused: {}", order.file(), detail);
-                throw unreadable(order.file(), kind);
-            }
-        };
+    /** What is made of what a process did. */
+    @FunctionalInterface
+    private interface Made<T> {
+        T of(Answer.Done done, PixelFile pixels) throws IOException;
     }
 
-    private Answer answer(Order order, Duration limit) {
+    /** @param <T> what is made, or the refusal */
+    private record Outcome<T>(@Nullable T made, Answer.@Nullable Refused refused) {}
+
+    private <T> T ask(Order order, Duration limit, Made<T> made) throws UnreadablePhotoException {
+        Outcome<T> outcome = outcome(order, limit, made);
+        if (outcome.made() != null) {
+            return outcome.made();
+        }
+        Answer.Refused refused = Objects.requireNonNull(outcome.refused());
+        LOG.info("{} is refused: {}", order.file(), refused.detail());
+        throw new UnreadablePhotoException(order.file(), Trouble.of(refused.kind()));
+    }
+
+    private <T> Outcome<T> outcome(Order order, Duration limit, Made<T> made) {
         for (int attempt = 1; attempt <= TRIES; attempt++) {
             try {
-                return pool.ask(order, limit);
+                return pool.ask(order, limit, (answer, pixels) -> switch (answer) {
+                    case Answer.Done done -> new Outcome<>(made.of(done, pixels), null);
+                    case Answer.Refused refused -> new Outcome<T>(null, refused);
+                });
             } catch (TooSlowException hung) {
-                return new Answer.Refused(Trouble.Kind.DECODER_FAILED, hung.toString());
+                return new Outcome<>(null, new Answer.Refused(Trouble.Kind.DECODER_FAILED, hung.toString()));
             } catch (IOException ended) {
                 LOG.info("Decoding {} ended its process", order.file(), ended);
             }
         }
-        return new Answer.Refused(Trouble.Kind.DECODER_FAILED, "not in " + TRIES + " tries");
+        return new Outcome<>(null, new Answer.Refused(Trouble.Kind.DECODER_FAILED, "not in " + TRIES + " tries"));
     }
 
-    private static UnreadablePhotoException unreadable(Path file, Trouble.Kind kind) {
-        return new UnreadablePhotoException(file, Trouble.of(kind));
-    }
-
-    /** Copies the pixels, so that the file is no longer needed; band by band, since no buffer is longer than 2 GiB. */
+    /** Copies the pixels, since the next order overwrites them; band by band, since no buffer is longer than 2 GiB. */
     private static Picture picture(PixelFile file, Answer.Done done) throws IOException {
         int channels = done.channels();
         int type = done.bits() == 16 ? CV_16UC(channels) : CV_8UC(channels);
@@ -118,7 +120,9 @@ public final class Apart {
         int rows = (int) Math.max(1, BAND / row);
         for (int y = 0; y < done.height(); y += rows) {
             int count = Math.min(rows, done.height() - y);
-            try (BytePointer bytes = new BytePointer(file.read(y * row, count * row));
+            try (Arena arena = Arena.ofConfined();
+                    BytePointer bytes = new BytePointer(
+                            file.read(y * row, count * row, arena).asByteBuffer());
                     Mat band = new Mat(count, done.width(), type, bytes);
                     Mat target = whole.rowRange(y, y + count)) {
                 if (channels == 3) {

@@ -6,7 +6,7 @@ import java.io.DataOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.PrintStream;
-import java.nio.file.Path;
+import java.nio.channels.FileChannel;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.apart.decoder.Decoders;
 import nexa.imaging.apart.decoder.Pixels;
@@ -20,7 +20,14 @@ public final class DecoderMain {
 
     private DecoderMain() {}
 
+    /** @param arguments the file that pixels are written into */
     public static void main(String[] arguments) throws IOException {
+        try (FileChannel pixels = PixelFile.toWrite(arguments[0])) {
+            run(pixels);
+        }
+    }
+
+    private static void run(FileChannel target) throws IOException {
         DataInputStream in = new DataInputStream(System.in);
         DataOutputStream out = new DataOutputStream(new BufferedOutputStream(System.out));
         System.setOut(new PrintStream(System.err)); // whoever prints does not disturb the answers
@@ -35,13 +42,13 @@ public final class DecoderMain {
             } catch (EOFException finished) { // the other process needs no more, or is gone
                 return;
             }
-            Answer.write(answer(decoders, order), out);
+            Answer.write(answer(decoders, order, target), out);
         }
     }
 
-    private static Answer answer(Decoders decoders, Order order) {
+    private static Answer answer(Decoders decoders, Order order, FileChannel target) {
         try {
-            if (order.pixels().isEmpty()) {
+            if (order.sizeOnly()) {
                 PixelSize size = decoders.rawSize(order.file());
                 return new Answer.Done(size.width(), size.height(), 0, 0, new byte[0]);
             }
@@ -51,7 +58,7 @@ public final class DecoderMain {
                     order.file(),
                     order.factor(),
                     order.brightness(),
-                    pixels -> done[0] = written(pixels, order.pixels().get()));
+                    pixels -> done[0] = written(pixels, target));
             return done[0];
         } catch (Refusal refusal) {
             return new Answer.Refused(refusal.kind(), String.valueOf(refusal.getMessage()));
@@ -62,7 +69,7 @@ public final class DecoderMain {
         }
     }
 
-    private static Answer written(Pixels pixels, Path target) throws IOException {
+    private static Answer written(Pixels pixels, FileChannel target) throws IOException {
         PixelFile.write(target, pixels);
         byte[] icc = pixels.icc();
         return new Answer.Done(

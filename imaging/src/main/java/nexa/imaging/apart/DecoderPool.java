@@ -23,20 +23,27 @@ final class DecoderPool {
         places = new Semaphore(most);
     }
 
+    /** What is made of an answer, while the process does nothing else. */
+    @FunctionalInterface
+    interface Use<T> {
+        T of(Answer answer, PixelFile pixels) throws IOException;
+    }
+
     /**
      * Has an order done.
      *
      * @throws IOException if the process ended, was too slow or could not be started
      */
-    Answer ask(Order order, Duration limit) throws IOException {
+    <T> T ask(Order order, Duration limit, Use<T> use) throws IOException {
         places.acquireUninterruptibly();
         try {
             DecoderProcess process = taken();
             boolean isGood = false;
             try {
                 Answer answer = process.ask(order, limit);
+                T used = use.of(answer, process.pixels());
                 isGood = true;
-                return answer;
+                return used;
             } finally {
                 if (isGood) {
                     giveBack(process);

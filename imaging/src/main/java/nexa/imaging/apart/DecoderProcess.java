@@ -28,6 +28,7 @@ final class DecoderProcess implements AutoCloseable {
             "--sun-misc-unsafe-memory-access=allow");
 
     private final Process process;
+    private final PixelFile pixels;
     private final DataOutputStream orders;
     private final DataInputStream answers;
 
@@ -40,8 +41,9 @@ final class DecoderProcess implements AutoCloseable {
         }
     }
 
-    private DecoderProcess(Process process) {
+    private DecoderProcess(Process process, PixelFile pixels) {
         this.process = process;
+        this.pixels = pixels;
         this.orders = new DataOutputStream(new BufferedOutputStream(process.getOutputStream()));
         this.answers = new DataInputStream(new BufferedInputStream(process.getInputStream()));
     }
@@ -54,22 +56,39 @@ final class DecoderProcess implements AutoCloseable {
         }
         List<String> command = new ArrayList<>(List.of(java.toString()));
         command.addAll(SETTINGS);
-        command.addAll(List.of("-cp", System.getProperty("java.class.path"), DecoderMain.class.getName()));
-        DecoderProcess started = new DecoderProcess(new ProcessBuilder(command)
-                .redirectError(ProcessBuilder.Redirect.DISCARD)
-                .start());
+        PixelFile pixels = PixelFile.create();
+        command.addAll(List.of(
+                "-cp",
+                System.getProperty("java.class.path"),
+                DecoderMain.class.getName(),
+                pixels.path().toString()));
+        DecoderProcess started = new DecoderProcess(
+                new ProcessBuilder(command)
+                        .redirectError(ProcessBuilder.Redirect.DISCARD)
+                        .start(),
+                pixels);
         try {
-            started.within(START, () -> {
-                if (started.answers.readByte() != DecoderMain.READY) {
-                    throw new StreamCorruptedException("not the process that was expected");
-                }
-                return true;
-            });
+            started.awaitReady();
         } catch (IOException failed) {
             started.close();
             throw failed;
         }
         return started;
+    }
+
+    private void awaitReady() throws IOException {
+        within(START, () -> {
+            if (answers.readByte() != DecoderMain.READY) {
+                throw new StreamCorruptedException("not the process that was expected");
+            }
+            return true;
+        });
+        pixels.hide();
+    }
+
+    /** Where the pixels of the last order are, until the next. */
+    PixelFile pixels() {
+        return pixels;
     }
 
     private static boolean isWindows() {
@@ -128,5 +147,6 @@ final class DecoderProcess implements AutoCloseable {
     @Override
     public void close() {
         process.destroyForcibly();
+        pixels.close();
     }
 }

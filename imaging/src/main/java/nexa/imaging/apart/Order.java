@@ -4,7 +4,6 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.Optional;
 import nexa.imaging.apart.decoder.Kind;
 
 /**
@@ -12,25 +11,28 @@ import nexa.imaging.apart.decoder.Kind;
  *
  * @param factor 1, 2, 4 or 8: how much smaller the pixels may be
  * @param brightness of raw data: how light the camera showed it, 0 to 1; 0 if that is not known
- * @param pixels the file they are to be written into; empty if only the size is wanted
+ * @param sizeOnly whether no pixels are wanted
  */
-record Order(Kind kind, Path file, int factor, double brightness, Optional<Path> pixels) {
+record Order(Kind kind, Path file, int factor, double brightness, boolean sizeOnly) {
+    static Order pixels(Kind kind, Path file, int factor, double brightness) {
+        return new Order(kind, file, factor, brightness, false);
+    }
+
+    static Order rawSize(Path file) {
+        return new Order(Kind.RAW, file, 1, 0, true);
+    }
+
     void write(DataOutputStream out) throws IOException {
         out.writeByte(kind.ordinal());
         out.writeUTF(file.toString());
         out.writeByte(factor);
         out.writeDouble(brightness);
-        out.writeUTF(pixels.map(Path::toString).orElse(""));
+        out.writeBoolean(sizeOnly);
         out.flush();
     }
 
     static Order read(DataInputStream in) throws IOException {
-        Kind kind = Kind.values()[in.readByte()];
-        Path file = Path.of(in.readUTF());
-        int factor = in.readByte();
-        double brightness = in.readDouble();
-        String pixels = in.readUTF();
         return new Order(
-                kind, file, factor, brightness, pixels.isEmpty() ? Optional.empty() : Optional.of(Path.of(pixels)));
+                Kind.values()[in.readByte()], Path.of(in.readUTF()), in.readByte(), in.readDouble(), in.readBoolean());
     }
 }

@@ -1,8 +1,9 @@
 package nexa.imaging.apart;
 
 import java.io.IOException;
+import java.lang.foreign.Arena;
+import java.lang.foreign.MemorySegment;
 import java.nio.ByteBuffer;
-import java.nio.MappedByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,15 +12,21 @@ import nexa.imaging.apart.decoder.Pixels;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** A temporary file of the system's, by which pixels come from one process to another; gone when it is closed. */
+/**
+ * A temporary file of the system's, by which pixels come from one process to another: always the same one, since the
+ * system then need not find new memory for each picture. Where a file can lose its name while it is open, it does so at
+ * once, and goes with the processes however they end.
+ */
 final class PixelFile implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(PixelFile.class);
     private static final int BAND = 8 << 20;
 
     private final Path path;
+    private final FileChannel channel;
 
-    private PixelFile(Path path) {
+    private PixelFile(Path path) throws IOException {
         this.path = path;
+        this.channel = FileChannel.open(path);
     }
 
     /** A new one. */
@@ -31,45 +38,56 @@ final class PixelFile implements AutoCloseable {
         return path;
     }
 
-    /** Bytes of it, at most 2 GiB. */
-    MappedByteBuffer read(long start, long length) throws IOException {
-        try (FileChannel channel = FileChannel.open(path)) {
-            return channel.map(FileChannel.MapMode.READ_ONLY, start, length);
+    /** Called when both processes have it open: nobody else needs its name. */
+    void hide() {
+        try {
+            Files.deleteIfExists(path);
+        } catch (IOException kept) { // in the system's folder for such files; by some systems as long as it is open
+            LOG.info("{} stays", path, kept);
         }
     }
 
-    /** Writes rows one after the other into a file that another process created. */
-    static void write(Path created, Pixels pixels) throws IOException {
-        try (FileChannel channel = FileChannel.open(created, StandardOpenOption.WRITE)) {
-            if (pixels.stride() == pixels.row()) {
-                long length = pixels.row() * pixels.height();
-                for (long at = 0; at < length; at += BAND) {
-                    write(
-                            channel,
-                            pixels.memory()
-                                    .asSlice(pixels.start() + at, Math.min(BAND, length - at))
-                                    .asByteBuffer());
-                }
-            } else {
-                for (int y = 0; y < pixels.height(); y++) {
-                    write(channel, pixels.row(y).asByteBuffer());
-                }
+    /** Bytes of it. */
+    MemorySegment read(long start, long length, Arena arena) throws IOException {
+        return channel.map(FileChannel.MapMode.READ_ONLY, start, length, arena);
+    }
+
+    /** Writes rows one after the other from the beginning. */
+    static void write(FileChannel target, Pixels pixels) throws IOException {
+        target.position(0);
+        if (pixels.stride() == pixels.row()) {
+            long length = pixels.row() * pixels.height();
+            for (long at = 0; at < length; at += BAND) {
+                write(
+                        target,
+                        pixels.memory()
+                                .asSlice(pixels.start() + at, Math.min(BAND, length - at))
+                                .asByteBuffer());
+            }
+        } else {
+            for (int y = 0; y < pixels.height(); y++) {
+                write(target, pixels.row(y).asByteBuffer());
             }
         }
     }
 
-    private static void write(FileChannel channel, ByteBuffer bytes) throws IOException {
+    /** In the process that writes. */
+    static FileChannel toWrite(String path) throws IOException {
+        return FileChannel.open(Path.of(path), StandardOpenOption.WRITE);
+    }
+
+    private static void write(FileChannel target, ByteBuffer bytes) throws IOException {
         while (bytes.hasRemaining()) {
-            channel.write(bytes);
+            target.write(bytes);
         }
     }
 
     @Override
     public void close() {
-        try {
-            Files.deleteIfExists(path);
-        } catch (IOException kept) { // in the system's folder for such files
-            LOG.info("{} stays", path, kept);
+        try (channel) {
+            hide();
+        } catch (IOException unclosed) {
+            LOG.info("{} does not close well", path, unclosed);
         }
     }
 }

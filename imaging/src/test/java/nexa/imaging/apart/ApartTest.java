@@ -12,7 +12,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import nexa.core.geometry.PixelSize;
@@ -45,7 +44,7 @@ class ApartTest {
     }
 
     private Order order() {
-        return new Order(Kind.RAW, raw, 1, 0, Optional.empty());
+        return Order.rawSize(raw);
     }
 
     private static void assertSize(Answer answer) {
@@ -57,7 +56,7 @@ class ApartTest {
     void process_answersOneOrderAfterTheOther() throws IOException {
         try (DecoderProcess process = DecoderProcess.start()) {
             assertSize(process.ask(order(), LONG));
-            Order missing = new Order(Kind.RAW, folder.resolve("none.dng"), 1, 0, Optional.empty());
+            Order missing = Order.rawSize(folder.resolve("none.dng"));
             assertEquals(
                     Trouble.Kind.READ_FAILED,
                     assertInstanceOf(Answer.Refused.class, process.ask(missing, LONG))
