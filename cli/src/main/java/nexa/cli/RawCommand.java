@@ -11,6 +11,7 @@ import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
 import nexa.shoot.raw.Developing;
 import nexa.shoot.raw.Developing.Developed;
+import nexa.shoot.scan.PairShown;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -19,7 +20,7 @@ import picocli.CommandLine.Option;
 @Command(
         name = "raw",
         description = "List raw files and which picture of them is shown, or show another one.",
-        footer = "Crops stay when another picture is shown. Nothing changes without --show or --usual.")
+        footer = "Crops stay when another picture is shown. Nothing changes without --show, --usual or --pairs.")
 final class RawCommand extends ShootCommand {
     @Option(names = "--photo", paramLabel = "GLOB", description = "Only photos whose file or path matches; else all.")
     private List<String> globs = new ArrayList<>();
@@ -36,9 +37,16 @@ final class RawCommand extends ShootCommand {
             description = "Which of them raw files show that come into the folder from now on.")
     private @Nullable RawPicture usual;
 
+    @Option(
+            names = "--pairs",
+            paramLabel = "picture|raw|apart",
+            description = "A raw file with a JPEG or HEIC of its name is one photo that shows this file, or two photos;"
+                    + " from the next command on.")
+    private @Nullable PairShown pairs;
+
     @Override
     boolean edits() {
-        return picture != null || usual != null;
+        return picture != null || usual != null || pairs != null;
     }
 
     @Override
@@ -50,9 +58,12 @@ final class RawCommand extends ShootCommand {
         if (usual != null) {
             shoot.remember(RawPicture.SETTING, usual.setting());
         }
+        if (pairs != null) {
+            shoot.remember(PairShown.SETTING, pairs.setting());
+        }
         boolean allShown = picture == null || show(shoot, chosen, picture);
         List<Long> ids = chosen.stream().map(Photo::id).toList();
-        shoot.photos().stream().filter(photo -> ids.contains(photo.id())).forEach(photo -> add(rows, photo));
+        shoot.photos().stream().filter(photo -> ids.contains(photo.id())).forEach(photo -> add(shoot, rows, photo));
         return allShown;
     }
 
@@ -70,7 +81,7 @@ final class RawCommand extends ShootCommand {
         }
     }
 
-    private static void add(Rows rows, Photo photo) {
+    private static void add(Shoot shoot, Rows rows, Photo photo) {
         Optional<RawPicture> shown = RawPicture.of(photo);
         if (shown.isPresent()) {
             PixelSize size = photo.facts().map(PhotoFacts::asShot).orElseThrow();
@@ -78,7 +89,8 @@ final class RawCommand extends ShootCommand {
                     .with("photo", photo.file())
                     .with("shows", shown.get().setting())
                     .with("width", size.width())
-                    .with("height", size.height());
+                    .with("height", size.height())
+                    .with("with", shoot.companion(photo).orElse(null));
         }
     }
 }

@@ -236,6 +236,11 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     @Override
+    public void openAgain() {
+        session().ifPresent(session -> open(session.shoot().folder()));
+    }
+
+    @Override
     public void openAnother() {
         DirectoryChooser chooser = new DirectoryChooser();
         chooser.setTitle(Words.of("start.choose"));

@@ -1,8 +1,10 @@
 package nexa.desktop;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Supplier;
+import javafx.scene.layout.Region;
 import nexa.core.brief.Format;
 import nexa.desktop.brief.FormatPane;
 import nexa.desktop.brief.ShapePane;
@@ -27,6 +29,7 @@ import nexa.desktop.handover.PaperPane;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FilterPane;
 import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.pane.RawSettings;
 import nexa.desktop.pane.SettingsPane;
 import nexa.desktop.pane.StepsPane;
 import nexa.desktop.photo.PhotoLoader;
@@ -97,8 +100,11 @@ public final class Panes {
         return new ShelfPane(session, models.shelf(), done);
     }
 
-    public PaneLayer.Content settings() {
-        return new SettingsPane(session.settings(), loader, models.raw());
+    /** @param reopen opens the shoot again */
+    public PaneLayer.Content settings(Runnable reopen) {
+        Optional<Region> raw =
+                models.raw().hasAny() ? Optional.of(new RawSettings(models.raw(), reopen)) : Optional.empty();
+        return new SettingsPane(session.settings(), loader, raw);
     }
 
     public PaneLayer.Content steps() {

@@ -248,7 +248,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     @Override
     public void toggleSettings() {
-        layer.toggle(panes.settings(), header.settingsButton());
+        layer.toggle(panes.settings(actions::openAgain), header.settingsButton());
     }
 
     void search() {

@@ -32,7 +32,7 @@ import org.slf4j.LoggerFactory;
 /**
  * Joins the files of a scan with the photos already known: a file that did not change is known by its name; else one
  * with the same content is the same photo, renamed or moved; else one of the same name that was taken at the same moment is
- * the same photo, changed; the rest is new. Only changed, new and so far unreadable files are read.
+ * the same photo, changed; else the other file of its pair may have been the photo; the rest is new. Only changed, new and so far unreadable files are read.
  */
 public final class Recognition {
     private static final Logger LOG = LoggerFactory.getLogger(Recognition.class);
@@ -72,8 +72,11 @@ public final class Recognition {
      */
     public record Result(List<StoredPhoto> unchanged, List<StoredPhoto> changed) {}
 
-    /** @throws InterruptedException if interrupted while files are read */
-    public Result recognise(List<FoundFile> found) throws InterruptedException {
+    /**
+     * @param companions by a file's name that of the other file of the same photo
+     * @throws InterruptedException if interrupted while files are read
+     */
+    public Result recognise(List<FoundFile> found, Map<String, String> companions) throws InterruptedException {
         List<StoredPhoto> unchanged = found.stream()
                 .filter(this::isKnown)
                 .map(file -> byFile.get(file.file()))
@@ -83,7 +86,7 @@ public final class Recognition {
         unchanged.forEach(photo -> settled.add(photo.found().file()));
         List<Looked> looked = look(
                 found.stream().filter(file -> !settled.contains(file.file())).toList());
-        return new Result(unchanged, match(looked));
+        return new Result(unchanged, match(looked, companions));
     }
 
     /** Unreadable files are looked at again each time: a permission or a disk may be back. */
@@ -127,7 +130,7 @@ public final class Recognition {
         }
     }
 
-    private List<StoredPhoto> match(List<Looked> looked) {
+    private List<StoredPhoto> match(List<Looked> looked, Map<String, String> companions) {
         Map<FoundFile, StoredPhoto> matches = new HashMap<>();
         for (Looked each : looked) {
             claim(
@@ -145,6 +148,16 @@ public final class Recognition {
                     && mayBe(sameName, each)
                     && !recognised.contains(sameName.photo().id())) {
                 claim(matches, each, sameName);
+            }
+        }
+        for (Looked each : looked) {
+            StoredPhoto sameName = byFile.get(each.found.file());
+            StoredPhoto companion = byFile.get(companions.getOrDefault(each.found.file(), ""));
+            if (!matches.containsKey(each.found)
+                    && sameName == null
+                    && companion != null
+                    && !recognised.contains(companion.photo().id())) {
+                claim(matches, each, companion);
             }
         }
         return looked.stream()

@@ -41,6 +41,7 @@ import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.edit.History;
 import nexa.shoot.guard.WriteGuard;
+import nexa.shoot.photo.Joining;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.DeliveredFiles;
@@ -49,6 +50,8 @@ import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.FolderScan;
 import nexa.shoot.scan.FolderScan.Listing;
 import nexa.shoot.scan.FoundFile;
+import nexa.shoot.scan.PairShown;
+import nexa.shoot.scan.Pairs;
 import nexa.shoot.scan.RelativePath;
 import nexa.shoot.store.Store;
 import nexa.shoot.store.StoredPhoto;
@@ -90,6 +93,10 @@ public final class Shoot implements Framings, AutoCloseable {
     private final PhotoCodecs codecs;
     private final List<Told> told;
     private volatile int others;
+
+    /** By a photo's file the other one of its pair, both relative to the folder. */
+    private volatile Map<String, String> companions;
+
     private final Object editing = new Object();
 
     /** Held while what photos are asked for changes. */
@@ -101,7 +108,7 @@ public final class Shoot implements Framings, AutoCloseable {
     private volatile Brief brief;
 
     /** What opening found; whole if that is all there is. */
-    private record Scanned(List<StoredPhoto> photos, boolean whole, int others) {}
+    private record Scanned(List<StoredPhoto> photos, boolean whole, int others, Map<String, String> companions) {}
 
     private Shoot(
             Path folder,
@@ -130,6 +137,7 @@ public final class Shoot implements Framings, AutoCloseable {
         this.locations = locations;
         this.codecs = codecs;
         this.others = scanned.others();
+        this.companions = scanned.companions();
         this.told =
                 Stream.concat(files.told().stream(), store.spoiled().stream()).toList();
         this.saver = new Saver(store);
@@ -189,13 +197,49 @@ public final class Shoot implements Framings, AutoCloseable {
                     delivered,
                     files.mayWrite(),
                     mostNew);
-            return new Shoot(real, files, store, delivered, scanned, locations, codecs);
+            Shoot shoot = new Shoot(real, files, store, delivered, scanned, locations, codecs);
+            shoot.joinPairs(known);
+            return shoot;
         } catch (IOException | RuntimeException failed) {
             try (files) {
                 store.close();
             }
             throw failed;
         }
+    }
+
+    private static Map<String, String> names(Path folder, Pairs pairs) {
+        return pairs.companions().entrySet().stream()
+                .collect(Collectors.toUnmodifiableMap(
+                        pair -> RelativePath.of(folder, pair.getKey()),
+                        pair -> RelativePath.of(folder, pair.getValue())));
+    }
+
+    /** Both files of a pair may have been photos: then what was asked of either is asked of the one that shows, in one step. */
+    private void joinPairs(List<StoredPhoto> known) {
+        Map<String, StoredPhoto> byFile =
+                known.stream().collect(Collectors.toMap(each -> each.photo().file(), each -> each));
+        List<FramingChange> changes = new ArrayList<>();
+        for (Photo photo : photos) {
+            StoredPhoto other = byFile.get(companions.getOrDefault(photo.file(), ""));
+            if (other != null
+                    && other.photo().id() != photo.id()
+                    && !other.framing().equals(Framing.UNTOUCHED)) {
+                Framing before = framing(photo);
+                Framing joined =
+                        Joining.of(before, other.framing(), other.photo().name(), brief);
+                changes.add(new FramingChange(photo.id(), before, joined));
+                changes.add(new FramingChange(other.photo().id(), other.framing(), Framing.UNTOUCHED));
+            }
+        }
+        if (mayEdit()) {
+            apply(new Edit("edit.pairs", changes, null));
+        }
+    }
+
+    /** The other file of a photo's pair, relative to the folder; empty if it has none. */
+    public Optional<String> companion(Photo photo) {
+        return Optional.ofNullable(companions.get(photo.file()));
     }
 
     private static Set<String> names(List<StoredPhoto> known) {
@@ -230,16 +274,19 @@ public final class Shoot implements Framings, AutoCloseable {
     public Arrivals look(Predicate<FoundFile> settled, int mostNew) throws IOException, InterruptedException {
         Map<String, FoundFile> before = looked;
         Listing listing = FolderScan.list(folder, delivered);
-        Some some = Some.of(found(folder, listing), before, settled, mostNew);
+        Pairs pairs = Pairs.of(listing.photos(), PairShown.of(setting(PairShown.SETTING)));
+        Some some = Some.of(found(folder, pairs), before, settled, mostNew);
         List<FoundFile> found = some.files();
         others = listing.others();
+        companions = names(folder, pairs);
         keepCompared();
         Map<String, FoundFile> now = byFile(found);
         if (some.news() == 0) {
             whole = true;
             return Arrivals.NONE;
         }
-        Recognition.Result result = new Recognition(folder, saver.photos(), codecs, usualOfRaw()).recognise(found);
+        Recognition.Result result =
+                new Recognition(folder, saver.photos(), codecs, usualOfRaw()).recognise(found, companions);
         List<StoredPhoto> news = result.changed().stream()
                 .filter(photo -> !photo.found().equals(before.get(photo.found().file())))
                 .toList();
@@ -292,10 +339,10 @@ public final class Shoot implements Framings, AutoCloseable {
     }
 
     /** Two names that the system's encoding says alike are told apart by a number. */
-    private static List<FoundFile> found(Path folder, Listing listing) {
+    private static List<FoundFile> found(Path folder, Pairs pairs) {
         Set<String> names = new HashSet<>();
         List<FoundFile> found = new ArrayList<>();
-        for (Path file : listing.photos()) {
+        for (Path file : pairs.shown()) {
             FoundFile each = FoundFile.of(folder, file);
             FoundFile named = each;
             for (int n = 2; !names.add(named.file()); n++) {
@@ -311,17 +358,21 @@ public final class Shoot implements Framings, AutoCloseable {
             throws IOException {
         Map<String, FoundFile> before = recognition.known();
         Listing listing = FolderScan.list(folder, delivered);
-        Some some = Some.of(found(folder, listing), before, file -> true, mostNew);
+        Pairs pairs = Pairs.of(
+                listing.photos(),
+                PairShown.of(Optional.ofNullable(store.settings().get(PairShown.SETTING))));
+        Map<String, String> companions = names(folder, pairs);
+        Some some = Some.of(found(folder, pairs), before, file -> true, mostNew);
         List<FoundFile> found = some.files();
         try {
-            Recognition.Result result = recognition.recognise(found);
+            Recognition.Result result = recognition.recognise(found, companions);
             Collection<Delivered> compared = delivered.compared();
             if (save && !compared.isEmpty()) {
                 store.saveDeliveries(compared);
             }
             List<StoredPhoto> changed =
                     save ? store.save(result.changed()) : withPassingIds(result.changed(), new AtomicLong(-1));
-            return new Scanned(inOrder(found, result.unchanged(), changed), !some.more(), listing.others());
+            return new Scanned(inOrder(found, result.unchanged(), changed), !some.more(), listing.others(), companions);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
             throw new ToldException(Told.of("told.shoot.opening-was-stopped", folder), stopped);
@@ -415,7 +466,11 @@ public final class Shoot implements Framings, AutoCloseable {
     public WriteGuard guard() {
         return new WriteGuard(
                 folder,
-                photos.stream().map(this::fileOf).toList(),
+                Stream.concat(
+                                photos.stream().map(this::fileOf),
+                                companions.values().stream()
+                                        .flatMap(file -> RelativePath.resolve(folder, file).stream()))
+                        .toList(),
                 delivered::mayReplace,
                 List.of(locations.data(), locations.cache()));
     }

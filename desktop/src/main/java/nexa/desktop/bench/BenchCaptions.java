@@ -42,9 +42,9 @@ record BenchCaptions(
     }
 
     /** How the file's colours are read; the Wall says it too. */
-    private static String colours(Photo photo) {
+    private String colours(Photo photo) {
         return photo.facts()
-                .map(Looks::words)
+                .map(facts -> Looks.words(facts, session.shoot().companion(photo)))
                 .filter(words -> !words.isEmpty())
                 .map(words -> " · " + words)
                 .orElse("");

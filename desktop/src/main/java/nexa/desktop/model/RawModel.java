@@ -14,6 +14,7 @@ import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
 import nexa.shoot.raw.Developing;
 import nexa.shoot.raw.Developing.Developed;
+import nexa.shoot.scan.PairShown;
 import nexa.words.Words;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -53,10 +54,21 @@ public final class RawModel {
         return RawPicture.of(session.shoot().setting(RawPicture.SETTING));
     }
 
-    /** Whether the shoot has any raw file. */
+    /** Whether the shoot has any raw file, in a pair or alone. */
     public boolean hasAny() {
         return session.shoot().photos().stream()
-                .anyMatch(photo -> RawPicture.of(photo).isPresent());
+                .anyMatch(photo -> RawPicture.of(photo).isPresent()
+                        || session.shoot().companion(photo).isPresent());
+    }
+
+    /** What becomes of a raw file with a finished picture of its name. */
+    public PairShown pairs() {
+        return PairShown.of(session.shoot().setting(PairShown.SETTING));
+    }
+
+    /** Counts from the next time on that the shoot is opened. */
+    public void pair(PairShown shown) {
+        session.shoot().remember(PairShown.SETTING, shown.setting());
     }
 
     /** Of all photos, and of those that come in. */

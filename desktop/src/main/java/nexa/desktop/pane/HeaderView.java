@@ -39,6 +39,9 @@ public final class HeaderView extends HBox {
     public interface Actions {
         void openAnother();
 
+        /** Opens the open shoot once more. */
+        void openAgain();
+
         void nextSurround();
 
         void showKeys();

@@ -18,14 +18,11 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import javafx.util.StringConverter;
 import javafx.util.Subscription;
-import nexa.desktop.keys.Command;
-import nexa.desktop.model.RawModel;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.imaging.colour.Profile;
-import nexa.shoot.photo.RawPicture;
 import nexa.words.Languages;
 import nexa.words.Words;
 
@@ -43,8 +40,8 @@ public final class SettingsPane implements PaneLayer.Content {
     private final VBox node;
     private final Subscription subscription;
 
-    /** @param raw of the shoot that is open */
-    public SettingsPane(Settings all, PhotoLoader loader, RawModel raw) {
+    /** @param raw what is to be set about raw files; empty if there are none */
+    public SettingsPane(Settings all, PhotoLoader loader, Optional<Region> raw) {
         this.settings = all.pictures();
         this.loader = loader;
         ComboBox<Integer> memory =
@@ -82,45 +79,13 @@ public final class SettingsPane implements PaneLayer.Content {
                         "settings.arrivals",
                         box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
                         box("follow-arrivals", "settings.arrivals.follow", all.followArrivalsProperty())));
-        if (raw.hasAny()) {
-            node.getChildren().add(rawPart(raw));
-        }
+        raw.ifPresent(node.getChildren()::add);
         node.setPrefWidth(430);
         subscription = settings.screenProperty().subscribe(file -> showScreen());
         showUse();
     }
 
-    private static VBox rawPart(RawModel raw) {
-        ComboBox<RawPicture> box = new ComboBox<>();
-        box.setId("settings-raw");
-        box.getItems().setAll(RawPicture.values());
-        box.setConverter(new RawWords());
-        box.setValue(raw.usual());
-        box.setOnAction(event -> raw.showOfAll(box.getValue()));
-        Label said = new Label();
-        said.setId("settings-raw-said");
-        said.setWrapText(true);
-        said.textProperty().bind(raw.messageProperty());
-        said.managedProperty().bind(said.textProperty().isNotEmpty());
-        Label tip = new Label(Words.of("raw.tip", Command.RAW.usual().getFirst().label()));
-        tip.getStyleClass().add("note");
-        tip.setWrapText(true);
-        return part("raw.title", box, tip, said);
-    }
-
-    private static final class RawWords extends StringConverter<RawPicture> {
-        @Override
-        public String toString(RawPicture picture) {
-            return picture == null ? "" : Words.of("raw." + picture.setting());
-        }
-
-        @Override
-        public RawPicture fromString(String words) {
-            throw new UnsupportedOperationException("Pictures are chosen, not typed");
-        }
-    }
-
-    private static VBox part(String title, Node... content) {
+    static VBox part(String title, Node... content) {
         Label label = new Label(Words.of(title));
         label.getStyleClass().add("format-name");
         VBox part = new VBox(6, label);

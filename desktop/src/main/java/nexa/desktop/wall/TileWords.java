@@ -32,7 +32,10 @@ record TileWords(ShootModels models) {
     String explanation(Photo photo) {
         return Stream.of(
                         Looks.words(warnings(photo)),
-                        photo.facts().map(Looks::words).orElse(""))
+                        photo.facts()
+                                .map(facts ->
+                                        Looks.words(facts, session().shoot().companion(photo)))
+                                .orElse(""))
                 .filter(words -> !words.isEmpty())
                 .collect(Collectors.joining("\n"));
     }

@@ -1,6 +1,7 @@
 package nexa.desktop.widget;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -66,13 +67,24 @@ public final class Looks {
                 .collect(Collectors.joining(" · "));
     }
 
-    /** What one should know of how a photo's file is read, in one line. */
-    public static String words(PhotoFacts facts) {
-        String profile = facts.profile();
-        return Stream.concat(
+    /**
+     * What one should know of how a photo's file is read, in one line.
+     *
+     * @param companion the other file of its pair
+     */
+    public static String words(PhotoFacts facts, Optional<String> companion) {
+        String profile = facts.kind().decodesWithProfile() ? null : facts.profile(); // no profile of the file's own
+        return Stream.of(
+                        companion.map(file -> Words.of("pairs.with", ending(file))).stream(),
                         Stream.ofNullable(profile).filter(name -> !name.startsWith("sRGB")),
                         facts.remarks().stream().sorted().map(remark -> Words.of("remark", remark)))
+                .flatMap(words -> words)
                 .collect(Collectors.joining(" · "));
+    }
+
+    /** In capitals, as kinds of files are called. */
+    private static String ending(String file) {
+        return file.substring(file.lastIndexOf('.') + 1).toUpperCase(Locale.ROOT);
     }
 
     /** What an automatic level came to. */

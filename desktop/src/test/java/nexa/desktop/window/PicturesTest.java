@@ -18,7 +18,6 @@ import nexa.core.brief.FrameState;
 import nexa.core.carry.By;
 import nexa.core.carry.Part;
 import nexa.core.shape.Shape;
-import nexa.desktop.model.RawModel;
 import nexa.desktop.pane.SettingsPane;
 import nexa.desktop.session.MainView;
 import nexa.desktop.wall.PhotoTile;
@@ -199,7 +198,7 @@ class PicturesTest extends WindowTest {
                         session().settings(),
                         new nexa.desktop.photo.PhotoLoader(new nexa.shoot.preview.PreviewCache(
                                 folder.resolveSibling("other"), 1 << 20, new PreviewMaker(PhotoCodecs.STANDARD))),
-                        new RawModel(session(), Runnable::run, Runnable::run)))
+                        Optional.empty()))
                 .get();
         onFx(() -> pane.use(Optional.of(notes.toString())));
         assertEquals(

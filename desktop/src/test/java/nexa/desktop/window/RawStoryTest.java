@@ -22,6 +22,7 @@ import nexa.imaging.file.FileKind;
 import nexa.imaging.system.SystemLibrary;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
+import nexa.shoot.scan.PairShown;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 
@@ -92,5 +93,23 @@ class RawStoryTest extends WindowTest {
                 .getText()
                 .contains("One photo"));
         assertTrue(session().shoot().photos().stream().allMatch(Photo::isReadable));
+    }
+
+    @Test
+    void pair_isOnePhoto_andItsFilesAreTwoIfWanted(FxRobot robot) throws Exception {
+        Files.copy(DEMO.resolve("kiln_0201.jpg"), folder.resolve("kiln_0101.jpg"));
+        until(() -> session().shoot().photos().stream()
+                .anyMatch(photo -> photo.file().equals("kiln_0101.jpg")));
+        assertEquals(2, session().shoot().photos().size(), "the raw file and the picture that came are one");
+        press(robot, KeyCode.SHORTCUT, KeyCode.COMMA);
+        until(() -> robot.lookup("#settings-pairs").tryQuery().isPresent());
+        onFx(() -> {
+            @SuppressWarnings("unchecked")
+            ComboBox<PairShown> box = robot.lookup("#settings-pairs").queryAs(ComboBox.class);
+            box.setValue(PairShown.APART);
+        });
+        until(() -> window.session()
+                .filter(session -> session.shoot().photos().size() == 3)
+                .isPresent());
     }
 }
