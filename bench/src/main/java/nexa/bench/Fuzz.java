@@ -31,6 +31,15 @@ final class Fuzz {
 
     /** @param count of files; 0 = 20,000 */
     static void run(int count) throws IOException {
+        run(count, List.of());
+    }
+
+    /** The same of files made of those in a folder; raw ones are also developed. */
+    static void run(Path seeds) throws IOException {
+        run(0, List.of(seeds.toAbsolutePath().toString()));
+    }
+
+    private static void run(int count, List<String> seeds) throws IOException {
         int files = count == 0 ? USUAL : count;
         Path folder = Files.createTempDirectory("nexa-fuzz");
         Map<String, Integer> outcomes = new TreeMap<>();
@@ -38,7 +47,7 @@ final class Fuzz {
         long peak = 0;
         int next = 0;
         while (next < files) {
-            Process child = child(folder, next, files);
+            Process child = child(folder, next, files, seeds);
             try (BufferedReader lines =
                     new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
                 String line;
@@ -71,13 +80,14 @@ final class Fuzz {
                 peak / 1024);
     }
 
-    private static Process child(Path folder, int from, int to) throws IOException {
+    private static Process child(Path folder, int from, int to, List<String> seeds) throws IOException {
         List<String> command = new ArrayList<>();
         command.add(ProcessHandle.current().info().command().orElse("java"));
         command.addAll(List.of("-Xmx512m", "--enable-native-access=ALL-UNNAMED", "-cp"));
         command.add(System.getProperty("java.class.path"));
         command.add("-Dnexa.home=" + System.getProperty("nexa.home", "."));
         command.addAll(List.of("nexa.bench.Main", CHILD, folder.toString(), "" + from, "" + to));
+        command.addAll(seeds);
         return new ProcessBuilder(command)
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();
@@ -85,10 +95,10 @@ final class Fuzz {
 
     /** What the other process does; false if these are not its arguments. */
     static boolean child(String[] arguments) throws IOException {
-        if (arguments.length != 4 || !arguments[0].equals(CHILD)) {
+        if (arguments.length < 4 || !arguments[0].equals(CHILD)) {
             return false;
         }
-        List<byte[]> seeds = Seeds.all();
+        List<byte[]> seeds = arguments.length > 4 ? Seeds.in(Path.of(arguments[4])) : Seeds.all();
         Path file = Path.of(arguments[1]).resolve("mutant");
         Watchdog watchdog = new Watchdog();
         for (int i = Integer.parseInt(arguments[2]); i < Integer.parseInt(arguments[3]); i++) {
@@ -102,7 +112,7 @@ final class Fuzz {
     }
 
     private static String read(Path file) {
-        Probe probe = PhotoCodecs.STANDARD.probe(file);
+        Probe probe = PhotoCodecs.STANDARD.developed(file);
         if (probe instanceof Probe.Unreadable(var trouble)) {
             return "refused by its headers: " + trouble.kind();
         }

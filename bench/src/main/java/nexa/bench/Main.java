@@ -1,6 +1,7 @@
 package nexa.bench;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import nexa.bench.level.LevelTrial;
 import nexa.bench.repair.FillTrial;
@@ -28,7 +29,7 @@ public final class Main {
         if (Fuzz.child(names)) {
             return;
         }
-        if (names.length > 1 && tried(names[0], Path.of(names[1]))
+        if (names.length > 1 && Files.isDirectory(Path.of(names[1])) && tried(names[0], Path.of(names[1]))
                 || names.length > 0 && ran(names[0], names.length > 1 ? Integer.parseInt(names[1]) : 0)) {
             return;
         }
@@ -53,6 +54,7 @@ public final class Main {
             case "marks" -> MarkTrial.run(folder);
             case "frames" -> FrameTrial.run(folder);
             case "prepare" -> PrepareTrial.run(folder);
+            case "fuzz" -> Fuzz.run(folder);
             default -> {
                 return false;
             }

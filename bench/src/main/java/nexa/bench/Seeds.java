@@ -17,9 +17,12 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriter;
@@ -69,6 +72,17 @@ final class Seeds {
             seeds.add(encoded(".ppm", colour));
             seeds.add(encoded(".ras", colour));
             seeds.add(negative(tagged));
+        }
+        return seeds;
+    }
+
+    /** The files of a folder. */
+    static List<byte[]> in(Path folder) throws IOException {
+        List<byte[]> seeds = new ArrayList<>();
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.sorted().toList()) {
+                seeds.add(Files.readAllBytes(file));
+            }
         }
         return seeds;
     }

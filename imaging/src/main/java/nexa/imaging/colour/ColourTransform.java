@@ -21,9 +21,11 @@ import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.ShortPointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.jspecify.annotations.Nullable;
 
 /**
- * From one profile's numbers to another's, exactly as the engine converts them, in 8 or 16 bits. The engine uses the
+ * From one profile's numbers to another's, in 8 or 16 bits: small pictures exactly as the engine converts them, whole
+ * photos by a table read off it, if no eye sees the difference. The engine uses the
  * perceptual intent, which between profiles of primaries and curves is the same as relative colorimetric, and has no
  * black-point compensation. Thread-safe.
  */
@@ -32,6 +34,14 @@ public final class ColourTransform {
     private static final Map<Pair, ColourTransform> KNOWN = new ConcurrentHashMap<>();
 
     private static final int MOST_KNOWN = 64;
+
+    /** Pixels of which the engine needs longer than for the table. */
+    private static final long WORTH_A_TABLE = 1_000_000;
+
+    /** As OpenCV has them. */
+    private static final int[] BLUE_FIRST = {2, 1, 0};
+
+    private static final int[] RED_FIRST = {0, 1, 2};
 
     /** Levels a channel that are tried to tell whether a conversion changes anything. */
     private static final int[] LEVELS = {0, 40, 90, 140, 200, 255};
@@ -42,6 +52,7 @@ public final class ColourTransform {
     private final int channelsFrom;
     private final int channelsTo;
     private final boolean changes;
+    private @Nullable ColourTable table;
 
     private ColourTransform(Profile from, Profile to) {
         this.channelsFrom = from.space() == Profile.Space.GREY ? 1 : 3;
@@ -108,6 +119,21 @@ public final class ColourTransform {
     }
 
     private Mat converted(Mat source) {
+        boolean isColour = channelsFrom == 3 && channelsTo == 3;
+        if (isColour && source.total() >= WORTH_A_TABLE && table().isClose()) {
+            return TabledPixels.converted(source, table());
+        }
+        return exactly(source);
+    }
+
+    private synchronized ColourTable table() {
+        if (table == null) {
+            table = new ColourTable(colours -> convert(colours, colours.length / 3, 1, RED_FIRST));
+        }
+        return table;
+    }
+
+    private Mat exactly(Mat source) {
         try (Mat packed = source.isContinuous() ? new Mat(source) : source.clone()) {
             int depth = source.depth();
             Mat target = new Mat(source.rows(), source.cols(), opencv_core.CV_MAKETYPE(depth, channelsTo));
@@ -134,24 +160,29 @@ public final class ColourTransform {
     private byte[] convert(byte[] pixels, int width, int height) {
         byte[] converted = new byte[width * height * channelsTo];
         engine.filter(
-                raster(new DataBufferByte(pixels, pixels.length), width, height, channelsFrom),
-                raster(new DataBufferByte(converted, converted.length), width, height, channelsTo));
+                raster(new DataBufferByte(pixels, pixels.length), width, height, channelsFrom, BLUE_FIRST),
+                raster(new DataBufferByte(converted, converted.length), width, height, channelsTo, BLUE_FIRST));
         return converted;
     }
 
     private short[] convert(short[] pixels, int width, int height) {
+        return convert(pixels, width, height, BLUE_FIRST);
+    }
+
+    private short[] convert(short[] pixels, int width, int height, int[] order) {
         short[] converted = new short[width * height * channelsTo];
         engine.filter(
-                raster(new DataBufferUShort(pixels, pixels.length), width, height, channelsFrom),
-                raster(new DataBufferUShort(converted, converted.length), width, height, channelsTo));
+                raster(new DataBufferUShort(pixels, pixels.length), width, height, channelsFrom, order),
+                raster(new DataBufferUShort(converted, converted.length), width, height, channelsTo, order));
         return converted;
     }
 
-    /** Over the pixels themselves: blue first, as OpenCV has them. */
-    private static WritableRaster raster(DataBuffer pixels, int width, int height, int channels) {
-        int[] order = channels == 1 ? new int[] {0} : new int[] {2, 1, 0};
+    /** Over the pixels themselves. */
+    private static WritableRaster raster(DataBuffer pixels, int width, int height, int channels, int[] order) {
+        int[] places = channels == 1 ? new int[] {0} : order;
         return Raster.createWritableRaster(
-                new PixelInterleavedSampleModel(pixels.getDataType(), width, height, channels, width * channels, order),
+                new PixelInterleavedSampleModel(
+                        pixels.getDataType(), width, height, channels, width * channels, places),
                 pixels,
                 null);
     }

@@ -11,6 +11,7 @@ import java.util.Random;
 import nexa.core.geometry.Point;
 import nexa.core.neutral.Neutral;
 import nexa.core.neutral.White;
+import nexa.imaging.Cielab;
 import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.colour.ToneTable;

@@ -1,12 +1,12 @@
-package nexa.imaging.neutral;
+package nexa.imaging;
 
 /** L*, a*, b* of CIE 1976 for D65, and differences between them by CIEDE2000 (ISO/CIE 11664-6). */
-final class Cielab {
+public final class Cielab {
     private static final double[] WHITE = {0.3127 / 0.3290, 1, (1 - 0.3127 - 0.3290) / 0.3290};
 
     private Cielab() {}
 
-    static double[] of(double[] xyz) {
+    public static double[] of(double[] xyz) {
         double[] f = new double[3];
         for (int i = 0; i < 3; i++) {
             double t = xyz[i] / WHITE[i];
@@ -15,7 +15,7 @@ final class Cielab {
         return new double[] {116 * f[1] - 16, 500 * (f[0] - f[1]), 200 * (f[1] - f[2])};
     }
 
-    static double difference(double[] one, double[] other) {
+    public static double difference(double[] one, double[] other) {
         double meanChroma = (Math.hypot(one[1], one[2]) + Math.hypot(other[1], other[2])) / 2;
         double seventh = Math.pow(meanChroma, 7);
         double stretch = 1.5 - 0.5 * Math.sqrt(seventh / (seventh + Math.pow(25, 7)));

@@ -1,0 +1,136 @@
+package nexa.imaging.colour;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_16UC3;
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_core.NORM_INF;
+import static org.bytedeco.opencv.global.opencv_core.norm;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.awt.color.ColorSpace;
+import java.awt.color.ICC_Profile;
+import java.util.Random;
+import java.util.stream.Stream;
+import nexa.imaging.Cielab;
+import nexa.imaging.pixels.Picture;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.ShortPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Whole photos, converted by a table, against pieces of them, converted by the engine. */
+class ColourTableTest {
+    private static final int WIDTH = 1100;
+    private static final int HEIGHT = 1000;
+    private static final int PIECE = 50;
+
+    /** From linear sRGB to XYZ (IEC 61966-2-1). */
+    private static final double[][] TO_XYZ = {
+        {0.4124564, 0.3575761, 0.1804375}, {0.2126729, 0.7151522, 0.0721750}, {0.0193339, 0.1191920, 0.9503041}
+    };
+
+    static Stream<Profile> profiles() {
+        return Stream.of(Profile.WIDE, Profile.TELEVISION, Profile.DEVELOPED);
+    }
+
+    private static Picture anything() {
+        short[] values = new short[WIDTH * HEIGHT * 3];
+        Random random = new Random(8);
+        for (int i = 0; i < values.length; i++) {
+            values[i] = (short) random.nextInt(i % 7 == 0 ? 4000 : 65_536);
+        }
+        Mat mat = new Mat(HEIGHT, WIDTH, CV_16UC3);
+        try (ShortPointer data = new ShortPointer(mat.data())) {
+            data.put(values, 0, values.length);
+        }
+        return new Picture(mat);
+    }
+
+    private static double[] lab(short[] bgr, int at) {
+        double[] xyz = new double[3];
+        for (int channel = 0; channel < 3; channel++) {
+            double value = (bgr[at + 2 - channel] & 0xFFFF) / 65535.0;
+            double light = value <= 0.04045 ? value / 12.92 : Math.pow((value + 0.055) / 1.055, 2.4);
+            for (int row = 0; row < 3; row++) {
+                xyz[row] += TO_XYZ[row][channel] * light;
+            }
+        }
+        return Cielab.of(xyz);
+    }
+
+    private static short[] values(Mat mat) {
+        short[] values = new short[(int) mat.total() * 3];
+        try (Mat packed = mat.clone();
+                ShortPointer data = new ShortPointer(packed.data())) {
+            data.get(values);
+        }
+        return values;
+    }
+
+    /** In CIEDE2000. */
+    @ParameterizedTest
+    @MethodSource("profiles")
+    void wholePhotos_differFromTheEngine_byLessThanAnyEyeSees(Profile from) {
+        ColourTransform transform = ColourTransform.between(from, Profile.SRGB);
+        double sum = 0;
+        double largest = 0;
+        int count = 0;
+        try (Picture whole = anything();
+                Picture tabled = transform.apply(whole)) {
+            for (int y = 0; y < HEIGHT; y += PIECE) {
+                try (Picture piece = new Picture(whole.mat().rowRange(y, y + PIECE));
+                        Picture exact = transform.apply(piece)) {
+                    short[] ours = values(tabled.mat().rowRange(y, y + PIECE));
+                    short[] theirs = values(exact.mat());
+                    for (int i = 0; i < ours.length; i += 3 * 11) {
+                        double difference = Cielab.difference(lab(ours, i), lab(theirs, i));
+                        sum += difference;
+                        largest = Math.max(largest, difference);
+                        count++;
+                    }
+                }
+            }
+        }
+        System.out.printf("%s: mean %.4f, largest %.3f%n", from.name(), sum / count, largest);
+        assertTrue(sum / count < 0.01, "mean " + sum / count);
+        assertTrue(largest < 0.5, "largest " + largest);
+    }
+
+    @Test
+    void eightBits_differByOneLevelAtMost() {
+        ColourTransform transform = ColourTransform.between(Profile.WIDE, Profile.SRGB);
+        byte[] values = new byte[WIDTH * HEIGHT * 3];
+        new Random(4).nextBytes(values);
+        try (Mat mat = new Mat(HEIGHT, WIDTH, CV_8UC3);
+                BytePointer data = mat.data()) {
+            data.put(values, 0, values.length);
+            try (Picture whole = new Picture(mat.clone());
+                    Picture tabled = transform.apply(whole)) {
+                for (int y = 0; y < HEIGHT; y += PIECE) {
+                    try (Picture piece = new Picture(whole.mat().rowRange(y, y + PIECE));
+                            Picture exact = transform.apply(piece)) {
+                        double most = norm(tabled.mat().rowRange(y, y + PIECE), exact.mat(), NORM_INF, new Mat());
+                        assertTrue(most <= 1, "row " + y + ": " + most);
+                    }
+                }
+            }
+        }
+    }
+
+    /** Its nodes are too few near black, where linear light is coarse. */
+    @Test
+    void linearLight_isLeftToTheEngine() {
+        Profile linear = Profile.of(
+                        ICC_Profile.getInstance(ColorSpace.CS_LINEAR_RGB).getData())
+                .orElseThrow();
+        ColourTransform transform = ColourTransform.between(linear, Profile.SRGB);
+        try (Picture whole = anything();
+                Picture converted = transform.apply(whole);
+                Picture piece = new Picture(whole.mat().rowRange(0, PIECE));
+                Picture exact = transform.apply(piece)) {
+            assertEquals(0, norm(converted.mat().rowRange(0, PIECE), exact.mat(), NORM_INF, new Mat()));
+        }
+    }
+}
