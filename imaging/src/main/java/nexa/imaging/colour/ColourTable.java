@@ -1,6 +1,5 @@
 package nexa.imaging.colour;
 
-import java.util.Random;
 import java.util.function.UnaryOperator;
 
 /**
@@ -8,9 +7,8 @@ import java.util.function.UnaryOperator;
  * corners of the tetrahedron that a colour lies in (Kang, Computational Color Technology, 9.3): 16 bits, and many times
  * faster than the engine. Immutable.
  */
-final class ColourTable {
+final class ColourTable implements FastColours {
     private static final int NODES = 65;
-    private static final int VALUES = 65_536;
     private static final int WHOLE = 1 << 15;
     private static final int GREEN_STEP = NODES * 3;
     private static final int RED_STEP = NODES * NODES * 3;
@@ -20,10 +18,10 @@ final class ColourTable {
 
     private static final int[] BEYOND = new int[VALUES];
 
-    /** Differences that no eye sees, in 16 bits: less than one level of 8 bits. */
-    private static final int CLOSE = 200;
+    /** Where bright colours are cut off, edges lie between its nodes: measured are up to 0.7 of CIEDE2000. */
+    private static final int TOLERANCE = 5000;
 
-    private static final int TRIED = 3000;
+    private static final int TOLERANCE_NEAR_BLACK = 500;
 
     static {
         for (int value = 0; value < VALUES; value++) {
@@ -35,12 +33,10 @@ final class ColourTable {
     }
 
     private final short[] nodes;
-    private final boolean isClose;
 
     /** @param engine from red, green, blue, red, … in 16 bits to the same in other colours */
     ColourTable(UnaryOperator<short[]> engine) {
         nodes = engine.apply(cube());
-        isClose = isCloseTo(engine);
     }
 
     private static short[] cube() {
@@ -62,36 +58,20 @@ final class ColourTable {
         return (short) Math.round(node * (VALUES - 1.0) / (NODES - 1));
     }
 
-    /** Not where a profile's curve bends more than the nodes follow, as near the black of linear light. */
-    private boolean isCloseTo(UnaryOperator<short[]> engine) {
-        Random random = new Random(5);
-        short[] colours = new short[TRIED * 3];
-        for (int i = 0; i < colours.length; i++) {
-            int most = i % 2 == 0 ? VALUES : VALUES / 32; // half of them near black
-            colours[i] = (short) random.nextInt(most);
-        }
-        short[] exact = engine.apply(colours);
-        convert(colours, 0, TRIED);
-        for (int i = 0; i < exact.length; i++) {
-            if (Math.abs((exact[i] & 0xFFFF) - (colours[i] & 0xFFFF)) > CLOSE) {
-                return false;
-            }
-        }
-        return true;
+    @Override
+    public int tolerance() {
+        return TOLERANCE;
     }
 
-    /** Whether no eye sees a difference to the engine. */
-    boolean isClose() {
-        return isClose;
+    /** Exceeded by linear light, whose curve bends more there than the nodes follow. */
+    @Override
+    public int toleranceNearBlack() {
+        return TOLERANCE_NEAR_BLACK;
     }
 
-    /**
-     * Converts pixels in place.
-     *
-     * @param colours red, green, blue, red, … in 16 bits
-     */
-    void convert(short[] colours, int from, int count) {
-        for (int i = 3 * from, end = 3 * (from + count); i < end; i += 3) {
+    @Override
+    public void convert(short[] colours) {
+        for (int i = 0; i < colours.length; i += 3) {
             convert(colours, i);
         }
     }

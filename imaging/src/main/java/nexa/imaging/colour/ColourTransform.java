@@ -15,7 +15,11 @@ import java.awt.image.PixelInterleavedSampleModel;
 import java.awt.image.Raster;
 import java.awt.image.WritableRaster;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.ShortPointer;
@@ -25,7 +29,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * From one profile's numbers to another's, in 8 or 16 bits: small pictures exactly as the engine converts them, whole
- * photos by a table read off it, if no eye sees the difference. The engine uses the
+ * photos by curves and a matrix, or by a table read off the engine, if no eye sees the difference. The engine uses the
  * perceptual intent, which between profiles of primaries and curves is the same as relative colorimetric, and has no
  * black-point compensation. Thread-safe.
  */
@@ -35,8 +39,8 @@ public final class ColourTransform {
 
     private static final int MOST_KNOWN = 64;
 
-    /** Pixels of which the engine needs longer than for the table. */
-    private static final long WORTH_A_TABLE = 1_000_000;
+    /** Pixels of which the engine needs longer than it takes to make a table of it. */
+    private static final long WORTH_IT = 1_000_000;
 
     /** As OpenCV has them. */
     private static final int[] BLUE_FIRST = {2, 1, 0};
@@ -48,13 +52,17 @@ public final class ColourTransform {
 
     private record Pair(Profile from, Profile to) {}
 
+    private final Profile from;
+    private final Profile to;
     private final ColorConvertOp engine;
     private final int channelsFrom;
     private final int channelsTo;
     private final boolean changes;
-    private @Nullable ColourTable table;
+    private @Nullable Optional<FastColours> fast;
 
     private ColourTransform(Profile from, Profile to) {
+        this.from = from;
+        this.to = to;
         this.channelsFrom = from.space() == Profile.Space.GREY ? 1 : 3;
         this.channelsTo = to.space() == Profile.Space.GREY ? 1 : 3;
         this.engine = new ColorConvertOp(new ICC_Profile[] {from.engine(), to.engine()}, null);
@@ -119,18 +127,24 @@ public final class ColourTransform {
     }
 
     private Mat converted(Mat source) {
-        boolean isColour = channelsFrom == 3 && channelsTo == 3;
-        if (isColour && source.total() >= WORTH_A_TABLE && table().isClose()) {
-            return TabledPixels.converted(source, table());
+        if (channelsFrom != 3 || channelsTo != 3 || source.total() < WORTH_IT) {
+            return exactly(source);
         }
-        return exactly(source);
+        return fast().map(fast -> FastPixels.converted(source, fast)).orElseGet(() -> exactly(source));
     }
 
-    private synchronized ColourTable table() {
-        if (table == null) {
-            table = new ColourTable(colours -> convert(colours, colours.length / 3, 1, RED_FIRST));
+    /** Found out when it is first needed. */
+    private synchronized Optional<FastColours> fast() {
+        if (fast == null) {
+            UnaryOperator<short[]> exact = colours -> convert(colours, colours.length / 3, 1, RED_FIRST);
+            fast = Stream.<Supplier<Optional<? extends FastColours>>>of(
+                            () -> ColourMatrix.between(from, to), () -> Optional.of(new ColourTable(exact)))
+                    .flatMap(kind -> kind.get().stream())
+                    .<FastColours>map(kind -> kind)
+                    .filter(kind -> kind.isCloseTo(exact))
+                    .findFirst();
         }
-        return table;
+        return fast;
     }
 
     private Mat exactly(Mat source) {

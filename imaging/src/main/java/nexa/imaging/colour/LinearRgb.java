@@ -30,7 +30,8 @@ public final class LinearRgb {
                 .orElseGet(() -> colorants(Profile.SRGB).orElseThrow()));
     }
 
-    private static Optional<double[][]> colorants(Profile profile) {
+    /** X, Y, Z relative to D50 of a profile's red, green and blue, as columns; empty if it has none. */
+    static Optional<double[][]> colorants(Profile profile) {
         double[][] columns = new double[3][3];
         for (int c = 0; c < 3; c++) {
             byte[] tag = profile.engine().getData(PRIMARIES[c]);

@@ -6,17 +6,17 @@ import org.bytedeco.javacpp.ShortPointer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 
-/** Whole pictures by a table, in bands of rows on all cores. */
-final class TabledPixels {
+/** Whole pictures, in bands of rows on all cores. */
+final class FastPixels {
     private static final int BAND = 1 << 16;
 
     /** From 8 bits to 16: all values are used in either. */
     private static final int STRETCH = 257;
 
-    private TabledPixels() {}
+    private FastPixels() {}
 
     /** @param source blue, green, red in 8 or 16 bits; not changed */
-    static Mat converted(Mat source, ColourTable table) {
+    static Mat converted(Mat source, FastColours fast) {
         Mat target = new Mat(source.rows(), source.cols(), source.type());
         int rows = Math.max(1, BAND / source.cols());
         boolean isDeep = source.depth() == opencv_core.CV_16U;
@@ -26,27 +26,27 @@ final class TabledPixels {
             byte[] bytes = new byte[isDeep ? 0 : colours.length];
             for (int row = band * rows; row < end; row++) {
                 if (isDeep) {
-                    deep(source, target, row, colours, table);
+                    deep(source, target, row, colours, fast);
                 } else {
-                    shallow(source, target, row, colours, bytes, table);
+                    shallow(source, target, row, colours, bytes, fast);
                 }
             }
         });
         return target;
     }
 
-    private static void deep(Mat source, Mat target, int row, short[] colours, ColourTable table) {
+    private static void deep(Mat source, Mat target, int row, short[] colours, FastColours fast) {
         try (ShortPointer from = new ShortPointer(source.ptr(row));
                 ShortPointer to = new ShortPointer(target.ptr(row))) {
             from.get(colours);
             exchange(colours);
-            table.convert(colours, 0, colours.length / 3);
+            fast.convert(colours);
             exchange(colours);
             to.put(colours, 0, colours.length);
         }
     }
 
-    private static void shallow(Mat source, Mat target, int row, short[] colours, byte[] bytes, ColourTable table) {
+    private static void shallow(Mat source, Mat target, int row, short[] colours, byte[] bytes, FastColours fast) {
         try (BytePointer from = source.ptr(row);
                 BytePointer to = target.ptr(row)) {
             from.get(bytes);
@@ -54,7 +54,7 @@ final class TabledPixels {
                 colours[i] = (short) ((bytes[i] & 0xFF) * STRETCH);
             }
             exchange(colours);
-            table.convert(colours, 0, colours.length / 3);
+            fast.convert(colours);
             exchange(colours);
             for (int i = 0; i < bytes.length; i++) {
                 bytes[i] = (byte) (((colours[i] & 0xFFFF) + STRETCH / 2) / STRETCH);
