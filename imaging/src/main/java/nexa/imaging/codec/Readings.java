@@ -77,6 +77,12 @@ final class Readings {
     private static Probe of(FileKind kind, PixelSize stored, int orientation, Metadata headers, Set<Remark> remarks) {
         PixelSize asShot = Turn.ofExif(orientation).apply(stored);
         String profile = Headers.profile(headers);
+        if (Headers.isMoving(headers)) {
+            remarks.add(Remark.FIRST_OF_SEVERAL);
+        }
+        if (Headers.hasGainMap(headers)) {
+            remarks.add(Remark.GAIN_MAP);
+        }
         if (profile == null && !kind.decodesWithProfile()) {
             remarks.add(Remark.NO_PROFILE);
         } else if (Headers.isOfInk(headers) && !remarks.contains(Remark.INK)) {

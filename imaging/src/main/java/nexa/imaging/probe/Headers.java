@@ -5,8 +5,11 @@ import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.gif.GifImageDirectory;
 import com.drew.metadata.icc.IccDirectory;
 import com.drew.metadata.jpeg.JpegDirectory;
+import com.drew.metadata.webp.WebpDirectory;
+import com.drew.metadata.xmp.XmpDirectory;
 import java.lang.reflect.Array;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
@@ -30,6 +33,8 @@ public final class Headers {
 
     /** White or black is zero, RGB, palette, mask, ink, YCbCr; beyond are Lab and kinds of raw data. */
     private static final int SEPARATED_OR_YCBCR = 6;
+
+    private static final String GAIN_MAP = "http://ns.adobe.com/hdr-gain-map/1.0/";
 
     private Headers() {}
 
@@ -84,6 +89,20 @@ public final class Headers {
         Object first =
                 value != null && value.getClass().isArray() && Array.getLength(value) > 0 ? Array.get(value, 0) : value;
         return first instanceof Number number ? number.intValue() : missing;
+    }
+
+    /** Whether the file also says how much brighter HDR screens are to show it (Gain Map 1.0, in XMP). */
+    public static boolean hasGainMap(Metadata metadata) {
+        return metadata.getDirectoriesOfType(XmpDirectory.class).stream()
+                .anyMatch(directory -> directory.getXMPMeta().doesPropertyExist(GAIN_MAP, "Version"));
+    }
+
+    /** Whether pictures follow each other. */
+    public static boolean isMoving(Metadata metadata) {
+        WebpDirectory webp = metadata.getFirstDirectoryOfType(WebpDirectory.class);
+        Boolean moves = webp == null ? null : webp.getBooleanObject(WebpDirectory.TAG_IS_ANIMATION);
+        return moves != null && moves
+                || metadata.getDirectoriesOfType(GifImageDirectory.class).size() > 1;
     }
 
     /** Whether the embedded profile is for ink values. */
