@@ -10,6 +10,7 @@ import nexa.bench.repair.TrimTrial;
 import nexa.bench.sight.FrameTrial;
 import nexa.bench.sight.MarkTrial;
 import nexa.bench.sight.PrepareTrial;
+import nexa.shoot.photo.RawPicture;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
@@ -55,6 +56,8 @@ public final class Main {
             case "frames" -> FrameTrial.run(folder);
             case "prepare" -> PrepareTrial.run(folder);
             case "fuzz" -> Fuzz.run(folder);
+            case "pictures" -> PictureTimes.run(folder, RawPicture.CAMERA);
+            case "developed" -> PictureTimes.run(folder, RawPicture.DATA);
             default -> {
                 return false;
             }

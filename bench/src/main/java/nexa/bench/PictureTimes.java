@@ -30,7 +30,9 @@ import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Locations;
+import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.photo.RawPicture;
 import nexa.shoot.preview.PreviewCache;
 
 /** How soon photos are seen: the first screen, previews against other programs, opening again, the next photo. */
@@ -60,6 +62,31 @@ final class PictureTimes {
         times.opens("first opening, program just started", new Locations(own.resolve("d1"), own.resolve("c1")));
         forget(folder);
         times.opens("first opening, after another", times.locations);
+        times.steps();
+        times.opens("opened again", times.locations);
+        Platform.exit();
+        forget(folder);
+    }
+
+    /**
+     * The same in the window, on photos of any kinds.
+     *
+     * @param folder that was never opened before
+     * @param ofRaw which picture of raw files is shown
+     */
+    static void run(Path folder, RawPicture ofRaw) throws IOException {
+        if (Files.exists(folder.resolve(".nexa"))) {
+            System.out.println(folder + " was opened before; what is known of it would have to go");
+            return;
+        }
+        Fx.prepare();
+        Path own = Files.createTempDirectory("nexa-pictures");
+        PictureTimes times = new PictureTimes(folder.toRealPath(), own);
+        try (Shoot shoot = Shoot.open(folder, new Locations(own.resolve("d0"), own.resolve("c0")), 0)) {
+            shoot.remember(RawPicture.SETTING, ofRaw.setting());
+        }
+        Platform.startup(() -> {});
+        times.opens("first opening, program just started", times.locations);
         times.steps();
         times.opens("opened again", times.locations);
         Platform.exit();

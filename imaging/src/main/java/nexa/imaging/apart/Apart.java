@@ -61,6 +61,16 @@ public final class Apart {
     }
 
     /**
+     * The small picture in a HEIC or AVIF file.
+     *
+     * @throws UnreadablePhotoException if there is none or it can't be decoded
+     */
+    public Picture thumbnail(Path file) throws UnreadablePhotoException {
+        Order order = Order.pixels(Kind.HEIF, file.toAbsolutePath(), Order.THUMBNAIL, 0);
+        return ask(order, ALWAYS, (done, pixels) -> picture(pixels, done));
+    }
+
+    /**
      * The size of a raw file's developed picture.
      *
      * @throws UnreadablePhotoException if it can't be developed

@@ -9,11 +9,13 @@ import nexa.imaging.apart.decoder.Kind;
 /**
  * What a process apart is to do.
  *
- * @param factor 1, 2, 4 or 8: how much smaller the pixels may be
+ * @param factor 1, 2, 4 or 8: how much smaller the pixels may be; {@link #THUMBNAIL} for the small picture in the file
  * @param brightness of raw data: how light the camera showed it, 0 to 1; 0 if that is not known
  * @param sizeOnly whether no pixels are wanted
  */
 record Order(Kind kind, Path file, int factor, double brightness, boolean sizeOnly) {
+    static final int THUMBNAIL = 127;
+
     static Order pixels(Kind kind, Path file, int factor, double brightness) {
         return new Order(kind, file, factor, brightness, false);
     }

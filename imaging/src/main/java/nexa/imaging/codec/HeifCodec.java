@@ -81,6 +81,15 @@ final class HeifCodec implements PhotoCodec {
     }
 
     @Override
+    public Optional<Source> small(Path path, PhotoFacts facts) throws UnreadablePhotoException {
+        HeifPicture picture = Readings.reading(path, file -> HeifFile.read(file.channel())
+                .orElseThrow(() -> new ImageProcessingException("no picture any more")));
+        return picture.thumbnail().isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Source(apart.thumbnail(path), picture.metadata()));
+    }
+
+    @Override
     public SourceMetadata metadata(Path path, PhotoFacts facts) throws UnreadablePhotoException {
         return Readings.reading(path, file -> HeifFile.read(file.channel())
                 .map(HeifPicture::metadata)

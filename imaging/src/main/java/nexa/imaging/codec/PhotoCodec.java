@@ -55,6 +55,15 @@ public interface PhotoCodec {
         return List.of();
     }
 
+    /**
+     * A small picture in the file that is none of those, decoded and laid down as the photo; empty if there is none.
+     *
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    default Optional<Source> small(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        return Optional.empty();
+    }
+
     /** The grid on which such a file can be cut without touching its pixels; empty if it can't be. */
     default Optional<Grid> grid(Path file) {
         return Optional.empty();

@@ -24,6 +24,8 @@ import nexa.imaging.probe.Pages;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.tiff.TiffPixels;
+import nexa.imaging.tiff.TiffTags;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -83,7 +83,23 @@ public record PreviewMaker(PhotoCodecs codecs) {
                 .filter(preview -> preview.size().longEdge() >= longEdge)
                 .findFirst()
                 .or(() -> found.isEmpty() ? Optional.empty() : Optional.of(found.getLast()));
-        return best.flatMap(preview -> decoded(file, facts, preview, longEdge));
+        return best.flatMap(preview -> decoded(file, facts, preview, longEdge)).or(() -> small(file, facts, longEdge));
+    }
+
+    private Optional<Preview> small(Path file, PhotoFacts facts, int longEdge) {
+        try {
+            Optional<Source> small = codecs.of(file, facts).small(file, facts);
+            return small.map(source -> laidDown(source, facts, longEdge));
+        } catch (UnreadablePhotoException without) { // the photo itself is still to come
+            return Optional.empty();
+        }
+    }
+
+    private static Preview laidDown(Source small, PhotoFacts facts, int longEdge) {
+        try (small;
+                Picture eight = asShot(small, facts, longEdge)) {
+            return new Preview(eight.onWhite(), small.profile());
+        }
     }
 
     private List<EmbeddedJpeg> embedded(Path file, PhotoFacts facts) {

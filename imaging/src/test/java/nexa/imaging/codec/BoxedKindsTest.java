@@ -25,6 +25,7 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.Source;
@@ -126,6 +127,11 @@ class BoxedKindsTest {
             try (Picture expected = TestPhotos.scene(size.width(), size.height())) {
                 assertTrue(TestPhotos.psnr(expected, small.picture()) > 30);
             }
+        }
+        try (Preview first = new PreviewMaker(PhotoCodecs.STANDARD)
+                .embedded(heic, facts, 400)
+                .orElseThrow()) {
+            assertEquals(200, first.picture().size().longEdge(), "it shows first, however small");
         }
         try (Source whole = PhotoCodecs.STANDARD.open(heic, facts)) {
             assertEquals(new PixelSize(WIDTH, HEIGHT), whole.picture().size());

@@ -45,7 +45,7 @@ final class HeifDecoder implements StillDecoder {
         }
     }
 
-    /** If it is large enough, and of the whole picture. */
+    /** If it is large enough, and of the whole picture; any factor may be asked for, and then it is small. */
     private static Optional<CodedPicture> thumbnail(HeifPicture picture, int factor) {
         boolean isWhole = picture.shown().size().equals(picture.coded().size());
         return picture.thumbnail()

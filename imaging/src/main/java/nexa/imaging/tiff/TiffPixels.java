@@ -1,4 +1,4 @@
-package nexa.imaging.codec;
+package nexa.imaging.tiff;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
@@ -26,13 +26,13 @@ import org.slf4j.LoggerFactory;
  * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, and of ink values an
  * alpha that is none (TIFF 6.0, tags PhotometricInterpretation and ExtraSamples).
  */
-final class TiffPixels {
+public final class TiffPixels {
     private static final Logger LOG = LoggerFactory.getLogger(TiffPixels.class);
     private static final int UNASSOCIATED_ALPHA = 2;
 
     private TiffPixels() {}
 
-    static Picture decode(Path file, byte[] bytes, Optional<TiffTags> tags) throws UnreadablePhotoException {
+    public static Picture decode(Path file, byte[] bytes, Optional<TiffTags> tags) throws UnreadablePhotoException {
         Picture picture = Decoder.decode(file, bytes, Reduction.NONE);
         if (tags.isEmpty() || picture.channels() != 4 || picture.bits() != 8) {
             return picture;

@@ -1,4 +1,4 @@
-package nexa.imaging.codec;
+package nexa.imaging.tiff;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -13,16 +13,16 @@ import org.jspecify.annotations.Nullable;
  * The tags of a TIFF's first directory as they are stored (TIFF 6.0, section 2; with 64-bit places as in BigTIFF).
  * Those whose values lie outside the file are left out.
  */
-final class TiffTags {
-    static final int PHOTOMETRIC_INTERPRETATION = 262;
-    static final int EXTRA_SAMPLES = 338;
-    static final int XMP = 700;
-    static final int IPTC = 33723;
-    static final int IMAGE_RESOURCES = 34377;
-    static final int ICC = 34675;
+public final class TiffTags {
+    public static final int PHOTOMETRIC_INTERPRETATION = 262;
+    public static final int EXTRA_SAMPLES = 338;
+    public static final int XMP = 700;
+    public static final int IPTC = 33723;
+    public static final int IMAGE_RESOURCES = 34377;
+    public static final int ICC = 34675;
 
     /** A value of {@link #PHOTOMETRIC_INTERPRETATION}: ink values. */
-    static final int SEPARATED = 5;
+    public static final int SEPARATED = 5;
 
     private static final int CLASSIC = 42;
     private static final int BIG = 43;
@@ -45,7 +45,7 @@ final class TiffTags {
     }
 
     /** @throws IOException if there is no such directory */
-    static TiffTags of(byte[] bytes) throws IOException {
+    public static TiffTags of(byte[] bytes) throws IOException {
         ByteBuffer file = ByteBuffer.wrap(bytes);
         try {
             file.order(file.get(0) == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
@@ -103,13 +103,13 @@ final class TiffTags {
     }
 
     /** The stored bytes of a tag's values; null if it has none. */
-    byte @Nullable [] bytes(int tag) {
+    public byte @Nullable [] bytes(int tag) {
         Field field = fields.get(tag);
         return field == null || field.value.length == 0 ? null : field.value;
     }
 
     /** The first of a tag's whole numbers, -1 if there is none. */
-    int number(int tag) {
+    public int number(int tag) {
         Field field = fields.get(tag);
         if (field == null || field.value.length == 0) {
             return -1;

@@ -1,4 +1,4 @@
-package nexa.imaging.codec;
+package nexa.imaging.tiff;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
