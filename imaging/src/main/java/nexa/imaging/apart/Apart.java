@@ -26,7 +26,7 @@ import org.slf4j.LoggerFactory;
 /** Decodes files in processes apart. Thread-safe. */
 public final class Apart {
     /** The one whose processes all photos share. */
-    public static final Apart SHARED = new Apart(new DecoderPool(2));
+    public static final Apart SHARED = new Apart(new DecoderPool(2), new DecoderPool(1));
 
     private static final Logger LOG = LoggerFactory.getLogger(Apart.class);
     private static final Duration ALWAYS = Duration.ofMillis(4500);
@@ -35,8 +35,17 @@ public final class Apart {
 
     private final DecoderPool pool;
 
-    Apart(DecoderPool pool) {
+    /** For what takes hardly any time and is not to wait for what does. */
+    private final DecoderPool quick;
+
+    Apart(DecoderPool pool, DecoderPool quick) {
         this.pool = pool;
+        this.quick = quick;
+    }
+
+    /** Called when files come up that will be decoded so: a process takes a moment to start. */
+    public void warm() {
+        quick.warm();
     }
 
     /**
@@ -57,7 +66,7 @@ public final class Apart {
     public Decoded decode(Path file, Kind kind, PixelSize size, Reduction reduction, double brightness)
             throws UnreadablePhotoException {
         Order order = Order.pixels(kind, file.toAbsolutePath(), reduction.factor(), brightness);
-        return ask(order, limit(kind, size), (done, pixels) -> new Decoded(picture(pixels, done), done.icc()));
+        return ask(pool, order, limit(kind, size), (done, pixels) -> new Decoded(picture(pixels, done), done.icc()));
     }
 
     /**
@@ -67,7 +76,7 @@ public final class Apart {
      */
     public Picture thumbnail(Path file) throws UnreadablePhotoException {
         Order order = Order.pixels(Kind.HEIF, file.toAbsolutePath(), Order.THUMBNAIL, 0);
-        return ask(order, ALWAYS, (done, pixels) -> picture(pixels, done));
+        return ask(quick, order, ALWAYS, (done, pixels) -> picture(pixels, done));
     }
 
     /**
@@ -77,6 +86,7 @@ public final class Apart {
      */
     public PixelSize rawSize(Path file) throws UnreadablePhotoException {
         return ask(
+                quick,
                 Order.rawSize(file.toAbsolutePath()),
                 ALWAYS,
                 (done, pixels) -> new PixelSize(done.width(), done.height()));
@@ -95,8 +105,8 @@ public final class Apart {
     /** @param <T> what is made, or the refusal */
     private record Outcome<T>(@Nullable T made, Answer.@Nullable Refused refused) {}
 
-    private <T> T ask(Order order, Duration limit, Made<T> made) throws UnreadablePhotoException {
-        Outcome<T> outcome = outcome(order, limit, made);
+    private <T> T ask(DecoderPool asked, Order order, Duration limit, Made<T> made) throws UnreadablePhotoException {
+        Outcome<T> outcome = outcome(asked, order, limit, made);
         if (outcome.made() != null) {
             return outcome.made();
         }
@@ -105,10 +115,10 @@ public final class Apart {
         throw new UnreadablePhotoException(order.file(), Trouble.of(refused.kind()));
     }
 
-    private <T> Outcome<T> outcome(Order order, Duration limit, Made<T> made) {
+    private <T> Outcome<T> outcome(DecoderPool asked, Order order, Duration limit, Made<T> made) {
         for (int attempt = 1; attempt <= TRIES; attempt++) {
             try {
-                return pool.ask(order, limit, (answer, pixels) -> switch (answer) {
+                return asked.ask(order, limit, (answer, pixels) -> switch (answer) {
                     case Answer.Done done -> new Outcome<>(made.of(done, pixels), null);
                     case Answer.Refused refused -> new Outcome<T>(null, refused);
                 });

@@ -7,13 +7,18 @@ import java.util.Deque;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** A few processes apart, started when they are needed and ended when nobody has needed them for a while. Thread-safe. */
 final class DecoderPool {
+    private static final Logger LOG = LoggerFactory.getLogger(DecoderPool.class);
     private static final long IDLE_SECONDS = 60;
 
     private final Semaphore places;
     private final Deque<Idle> idle = new ArrayDeque<>();
+    private final AtomicBoolean isWarm = new AtomicBoolean();
 
     /** @param since by {@link System#nanoTime} */
     private record Idle(DecoderProcess process, long since) {}
@@ -35,6 +40,7 @@ final class DecoderPool {
      * @throws IOException if the process ended, was too slow or could not be started
      */
     <T> T ask(Order order, Duration limit, Use<T> use) throws IOException {
+        isWarm.set(true);
         places.acquireUninterruptibly();
         try {
             DecoderProcess process = taken();
@@ -66,6 +72,23 @@ final class DecoderPool {
             }
         }
         return DecoderProcess.start();
+    }
+
+    /** Starts one in the background if none was started yet, so that it is there when it is needed. */
+    void warm() {
+        if (isWarm.compareAndSet(false, true)) {
+            Thread.ofPlatform().name("nexa-decoder-start").daemon().start(() -> {
+                if (places.tryAcquire()) {
+                    try {
+                        giveBack(DecoderProcess.start());
+                    } catch (IOException failed) { // whoever needs it finds out and says so
+                        LOG.info("No decoder process can be started", failed);
+                    } finally {
+                        places.release();
+                    }
+                }
+            });
+        }
     }
 
     private void giveBack(DecoderProcess process) {

@@ -24,6 +24,7 @@ final class DecoderProcess implements AutoCloseable {
             "-Xmx512m",
             "-Xshare:auto",
             "-XX:+UseSerialGC",
+            "-XX:TieredStopAtLevel=1", // it is to start soon; what takes long is native
             "--enable-native-access=ALL-UNNAMED",
             "--sun-misc-unsafe-memory-access=allow");
 
@@ -48,8 +49,12 @@ final class DecoderProcess implements AutoCloseable {
         this.answers = new DataInputStream(new BufferedInputStream(process.getInputStream()));
     }
 
-    /** @throws IOException if no such process can be had here */
-    static DecoderProcess start() throws IOException {
+    /**
+     * One after the other: several at once would all be late.
+     *
+     * @throws IOException if no such process can be had here
+     */
+    static synchronized DecoderProcess start() throws IOException {
         Path java = Path.of(System.getProperty("java.home"), "bin", isWindows() ? "java.exe" : "java");
         if (!Files.isExecutable(java)) {
             throw new NoSuchFileException(java.toString());

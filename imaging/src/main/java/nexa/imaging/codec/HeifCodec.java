@@ -59,6 +59,7 @@ final class HeifCodec implements PhotoCodec {
         if (PixelLimit.isExceeded(picture.coded().size())) {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
+        apart.warm();
         return Readings.of(kind(), picture.stored(), picture.orientation(), picture.metadata(), remarks(picture));
     }
 

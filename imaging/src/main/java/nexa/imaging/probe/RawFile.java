@@ -45,6 +45,11 @@ public final class RawFile {
 
     private RawFile() {}
 
+    /** Whether its first bytes are those of raw files, so that it is worth reading its headers. */
+    public static boolean mayBe(FileType type) {
+        return type == FileType.Tiff || RAW_TYPES.contains(type);
+    }
+
     /** Whether it holds a sensor's data and not a finished picture. */
     public static boolean isRaw(FileType type, Metadata metadata) {
         return RAW_TYPES.contains(type)

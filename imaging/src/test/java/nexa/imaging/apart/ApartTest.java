@@ -79,7 +79,7 @@ class ApartTest {
 
     @Test
     void processThatEnded_isReplaced() throws Exception {
-        Apart apart = new Apart(new DecoderPool(1));
+        Apart apart = new Apart(new DecoderPool(1), new DecoderPool(1));
         List<ProcessHandle> before = ProcessHandle.current().children().toList();
         assertEquals(SIZE, apart.rawSize(raw));
         List<ProcessHandle> started = ProcessHandle.current()
@@ -94,7 +94,7 @@ class ApartTest {
 
     @Test
     void manyAtOnce_waitForTheFewProcesses() {
-        Apart apart = new Apart(new DecoderPool(2));
+        Apart apart = new Apart(new DecoderPool(2), new DecoderPool(1));
         IntStream.range(0, 12).parallel().forEach(unused -> {
             try (var picture =
                     apart.decode(raw, Kind.RAW, SIZE, Reduction.NONE, 0).picture()) {
@@ -108,7 +108,7 @@ class ApartTest {
     @Test
     void fileOfAnotherKind_isRefused_andLeavesNothingBehind() throws IOException {
         Path text = Files.writeString(folder.resolve("a.txt"), "no picture at all");
-        Apart apart = new Apart(new DecoderPool(1));
+        Apart apart = new Apart(new DecoderPool(1), new DecoderPool(1));
         for (Kind kind : Kind.values()) {
             UnreadablePhotoException refused = assertThrows(
                     UnreadablePhotoException.class, () -> apart.decode(text, kind, SIZE, Reduction.NONE, 0));
