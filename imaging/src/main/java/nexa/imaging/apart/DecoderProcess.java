@@ -24,6 +24,7 @@ final class DecoderProcess implements AutoCloseable {
             "-Xmx512m",
             "-Xshare:auto",
             "-XX:+UseSerialGC",
+            "-XX:+SuppressFatalErrorMessage", // no report of a breakdown wherever Nexa was started from
             "-XX:TieredStopAtLevel=1", // it is to start soon; what takes long is native
             "--enable-native-access=ALL-UNNAMED",
             "--sun-misc-unsafe-memory-access=allow");
