@@ -2,9 +2,14 @@ package nexa.cli;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifIFD0Directory;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -72,8 +77,25 @@ class RawCommandTest extends CommandTest {
         json("raw", shoot(), "--show", "data");
         Path out = base.resolve("out");
         json("handover", shoot(), "--out", out.toString());
+        Path delivered;
         try (var files = Files.walk(out)) {
-            assertTrue(files.anyMatch(file -> file.getFileName().toString().startsWith("k_")));
+            delivered = files.filter(file -> file.getFileName().toString().startsWith("k_"))
+                    .findFirst()
+                    .orElseThrow();
+        }
+        ExifIFD0Directory said = metadata(delivered).getFirstDirectoryOfType(ExifIFD0Directory.class);
+        assertEquals("Ann Example", said.getString(ExifIFD0Directory.TAG_ARTIST), "what the raw file says");
+        assertEquals("Field Two", said.getString(ExifIFD0Directory.TAG_MODEL));
+        assertFalse(said.containsTag(50706), "it is no DNG");
+        assertFalse(said.containsTag(33422));
+        assertEquals(1, said.getInteger(ExifIFD0Directory.TAG_ORIENTATION));
+    }
+
+    private static Metadata metadata(Path file) throws IOException {
+        try {
+            return ImageMetadataReader.readMetadata(file.toFile());
+        } catch (ImageProcessingException damaged) {
+            throw new IOException(damaged);
         }
     }
 }

@@ -119,6 +119,7 @@ public final class RawMaker {
         sensor.put(274, shorts(orientation));
         sensor.put(277, shorts(1));
         sensor.put(278, longs(height));
+        sensor.put(315, text("Ann Example"));
         sensor.put(33421, shorts(2, 2));
         sensor.put(33422, new Entry(BYTE, 4, cell()));
         sensor.put(50706, new Entry(BYTE, 4, new byte[] {1, 4, 0, 0}));

@@ -16,6 +16,8 @@ import nexa.imaging.probe.EmbeddedJpeg;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.probe.RawFile;
 import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.tiff.RawMetadata;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -52,12 +54,24 @@ final class RawCodec implements PhotoCodec {
             EmbeddedJpeg preview = RawFile.preview(file)
                     .orElseThrow(
                             () -> new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.RAW_WITHOUT_PREVIEW)));
-            return JpegCodec.decode(path, preview.bytes(path), reduction);
+            Source picture = JpegCodec.decode(path, preview.bytes(path), reduction);
+            return reduction == Reduction.NONE
+                    ? new Source(picture.picture(), RawMetadata.completed(path, picture.metadata()))
+                    : picture;
         } catch (UnreadablePhotoException known) {
             throw known;
         } catch (IOException failed) {
             LOG.info("Reading {} failed", path, failed);
             throw new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.READ_FAILED));
         }
+    }
+
+    @Override
+    public SourceMetadata metadata(Path path, PhotoFacts facts) throws UnreadablePhotoException {
+        Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::preview);
+        byte[] picture = preview.isEmpty()
+                ? new byte[0]
+                : Readings.reading(path, file -> preview.get().bytes(path));
+        return RawMetadata.completed(path, picture.length == 0 ? SourceMetadata.NONE : JpegBlocks.of(picture));
     }
 }

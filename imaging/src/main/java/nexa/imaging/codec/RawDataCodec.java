@@ -66,7 +66,8 @@ final class RawDataCodec implements PhotoCodec {
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         Apart.Decoded decoded = apart.decode(file, Kind.RAW, facts.asShot(), reduction, brightness(file));
         byte[] icc = decoded.icc().length == 0 ? null : decoded.icc();
-        return new Source(decoded.picture(), metadata(file, facts).withIcc(icc));
+        SourceMetadata said = reduction == Reduction.NONE ? metadata(file, facts) : SourceMetadata.NONE;
+        return new Source(decoded.picture(), said.withIcc(icc));
     }
 
     /** How light the camera showed it; 0 if it put no picture of it into the file. */
@@ -92,13 +93,8 @@ final class RawDataCodec implements PhotoCodec {
         }
     }
 
-    /** That of the camera's own picture, since raw files keep theirs in the same blocks there. */
     @Override
-    public SourceMetadata metadata(Path file, PhotoFacts facts) {
-        try {
-            return camera.metadata(file, facts);
-        } catch (UnreadablePhotoException without) { // a picture, so that there is none to take it from
-            return SourceMetadata.NONE;
-        }
+    public SourceMetadata metadata(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        return camera.metadata(file, facts).withIcc(null);
     }
 }

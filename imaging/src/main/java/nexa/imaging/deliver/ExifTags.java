@@ -83,9 +83,15 @@ final class ExifTags {
             PIXEL_WIDTH,
             PIXEL_HEIGHT);
 
+    /** The colours of sensor elements (TIFF/EP, ISO 12234-2), and what DNG 1.7 says of sensor data. */
+    private static final Set<Integer> SENSOR_PATTERN = Set.of(33421, 33422, 37398, 37399);
+
+    private static final int FIRST_OF_DNG = 50706;
+    private static final int LAST_OF_DNG = 52600;
+
     private ExifTags() {}
 
     static boolean describesFile(int tag) {
-        return OF_THE_FILE.contains(tag);
+        return OF_THE_FILE.contains(tag) || SENSOR_PATTERN.contains(tag) || tag >= FIRST_OF_DNG && tag <= LAST_OF_DNG;
     }
 }
