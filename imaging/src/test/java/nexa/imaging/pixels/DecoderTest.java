@@ -112,9 +112,9 @@ class DecoderTest {
     }
 
     @Test
-    void fileKind_onlyTiffIsTurnedByItsDecoder() {
+    void fileKind_onlyTiffAndRawDataAreTurnedByTheirDecoders() {
         for (FileKind kind : FileKind.values()) {
-            assertEquals(kind == FileKind.TIFF, kind.decodesAsShot());
+            assertEquals(kind == FileKind.TIFF || kind == FileKind.RAW_DATA, kind.decodesAsShot());
         }
     }
 }
