@@ -3,6 +3,8 @@ package nexa.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import nexa.bench.kinds.ColourTimes;
+import nexa.bench.kinds.DecodeTimes;
 import nexa.bench.level.LevelTrial;
 import nexa.bench.repair.FillTrial;
 import nexa.bench.repair.RedEyeTrial;
@@ -19,9 +21,10 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
- * {@code corrected}, {@code sharpness}, {@code fuzz [COUNT]}, {@code start}, {@code attack}, {@code kills [COUNT]};
- * or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
- * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER}.
+ * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
+ * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
+ * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER},
+ * {@code kinds FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}.
  */
 public final class Main {
     private Main() {}
@@ -56,6 +59,7 @@ public final class Main {
             case "frames" -> FrameTrial.run(folder);
             case "prepare" -> PrepareTrial.run(folder);
             case "fuzz" -> Fuzz.run(folder);
+            case "kinds" -> DecodeTimes.run(folder);
             case "pictures" -> PictureTimes.run(folder, RawPicture.CAMERA);
             case "developed" -> PictureTimes.run(folder, RawPicture.DATA);
             default -> {
@@ -75,6 +79,7 @@ public final class Main {
             case "handover" -> HandoverTimes.run();
             case "corrected" -> CorrectedTimes.run();
             case "sharpness" -> Sharpness.run();
+            case "colour" -> ColourTimes.run(SmallPhotos.demoPhotos().getFirst());
             case "fuzz" -> Fuzz.run(count);
             case "start" -> StartTimes.run();
             case "attack" -> Attack.run();

@@ -3,6 +3,7 @@ package nexa.desktop.pane;
 import java.util.List;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -54,8 +55,11 @@ public final class NoticeBar extends VBox {
         label.textProperty().bind(said);
         HBox row = new HBox();
         fill(row, label, understood);
+        List<Node> parts = List.copyOf(row.getChildren());
         row.visibleProperty().bind(said.isNotEmpty());
-        row.managedProperty().bind(said.isNotEmpty());
+        row.managedProperty().bind(row.visibleProperty());
+        row.visibleProperty().subscribe(visible -> row.getChildren()
+                .setAll(visible ? parts : List.of())); // no button that nobody sees
         return row;
     }
 
