@@ -19,7 +19,7 @@ public final class RawSettings extends VBox {
     /** @param reopen opens the shoot again: pairs are joined when it is opened */
     public RawSettings(RawModel raw, Runnable reopen) {
         super(GAP);
-        Label said = note("");
+        Label said = SettingsPane.explanation("");
         said.setId("settings-raw-said");
         said.textProperty().bind(raw.messageProperty());
         said.managedProperty().bind(said.textProperty().isNotEmpty());
@@ -33,7 +33,7 @@ public final class RawSettings extends VBox {
                                         raw.usual(),
                                         picture -> "raw." + picture.setting(),
                                         raw::showOfAll),
-                                note(Words.of(
+                                SettingsPane.explanation(Words.of(
                                         "raw.tip",
                                         Command.RAW.usual().getFirst().label())),
                                 said),
@@ -48,14 +48,7 @@ public final class RawSettings extends VBox {
                                             raw.pair(shown);
                                             reopen.run();
                                         }),
-                                note(Words.of("pairs.tip"))));
-    }
-
-    private static Label note(String words) {
-        Label label = new Label(words);
-        label.getStyleClass().add("note");
-        label.setWrapText(true);
-        return label;
+                                SettingsPane.explanation(Words.of("pairs.tip"))));
     }
 
     private static <T> ComboBox<T> box(String id, T[] choices, T now, Function<T, String> words, Consumer<T> chosen) {

@@ -101,7 +101,11 @@ public final class SettingsPane implements PaneLayer.Content {
     }
 
     private static Label explained(String words) {
-        Label label = new Label(Words.of(words));
+        return explanation(Words.of(words));
+    }
+
+    static Label explanation(String text) {
+        Label label = new Label(text);
         label.getStyleClass().add("note");
         label.setWrapText(true);
         return label;

@@ -60,19 +60,24 @@ final class DecoderProcess implements AutoCloseable {
         if (!Files.isExecutable(java)) {
             throw new NoSuchFileException(java.toString());
         }
+        PixelFile pixels = PixelFile.create();
         List<String> command = new ArrayList<>(List.of(java.toString()));
         command.addAll(SETTINGS);
-        PixelFile pixels = PixelFile.create();
         command.addAll(List.of(
                 "-cp",
                 System.getProperty("java.class.path"),
                 DecoderMain.class.getName(),
                 pixels.path().toString()));
-        DecoderProcess started = new DecoderProcess(
-                new ProcessBuilder(command)
-                        .redirectError(ProcessBuilder.Redirect.DISCARD)
-                        .start(),
-                pixels);
+        Process process;
+        try {
+            process = new ProcessBuilder(command)
+                    .redirectError(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+        } catch (IOException failed) {
+            pixels.close();
+            throw failed;
+        }
+        DecoderProcess started = new DecoderProcess(process, pixels);
         try {
             started.awaitReady();
         } catch (IOException failed) {

@@ -4,6 +4,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A box (ISO/IEC 14496-12, 4.2): a type of four letters and what it holds, read from its position on.
@@ -50,6 +51,15 @@ record Box(String type, ByteBuffer content) {
         byte[] letters = new byte[4];
         in.get(letters);
         return new String(letters, StandardCharsets.ISO_8859_1);
+    }
+
+    /** The TIFF structure in an EXIF block, which says in its first four bytes how far it is; null if it is not there. */
+    static byte @Nullable [] exif(ByteBuffer block) {
+        if (block.remaining() < Integer.BYTES) {
+            return null;
+        }
+        int before = block.getInt();
+        return before < 0 || before >= block.remaining() ? null : rest(block.position(block.position() + before));
     }
 
     /** All that is left of a buffer. */

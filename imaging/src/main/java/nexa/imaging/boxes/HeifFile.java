@@ -238,18 +238,9 @@ public final class HeifFile {
         return null;
     }
 
-    /** Without the four bytes that say how far it is to the TIFF structure. */
     private byte @Nullable [] exif() throws IOException, ImageProcessingException {
         byte[] block = block("Exif", "");
-        if (block == null || block.length < 4) {
-            return null;
-        }
-        ByteBuffer in = ByteBuffer.wrap(block);
-        int before = in.getInt();
-        if (before < 0 || before >= in.remaining()) {
-            return null;
-        }
-        return Box.rest(in.position(4 + before));
+        return block == null ? null : Box.exif(ByteBuffer.wrap(block));
     }
 
     private byte @Nullable [] block(String type, String content) throws IOException, ImageProcessingException {

@@ -12,7 +12,6 @@ import nexa.core.geometry.PixelSize;
 import nexa.imaging.boxes.TopBoxes.Place;
 import nexa.imaging.source.SourceMetadata;
 import org.brotli.dec.BrotliInputStream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What a JPEG XL file says (ISO/IEC 18181-1, 18181-2): a bare codestream, or one in boxes with its metadata. Its profile
@@ -64,8 +63,10 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
     }
 
     private static SourceMetadata metadata(TopBoxes top) throws IOException, ImageProcessingException {
+        Optional<ByteBuffer> exif = content(top, "Exif");
         Optional<ByteBuffer> xmp = content(top, "xml ");
-        return new SourceMetadata(exif(top), null, xmp.map(Box::rest).orElse(null));
+        return new SourceMetadata(
+                exif.map(Box::exif).orElse(null), null, xmp.map(Box::rest).orElse(null));
     }
 
     /** What a box holds, which may be packed in another one after its type (18181-2, "brob"). */
@@ -90,17 +91,6 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
             }
             return ByteBuffer.wrap(bytes);
         }
-    }
-
-    /** Without the four bytes that say how far it is to the TIFF structure. */
-    private static byte @Nullable [] exif(TopBoxes top) throws IOException, ImageProcessingException {
-        Optional<ByteBuffer> box = content(top, "Exif");
-        if (box.isEmpty() || box.get().remaining() < 4) {
-            return null;
-        }
-        ByteBuffer in = box.get();
-        int before = in.getInt();
-        return before < 0 || before >= in.remaining() ? null : Box.rest(in.position(4 + before));
     }
 
     /** The size header and the beginning of the image header (18181-1, annexes D.2 and D.3). */

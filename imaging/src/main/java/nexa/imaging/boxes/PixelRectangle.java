@@ -4,7 +4,8 @@ import nexa.core.geometry.PixelSize;
 
 /** Whole pixels of a picture: the left and upper ones first, the size counted from there. */
 public record PixelRectangle(int x, int y, int width, int height) {
-    static PixelRectangle all(PixelSize size) {
+    /** All of a picture. */
+    public static PixelRectangle all(PixelSize size) {
         return new PixelRectangle(0, 0, size.width(), size.height());
     }
 

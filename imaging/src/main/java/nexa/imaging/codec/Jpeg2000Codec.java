@@ -12,7 +12,6 @@ import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
-import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.PhotoFile;
@@ -41,10 +40,7 @@ final class Jpeg2000Codec implements PhotoCodec {
             return Optional.empty();
         }
         Jpeg2000File said = Jpeg2000File.read(file.channel());
-        return Optional.of(
-                PixelLimit.isExceeded(said.size())
-                        ? Probe.unreadable(Trouble.Kind.TOO_LARGE)
-                        : Readings.of(kind(), said.size(), UPRIGHT, said.metadata(), EnumSet.noneOf(Remark.class)));
+        return Optional.of(Readings.of(kind(), said.size(), UPRIGHT, said.metadata(), EnumSet.noneOf(Remark.class)));
     }
 
     @Override

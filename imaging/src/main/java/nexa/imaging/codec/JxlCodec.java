@@ -45,9 +45,6 @@ final class JxlCodec implements PhotoCodec {
             return Probe.unreadable(Trouble.Kind.JPEG_XL);
         }
         JxlFile said = JxlFile.read(file.channel());
-        if (PixelLimit.isExceeded(said.stored())) {
-            return Probe.unreadable(Trouble.Kind.TOO_LARGE);
-        }
         return Readings.of(kind(), said.stored(), said.orientation(), said.metadata(), EnumSet.noneOf(Remark.class));
     }
 

@@ -14,6 +14,7 @@ import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.OtherKinds;

@@ -9,6 +9,7 @@ import nexa.imaging.blocks.BlockCut.Grid;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
+import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;

@@ -18,13 +18,9 @@ import nexa.imaging.probe.RawFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import nexa.imaging.tiff.RawMetadata;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** Cameras' sensor data, seen through the JPEG that the camera put into the file. */
 final class RawCodec implements PhotoCodec {
-    private static final Logger LOG = LoggerFactory.getLogger(RawCodec.class);
-
     @Override
     public FileKind kind() {
         return FileKind.RAW;
@@ -50,28 +46,24 @@ final class RawCodec implements PhotoCodec {
 
     @Override
     public Source open(Path path, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        try (PhotoFile file = PhotoFile.open(path)) {
-            EmbeddedJpeg preview = RawFile.preview(file)
-                    .orElseThrow(
-                            () -> new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.RAW_WITHOUT_PREVIEW)));
-            Source picture = JpegCodec.decode(path, preview.bytes(path), reduction);
-            return reduction == Reduction.NONE
-                    ? new Source(picture.picture(), RawMetadata.completed(path, picture.metadata()))
-                    : picture;
-        } catch (UnreadablePhotoException known) {
-            throw known;
-        } catch (IOException failed) {
-            LOG.info("Reading {} failed", path, failed);
-            throw new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.READ_FAILED));
-        }
+        byte[] jpeg = picture(path)
+                .orElseThrow(() -> new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.RAW_WITHOUT_PREVIEW)));
+        Source picture = JpegCodec.decode(path, jpeg, reduction);
+        return reduction == Reduction.NONE
+                ? new Source(picture.picture(), RawMetadata.completed(path, picture.metadata()))
+                : picture;
     }
 
     @Override
     public SourceMetadata metadata(Path path, PhotoFacts facts) throws UnreadablePhotoException {
+        return RawMetadata.completed(path, picture(path).map(JpegBlocks::of).orElse(SourceMetadata.NONE));
+    }
+
+    /** The JPEG that the camera put in; empty if there is none. */
+    private static Optional<byte[]> picture(Path path) throws UnreadablePhotoException {
         Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::preview);
-        byte[] picture = preview.isEmpty()
-                ? new byte[0]
-                : Readings.reading(path, file -> preview.get().bytes(path));
-        return RawMetadata.completed(path, picture.length == 0 ? SourceMetadata.NONE : JpegBlocks.of(picture));
+        return preview.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Readings.reading(path, file -> preview.get().bytes(path)));
     }
 }

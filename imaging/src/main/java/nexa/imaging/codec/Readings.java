@@ -16,6 +16,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.CameraHeaders;
 import nexa.imaging.probe.Headers;
@@ -38,9 +39,6 @@ final class Readings {
 
     /** @param remarks on how the file is read; those on its profile are added */
     static Probe of(FileKind kind, PixelSize stored, Metadata headers, Set<Remark> remarks) {
-        if (PixelLimit.isExceeded(stored)) {
-            return Probe.unreadable(Trouble.Kind.TOO_LARGE);
-        }
         return of(kind, stored, Headers.orientation(headers), headers, remarks);
     }
 
@@ -75,6 +73,9 @@ final class Readings {
     }
 
     private static Probe of(FileKind kind, PixelSize stored, int orientation, Metadata headers, Set<Remark> remarks) {
+        if (PixelLimit.isExceeded(stored)) {
+            return Probe.unreadable(Trouble.Kind.TOO_LARGE);
+        }
         PixelSize asShot = Turn.ofExif(orientation).apply(stored);
         String profile = Headers.profile(headers);
         if (Headers.isMoving(headers)) {

@@ -39,20 +39,32 @@ public final class SystemLibrary {
 
     /** The decoder of JPEG XL; empty if it is not installed. */
     public static Optional<SystemLibrary> jxl() {
-        return first(JXL_VERSIONS.stream()
-                .flatMap(version ->
-                        Stream.of("libjxl.so." + version, "libjxl." + version + ".dylib", "jxl-" + version + ".dll")));
+        return Jxl.DECODER;
     }
 
     /** What lets JPEG XL be decoded by several threads; empty if it is not installed. */
     public static Optional<SystemLibrary> jxlThreads() {
-        return first(JXL_VERSIONS.stream()
-                .flatMap(version -> Stream.of("libjxl_threads.so." + version, "libjxl_threads." + version + ".dylib")));
+        return Jxl.THREADS;
     }
 
     /** The decoder of cameras' raw data; empty if it is not installed. */
     public static Optional<SystemLibrary> raw() {
-        return first(RAW_NAMES.stream());
+        return Raw.DECODER;
+    }
+
+    /** Looked for once, when first asked for. */
+    private static final class Jxl {
+        static final Optional<SystemLibrary> DECODER = first(JXL_VERSIONS.stream()
+                .flatMap(version ->
+                        Stream.of("libjxl.so." + version, "libjxl." + version + ".dylib", "jxl-" + version + ".dll")));
+
+        static final Optional<SystemLibrary> THREADS = first(JXL_VERSIONS.stream()
+                .flatMap(version -> Stream.of("libjxl_threads.so." + version, "libjxl_threads." + version + ".dylib")));
+    }
+
+    /** The same. */
+    private static final class Raw {
+        static final Optional<SystemLibrary> DECODER = first(RAW_NAMES.stream());
     }
 
     private static Optional<SystemLibrary> first(Stream<String> names) {
@@ -77,10 +89,5 @@ public final class SystemLibrary {
     /** Where a function is, to be handed to another one. */
     public MemorySegment address(String name) {
         return symbols.findOrThrow(name);
-    }
-
-    /** Whether it has a function. */
-    public boolean has(String name) {
-        return symbols.find(name).isPresent();
     }
 }

@@ -22,6 +22,7 @@ import static org.bytedeco.ffmpeg.global.avutil.av_log_set_level;
 import static org.bytedeco.ffmpeg.global.avutil.av_mallocz;
 
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.PixelLimit;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
@@ -31,8 +32,6 @@ import org.bytedeco.javacpp.BytePointer;
 
 /** A decoder of the ffmpeg libraries, given whole pictures one after the other. */
 final class AvDecoder implements AutoCloseable {
-    private static final long MOST_PIXELS = 400_000_000;
-
     private final AVCodecContext context;
     private final AVPacket packet = av_packet_alloc();
     private final AVFrame frame = av_frame_alloc();
@@ -53,7 +52,7 @@ final class AvDecoder implements AutoCloseable {
         }
         context = avcodec_alloc_context3(decoder);
         context.thread_count(threads);
-        context.max_pixels(MOST_PIXELS);
+        context.max_pixels(PixelLimit.MOST);
         context.lowres(lowered);
         if (configuration.length > 0) {
             BytePointer copy = new BytePointer(av_mallocz(configuration.length + AV_INPUT_BUFFER_PADDING_SIZE));

@@ -19,13 +19,16 @@ import nexa.imaging.boxes.HeifPicture;
 import nexa.imaging.boxes.Pieces;
 import nexa.imaging.boxes.PixelRectangle;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.PixelLimit;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /** HEIC and AVIF by the ffmpeg libraries; a small one in the file serves where that is enough. */
 final class HeifDecoder implements StillDecoder {
     private static final int THREADS = 2;
     private static final int LONGEST = 1 << 30;
-    private static final long MOST_PIXELS = 500_000_000;
+
+    /** Tiles may reach beyond the picture. */
+    private static final long MOST_PIXELS = PixelLimit.MOST * 5 / 4;
 
     @Override
     public void decode(Path file, int factor, Taker taker) throws IOException, Refusal {
@@ -34,9 +37,7 @@ final class HeifDecoder implements StillDecoder {
                     .orElseThrow(() -> new Refusal(Trouble.Kind.UNSUPPORTED, "no picture that is known"));
             Optional<CodedPicture> small = thumbnail(picture, factor);
             if (small.isPresent()) {
-                PixelRectangle all = new PixelRectangle(
-                        0, 0, small.get().size().width(), small.get().size().height());
-                decode(channel, small.get(), all, taker);
+                decode(channel, small.get(), PixelRectangle.all(small.get().size()), taker);
             } else {
                 decode(channel, picture.coded(), picture.shown(), taker);
             }

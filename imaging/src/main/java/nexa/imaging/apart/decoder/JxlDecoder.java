@@ -8,6 +8,7 @@ import java.lang.foreign.Arena;
 import java.lang.foreign.MemorySegment;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import nexa.imaging.pixels.PixelLimit;
 
 /** JPEG XL by its reference library, where that is installed. Of moving pictures the first. */
 final class JxlDecoder implements StillDecoder {
@@ -20,7 +21,6 @@ final class JxlDecoder implements StillDecoder {
     private static final int FORMAT_BYTES = 24;
     private static final int UNSIGNED_8 = 2;
     private static final int UNSIGNED_16 = 3;
-    private static final long MOST_PIXELS = 400_000_000;
 
     private final JxlLibrary library;
 
@@ -73,7 +73,7 @@ final class JxlDecoder implements StillDecoder {
             switch (happened) {
                 case BASIC_INFO -> {
                     decoder.basicInfo(info.memory());
-                    if ((long) info.width() * info.height() > MOST_PIXELS) {
+                    if ((long) info.width() * info.height() > PixelLimit.MOST) {
                         throw Refusal.damaged("more pixels than its beginning says");
                     }
                     format.set(JAVA_INT, 0, info.channels());
