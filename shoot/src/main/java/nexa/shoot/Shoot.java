@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,10 +47,8 @@ import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.FolderScan;
-import nexa.shoot.scan.FolderScan.Listing;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.scan.PairShown;
-import nexa.shoot.scan.Pairs;
 import nexa.shoot.scan.RelativePath;
 import nexa.shoot.store.Store;
 import nexa.shoot.store.StoredPhoto;
@@ -208,15 +205,11 @@ public final class Shoot implements Framings, AutoCloseable {
         }
     }
 
-    private static Map<String, String> names(Path folder, Pairs pairs) {
-        return pairs.companions().entrySet().stream()
-                .collect(Collectors.toUnmodifiableMap(
-                        pair -> RelativePath.of(folder, pair.getKey()),
-                        pair -> RelativePath.of(folder, pair.getValue())));
-    }
-
     /** Both files of a pair may have been photos: then what was asked of either is asked of the one that shows, in one step. */
     private void joinPairs(List<StoredPhoto> known) {
+        if (companions.isEmpty()) {
+            return;
+        }
         Map<String, StoredPhoto> byFile =
                 known.stream().collect(Collectors.toMap(each -> each.photo().file(), each -> each));
         List<FramingChange> changes = new ArrayList<>();
@@ -273,29 +266,26 @@ public final class Shoot implements Framings, AutoCloseable {
      */
     public Arrivals look(Predicate<FoundFile> settled, int mostNew) throws IOException, InterruptedException {
         Map<String, FoundFile> before = looked;
-        Listing listing = FolderScan.list(folder, delivered);
-        Pairs pairs = Pairs.of(listing.photos(), PairShown.of(setting(PairShown.SETTING)));
-        Some some = Some.of(found(folder, pairs), before, settled, mostNew);
-        List<FoundFile> found = some.files();
-        others = listing.others();
-        companions = names(folder, pairs);
+        FolderFiles seen =
+                FolderFiles.of(folder, delivered, PairShown.of(setting(PairShown.SETTING)), before, settled, mostNew);
+        others = seen.others();
+        companions = seen.companions();
         keepCompared();
-        Map<String, FoundFile> now = byFile(found);
-        if (some.news() == 0) {
+        if (seen.news() == 0) {
             whole = true;
             return Arrivals.NONE;
         }
         Recognition.Result result =
-                new Recognition(folder, saver.photos(), codecs, usualOfRaw()).recognise(found, companions);
+                new Recognition(folder, saver.photos(), codecs, usualOfRaw()).recognise(seen.found(), companions);
         List<StoredPhoto> news = result.changed().stream()
                 .filter(photo -> !photo.found().equals(before.get(photo.found().file())))
                 .toList();
         Map<String, FoundFile> all = new HashMap<>(before);
-        all.putAll(now);
+        all.putAll(byFile(seen.found()));
         looked = all;
         boolean incoming = whole;
-        whole = whole || !some.more();
-        return new Arrivals(mayEdit() ? saver.store(news) : withPassingIds(news, passingIds), incoming, some.more());
+        whole = whole || !seen.more();
+        return new Arrivals(mayEdit() ? saver.store(news) : withPassingIds(news, passingIds), incoming, seen.more());
     }
 
     /** Shows what a look found, on the thread that edits. */
@@ -316,63 +306,22 @@ public final class Shoot implements Framings, AutoCloseable {
         }
     }
 
-    /** The files of a look, and whether more were left for the next. */
-    private record Some(List<FoundFile> files, int news, boolean more) {
-
-        /** Those that did not change, and so many of the others. */
-        static Some of(List<FoundFile> all, Map<String, FoundFile> before, Predicate<FoundFile> settled, int mostNew) {
-            List<FoundFile> files = new ArrayList<>();
-            int news = 0;
-            boolean more = false;
-            for (FoundFile file : all) {
-                if (file.equals(before.get(file.file()))) {
-                    files.add(file);
-                } else if (news == mostNew) {
-                    more = true;
-                } else if (settled.test(file)) {
-                    files.add(file);
-                    news++;
-                }
-            }
-            return new Some(files, news, more);
-        }
-    }
-
-    /** Two names that the system's encoding says alike are told apart by a number. */
-    private static List<FoundFile> found(Path folder, Pairs pairs) {
-        Set<String> names = new HashSet<>();
-        List<FoundFile> found = new ArrayList<>();
-        for (Path file : pairs.shown()) {
-            FoundFile each = FoundFile.of(folder, file);
-            FoundFile named = each;
-            for (int n = 2; !names.add(named.file()); n++) {
-                named = each.named(each.file() + " (" + n + ")");
-            }
-            found.add(named);
-        }
-        return found;
-    }
-
     private static Scanned scan(
             Path folder, Store store, Recognition recognition, DeliveredFiles delivered, boolean save, int mostNew)
             throws IOException {
         Map<String, FoundFile> before = recognition.known();
-        Listing listing = FolderScan.list(folder, delivered);
-        Pairs pairs = Pairs.of(
-                listing.photos(),
-                PairShown.of(Optional.ofNullable(store.settings().get(PairShown.SETTING))));
-        Map<String, String> companions = names(folder, pairs);
-        Some some = Some.of(found(folder, pairs), before, file -> true, mostNew);
-        List<FoundFile> found = some.files();
+        PairShown pairs = PairShown.of(Optional.ofNullable(store.settings().get(PairShown.SETTING)));
+        FolderFiles seen = FolderFiles.of(folder, delivered, pairs, before, file -> true, mostNew);
         try {
-            Recognition.Result result = recognition.recognise(found, companions);
+            Recognition.Result result = recognition.recognise(seen.found(), seen.companions());
             Collection<Delivered> compared = delivered.compared();
             if (save && !compared.isEmpty()) {
                 store.saveDeliveries(compared);
             }
             List<StoredPhoto> changed =
                     save ? store.save(result.changed()) : withPassingIds(result.changed(), new AtomicLong(-1));
-            return new Scanned(inOrder(found, result.unchanged(), changed), !some.more(), listing.others(), companions);
+            return new Scanned(
+                    inOrder(seen.found(), result.unchanged(), changed), !seen.more(), seen.others(), seen.companions());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
             throw new ToldException(Told.of("told.shoot.opening-was-stopped", folder), stopped);
