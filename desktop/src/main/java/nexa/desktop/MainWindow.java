@@ -24,7 +24,7 @@ import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
-import nexa.imaging.colour.Profile;
+import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
@@ -71,6 +71,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         PictureSettings pictures = program.settings().pictures();
         pictures.cacheProperty().subscribe((before, now) -> program.previews().limit(pictures.cacheBytes()));
         pictures.screenProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
+        pictures.conversionProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         this.surround = program.preferences().get(SURROUND).map(Surround::named).orElse(Surround.LIGHT);
         root.getStyleClass().addAll("nexa", surround.styleClass());
         root.getChildren().add(firstStart);
@@ -197,7 +198,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     /** All that shows photos is made anew. */
-    private void showInColours(Profile colours) {
+    private void showInColours(ScreenColours colours) {
         open().ifPresent(open -> {
             open.shoot().show(colours);
             open.screen().dispose();

@@ -13,7 +13,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
-import nexa.imaging.colour.Profile;
+import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.Arrivals;
 import nexa.shoot.Shoot;
 import nexa.shoot.incoming.FolderWatch;
@@ -80,7 +80,7 @@ final class OpenShoot implements AutoCloseable {
     }
 
     /** Colours for a screen; all pictures are to be loaded anew. */
-    void show(Profile screen) {
+    void show(ScreenColours screen) {
         loader.screen(screen);
     }
 

@@ -31,6 +31,7 @@ final class FileText {
     private static final Pattern KEEP = Pattern.compile("keep (all|credit|none)");
     private static final Pattern MOST_FILL = Pattern.compile("warned above (\\d{1,9}) ?% fill");
     private static final Pattern FILL = Pattern.compile("fill (.+)");
+    private static final Pattern INTENT = Pattern.compile("(perceptual|relative|saturation|absolute) intent");
     private static final Pattern WORDS =
             Pattern.compile("(creator|copyright|caption) \"(.*)\"", Pattern.CASE_INSENSITIVE);
 
@@ -41,6 +42,7 @@ final class FileText {
     static String of(FileSettings files) {
         List<String> clauses = new ArrayList<>();
         clauses.add(first(files));
+        conversion(files.colour().how(), clauses);
         packing(files.packing(), clauses);
         finish(files.finish(), clauses);
         description(files.description(), clauses);
@@ -56,6 +58,11 @@ final class FileText {
             return file + " profile " + quoted(colour.file());
         }
         return colour.equals(DeliveredColour.KEEP) ? file : file + " " + colour.text();
+    }
+
+    private static void conversion(Conversion how, List<String> clauses) {
+        add(how.intent() != Conversion.DEFAULT.intent(), lower(how.intent()) + " intent", clauses);
+        add(how.keepsBlack(), "black stays black", clauses);
     }
 
     private static void packing(Packing packing, List<String> clauses) {
@@ -199,11 +206,16 @@ final class FileText {
         if (plain.equals("untouched pixels")) {
             return files.packed(packing.untouched(true));
         }
+        Conversion how = files.colour().how();
+        if (plain.equals("black stays black")) {
+            return converted(files, new Conversion(how.intent(), true));
+        }
         if (plain.equals("no place")) {
             return files.described(said.keeping(said.keep(), true));
         }
         return when(AT_MOST, plain, m -> files.packed(packing.atMost(Integer.parseInt(m.group(1)))))
                 .or(() -> when(CHROMA, plain, m -> files.packed(packing.with(Chroma.valueOf(upper(m.group(1)))))))
+                .or(() -> when(INTENT, plain, m -> converted(files, intent(how, m.group(1)))))
                 .or(() -> when(DEPTH, plain, m -> files.packed(packing.with(depth(m.group(1))))))
                 .or(() -> when(COMPRESSION, plain, m -> files.packed(packing.with(compression(m.group(1))))))
                 .or(() -> when(SHARPENED, plain, m -> files.finished(sharpened(finish, m))))
@@ -217,6 +229,14 @@ final class FileText {
                 .or(() -> when(FILL, plain, m -> files.filled(Fill.parse(m.group(1)))))
                 .or(() -> when(WORDS, clause, m -> files.described(said(said, m))))
                 .orElseThrow(() -> new InvalidException("told.files.says-nothing-about-file", clause));
+    }
+
+    private static FileSettings converted(FileSettings files, Conversion how) {
+        return files.coloured(files.colour().converted(how));
+    }
+
+    private static Conversion intent(Conversion how, String word) {
+        return new Conversion(Conversion.Intent.valueOf(upper(word)), how.keepsBlack());
     }
 
     private static Optional<FileSettings> when(Pattern pattern, String clause, Function<Matcher, FileSettings> then) {

@@ -30,10 +30,11 @@ class FileSettingsTest {
                 one(cases, FileType.values()),
                 1 + cases.below(100),
                 one(
-                        cases,
-                        DeliveredColour.KEEP,
-                        DeliveredColour.SRGB,
-                        DeliveredColour.profile("/a; \"b\"/lab paper.icc")),
+                                cases,
+                                DeliveredColour.KEEP,
+                                DeliveredColour.SRGB,
+                                DeliveredColour.profile("/a; \"b\"/lab paper.icc"))
+                        .converted(new Conversion(one(cases, Conversion.Intent.values()), cases.below(2) == 0)),
                 new Packing(
                         cases.below(3) * 450,
                         one(cases, Chroma.values()),
@@ -93,6 +94,21 @@ class FileSettingsTest {
                         .described(
                                 Description.DEFAULT.keeping(Keep.CREDIT, true).saying("Anna", "", "")),
                 files);
+    }
+
+    @Test
+    void parse_waysOfConversion_inAnyOrder() {
+        assertEquals(
+                DeliveredColour.profile("/ink.icc").converted(new Conversion(Conversion.Intent.RELATIVE, true)),
+                FileSettings.parse("tiff profile \"/ink.icc\"; Black stays black; relative intent")
+                        .colour());
+    }
+
+    @Test
+    void keptColours_haveNoWayOfConversion() {
+        assertEquals(
+                DeliveredColour.KEEP,
+                FileSettings.parse("tiff; relative intent").colour());
     }
 
     @Test

@@ -18,10 +18,16 @@ import nexa.words.Words;
 
 /** The line of words below the photo. */
 record BenchCaptions(
-        Session session, StrokeMemo memo, CanvasText text, double width, double height, Optional<BenchFill.Look> fill) {
+        Session session,
+        StrokeMemo memo,
+        CanvasText text,
+        double width,
+        double height,
+        Optional<BenchFill.Look> fill,
+        Optional<String> proof) {
     private static final double APART = 24;
 
-    /** Below the photo: what it is on the left, how it is framed on the right. */
+    /** Below the photo: what it is on the left, how it is framed on the right; or, what its proof shows. */
     void draw(Photo photo, BenchMode mode, Optional<Double> zoom) {
         PhotoSpace space = session.space().orElseThrow();
         BenchLane lane = new BenchLane(width, height);
@@ -31,6 +37,10 @@ record BenchCaptions(
         String closer =
                 zoom.map(factor -> " · " + Math.round(factor * 100) + " %").orElse("");
         boolean overPhoto = zoom.isPresent() || reachesDown(space, fitting);
+        if (proof.isPresent()) {
+            text.caption(proof.get(), middle, TextAlignment.CENTER, overPhoto);
+            return;
+        }
         String what = Words.name(photo.name()) + " · " + space.upright();
         String right = right(mode);
         boolean room = CanvasText.measured(what + colours(photo) + closer + right) + APART < 2 * half;

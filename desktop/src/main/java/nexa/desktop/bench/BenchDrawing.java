@@ -1,8 +1,10 @@
 package nexa.desktop.bench;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.Frame;
@@ -40,6 +42,8 @@ final class BenchDrawing {
     private static final double NEIGHBOUR_OPACITY = 0.42;
     private static final double HANDLE = 5.5;
     private static final int FINE_CELLS = 12;
+    private static final Set<Command> LOOKING =
+            EnumSet.of(Command.BEFORE, Command.WHOLE, Command.RESULT, Command.PROOF);
 
     /**
      * What goes on while this is drawn.
@@ -92,7 +96,7 @@ final class BenchDrawing {
 
     /** Whether a key is held that shows the photo without its frame, or nothing but the frame. */
     static boolean isLooking(Keys keys) {
-        return keys.isHeld(Command.BEFORE) || keys.isHeld(Command.WHOLE) || keys.isHeld(Command.RESULT);
+        return LOOKING.stream().anyMatch(keys::isHeld);
     }
 
     /** What lies on the photo and its mat: overlay, the frame's edge. */
@@ -168,7 +172,7 @@ final class BenchDrawing {
 
     /** The photo's marks, or dashed those that are proposed for it. */
     void marks(LevelView view, Optional<Marks> proposed) {
-        boolean looking = keys.isHeld(Command.BEFORE) || keys.isHeld(Command.RESULT);
+        boolean looking = isLooking(keys) && !keys.isHeld(Command.WHOLE);
         session.space().filter(space -> !looking).ifPresent(space -> {
             PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
             painter.marks(session.framing().marks().in(space), PhotoPainter.MARK, false);
@@ -246,8 +250,9 @@ final class BenchDrawing {
     }
 
     /** Below the photo: what it is, and how it is framed. */
-    void captions(Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill) {
-        new BenchCaptions(session, memo, text, width, height, fill).draw(photo, mode, zoom);
+    void captions(
+            Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill, Optional<String> proof) {
+        new BenchCaptions(session, memo, text, width, height, fill, proof).draw(photo, mode, zoom);
     }
 
     void unreadable(Photo photo, Trouble trouble) {

@@ -2,6 +2,7 @@ package nexa.desktop.bench;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.scene.Node;
@@ -17,6 +18,7 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.PhotoRaster;
+import nexa.desktop.photo.ProofedPictures.Proofed;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
@@ -24,6 +26,7 @@ import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.StrokeMemo;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /**
  * What the Bench draws: neighbours, photo and frame lie on layers of their own, so that each is drawn only when what it
@@ -95,6 +98,7 @@ final class BenchLayers {
     private final Session session;
     private final Keys keys;
     private final Camera camera;
+    private final BenchPictures pictures;
     private final FramePicture current;
     private final StrokeMemo strokes = new StrokeMemo();
     private final Neighbour before;
@@ -103,6 +107,7 @@ final class BenchLayers {
     private final PhotoRaster raster;
     private final DrawnPane frameLayer;
     private Optional<PhotoLayer> photoShown = Optional.empty();
+    private Optional<CompletableFuture<Optional<Proofed>>> proof = Optional.empty();
 
     /** @param drawFrame draws what lies on the photo */
     BenchLayers(
@@ -117,6 +122,7 @@ final class BenchLayers {
         this.session = session;
         this.keys = keys;
         this.camera = camera;
+        this.pictures = pictures;
         this.current = pictures.current();
         this.before = new Neighbour(-1, pictures.before());
         this.after = new Neighbour(1, pictures.after());
@@ -164,8 +170,10 @@ final class BenchLayers {
         frameLayer.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
+        Optional<ScreenPhoto> lit = shownSpace().flatMap(current::lit);
+        proof = keys.isHeld(Command.PROOF) ? pictures.proofed(lit, session.format()) : Optional.empty();
         PhotoLayer photo = new PhotoLayer(
-                shownSpace().flatMap(current::lit),
+                proof.flatMap(BenchLayers::made).map(Proofed::picture).or(() -> lit),
                 shownSpace(),
                 view,
                 resultOnly ? session.frame() : Optional.empty(),
@@ -214,6 +222,28 @@ final class BenchLayers {
         return session.frame()
                 .flatMap(frame -> current.pixels())
                 .map(pixels -> Looks.mat(session.settings(), pixels.brightness()));
+    }
+
+    private static Optional<Proofed> made(CompletableFuture<Optional<Proofed>> proof) {
+        return proof.isDone() && !proof.isCompletedExceptionally() ? proof.join() : Optional.empty();
+    }
+
+    /** What is said about the proof that shows. */
+    Optional<String> proofWords() {
+        return proof.map(proofed -> {
+            if (!proofed.isDone()) {
+                return Words.of("proof.making");
+            }
+            return proofed.isCompletedExceptionally()
+                    ? Words.of(proofed.exceptionNow())
+                    : proofed.join().map(BenchLayers::words).orElseGet(() -> Words.of("proof.none"));
+        });
+    }
+
+    private static String words(Proofed proofed) {
+        double percent = Math.ceil(1000 * proofed.share()) / 10;
+        return Words.of(
+                "proof.is", proofed.profile(), percent == 0 ? Words.of("proof.all") : Words.of("proof.part", percent));
     }
 
     private void showRaster(PhotoLayer layer) {

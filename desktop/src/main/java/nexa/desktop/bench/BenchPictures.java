@@ -2,11 +2,15 @@ package nexa.desktop.bench;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.IntFunction;
 import java.util.stream.Stream;
+import nexa.core.brief.Format;
 import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ProofedPictures.Proofed;
+import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.widget.FramePicture;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
@@ -18,8 +22,15 @@ final class BenchPictures {
     private final FramePicture after;
     private final Ahead ahead;
 
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final Runnable arrived;
+
     /** @param arrived called when one is there */
     BenchPictures(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
+        this.loader = loader;
+        this.fx = fx;
+        this.arrived = arrived;
         this.current = new FramePicture(shoot, loader, fx, arrived).urgent();
         this.before = new FramePicture(shoot, loader, fx, arrived);
         this.after = new FramePicture(shoot, loader, fx, arrived);
@@ -45,6 +56,18 @@ final class BenchPictures {
                 .flatMap(side -> neighbour.apply(side).stream())
                 .toList();
         ahead.want(around, Math.min(edge, PhotoLoader.LARGE));
+    }
+
+    /** The current photo as files of a format will look, once it is made. */
+    Optional<CompletableFuture<Optional<Proofed>>> proofed(Optional<ScreenPhoto> plain, Optional<Format> format) {
+        return plain.flatMap(pixels -> format.map(each -> {
+            CompletableFuture<Optional<Proofed>> proof =
+                    loader.proofed().of(pixels, each.files().colour());
+            if (!proof.isDone()) {
+                proof.whenCompleteAsync((made, failed) -> arrived.run(), fx);
+            }
+            return proof;
+        }));
     }
 
     void showNeighbours(IntFunction<Optional<Photo>> neighbour) {

@@ -320,7 +320,7 @@ public final class BenchView extends Region {
         bendByLine.drawnProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
         touched(drawing.spots(view.get()));
         if (!bare) {
-            drawing.captions(photo.get(), mode.get(), camera.zoomFactor(), fill.current());
+            drawing.captions(photo.get(), mode.get(), camera.zoomFactor(), fill.current(), layers.proofWords());
         }
     }
 

@@ -22,6 +22,7 @@ import static javafx.scene.input.KeyCode.L;
 import static javafx.scene.input.KeyCode.LEFT;
 import static javafx.scene.input.KeyCode.M;
 import static javafx.scene.input.KeyCode.N;
+import static javafx.scene.input.KeyCode.P;
 import static javafx.scene.input.KeyCode.PAGE_DOWN;
 import static javafx.scene.input.KeyCode.PAGE_UP;
 import static javafx.scene.input.KeyCode.PERIOD;
@@ -124,6 +125,7 @@ public enum Command {
     RESULT(Group.LOOK, true, E),
     WHOLE(Group.LOOK, true, I),
     BEFORE(Group.LOOK, true, J),
+    PROOF(Group.LOOK, true, P),
     PAN(Group.LOOK, true, SPACE),
     SETTINGS(Group.LOOK, shortcut(COMMA)),
     KEYS(Group.LOOK, F1),

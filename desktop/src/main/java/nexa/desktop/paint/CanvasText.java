@@ -34,7 +34,7 @@ public final class CanvasText {
         }
         if (overPhoto) {
             double wide = measured(words) + 2 * PADDING;
-            tag(words, alignment == TextAlignment.LEFT ? x : x - wide, height - CAPTION_BOTTOM - TAG_HEIGHT / 2);
+            tag(words, left(x, wide, alignment), height - CAPTION_BOTTOM - TAG_HEIGHT / 2);
         } else {
             soft(words, x, height - CAPTION_BOTTOM, alignment);
         }
@@ -42,6 +42,14 @@ public final class CanvasText {
 
     public void middle(String words) {
         soft(words, width / 2, height / 2, TextAlignment.CENTER);
+    }
+
+    private static double left(double x, double wide, TextAlignment alignment) {
+        return switch (alignment) {
+            case LEFT, JUSTIFY -> x;
+            case CENTER -> x - wide / 2;
+            case RIGHT -> x - wide;
+        };
     }
 
     private void soft(String words, double x, double y, TextAlignment alignment) {

@@ -22,6 +22,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.ConversionBox;
 import nexa.imaging.colour.Profile;
 import nexa.words.Languages;
 import nexa.words.Words;
@@ -64,6 +65,9 @@ public final class SettingsPane implements PaneLayer.Content {
         srgb.setId("settings-srgb");
         Button choose = Buttons.text("settings.screen.choose", this::choose);
         choose.setId("settings-profile");
+        ConversionBox ways = new ConversionBox(settings.conversionProperty().get(), "settings-conversion");
+        ways.valueProperty()
+                .subscribe((before, now) -> settings.conversionProperty().set(now));
         screen.setId("settings-screen");
         screen.setWrapText(true);
         message.setWrapText(true);
@@ -74,7 +78,7 @@ public final class SettingsPane implements PaneLayer.Content {
                 part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
                 part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
                 part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
-                part("settings.screen", screen, row(srgb, choose), explained("settings.screen.tip"), message),
+                part("settings.screen", screen, row(srgb, choose), ways, explained("settings.screen.tip"), message),
                 part(
                         "settings.arrivals",
                         box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
@@ -192,7 +196,9 @@ public final class SettingsPane implements PaneLayer.Content {
                 file.isEmpty()
                         ? Words.of("settings.screen.is.srgb")
                         : Words.of(
-                                "settings.screen.is", settings.screenColours().name(), file.get()));
+                                "settings.screen.is",
+                                settings.screenColours().profile().name(),
+                                file.get()));
     }
 
     private void choose() {

@@ -11,11 +11,11 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
+import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
@@ -48,11 +48,12 @@ public final class PhotoLoader implements AutoCloseable {
     private final PictureMemory pictures;
     private final Background background;
     private final CorrectedPictures corrected;
+    private final ProofedPictures proofed;
 
     /** Jobs that somebody waits for. */
     private final AtomicInteger wanted = new AtomicInteger();
 
-    private volatile Profile screen = Profile.SRGB;
+    private volatile ScreenColours screen = ScreenColours.SRGB;
     private long places;
 
     /** With a memory of its own. */
@@ -73,8 +74,10 @@ public final class PhotoLoader implements AutoCloseable {
                 TimeUnit.SECONDS,
                 new PriorityBlockingQueue<>(),
                 Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
-        this.corrected =
-                new CorrectedPictures(work -> workers.execute(new Queued(Urgency.CURRENT, 0, work)), () -> screen);
+        this.corrected = new CorrectedPictures(
+                work -> workers.execute(new Queued(Urgency.CURRENT, 0, work)), () -> screen.profile());
+        this.proofed = new ProofedPictures(
+                work -> workers.execute(new Queued(Urgency.CURRENT, 0, work)), () -> screen.profile());
         this.background = new Background(cache, workers, cores, () -> wanted.get() > 0);
     }
 
@@ -129,6 +132,11 @@ public final class PhotoLoader implements AutoCloseable {
         return corrected;
     }
 
+    /** Pictures as they will be printed. */
+    public ProofedPictures proofed() {
+        return proofed;
+    }
+
     private ScreenPhoto shown(Preview preview) {
         Raster raster = preview.raster(screen);
         return ScreenPhoto.of(raster);
@@ -156,7 +164,7 @@ public final class PhotoLoader implements AutoCloseable {
 
     /** Remembered before anybody is told of it; unless colours changed meanwhile. */
     private ScreenPhoto kept(Key key, Job.Loading loading) throws UnreadablePhotoException {
-        Profile colours = screen;
+        ScreenColours colours = screen;
         ScreenPhoto picture = loading.load();
         pictures.put(key.fingerprint(), key.edge(), picture, colours);
         return picture;
@@ -207,12 +215,12 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     /** Sets the colours that pictures are shown in; all are to be loaded anew. */
-    public void screen(Profile profile) {
-        if (!profile.equals(screen)) {
-            screen = profile;
+    public void screen(ScreenColours colours) {
+        if (!colours.equals(screen)) {
+            screen = colours;
             jobs.values().removeIf(job -> job.result().isDone());
         }
-        pictures.show(profile);
+        pictures.show(colours);
     }
 
     /** Sets how many bytes of pictures are kept in memory. */

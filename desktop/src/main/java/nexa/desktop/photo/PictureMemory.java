@@ -4,7 +4,7 @@ import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import nexa.imaging.colour.Profile;
+import nexa.imaging.preview.ScreenColours;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,7 +20,7 @@ public final class PictureMemory {
     private record Key(String fingerprint, int edge) {}
 
     private final Map<Key, ScreenPhoto> pictures = new LinkedHashMap<>(16, 0.75f, true);
-    private Profile colours = Profile.SRGB;
+    private ScreenColours colours = ScreenColours.SRGB;
     private long limit = USUAL_LIMIT;
     private long weight;
 
@@ -30,7 +30,7 @@ public final class PictureMemory {
     }
 
     /** @param of the colours that the picture was made in; in others than those shown now it is not kept */
-    synchronized void put(String fingerprint, int edge, ScreenPhoto picture, Profile of) {
+    synchronized void put(String fingerprint, int edge, ScreenPhoto picture, ScreenColours of) {
         if (!of.equals(colours)) {
             return;
         }
@@ -54,7 +54,7 @@ public final class PictureMemory {
     }
 
     /** Sets the colours that pictures are shown in; those in others are forgotten. */
-    synchronized void show(Profile screen) {
+    synchronized void show(ScreenColours screen) {
         if (!screen.equals(colours)) {
             colours = screen;
             pictures.clear();

@@ -34,6 +34,11 @@ public record ScreenPhoto(Image image, Raster raster, double brightness, long we
         return of(corrected.raster(), Optional.of(corrected.box()));
     }
 
+    /** The same photo in other colours. May be called on any thread. */
+    ScreenPhoto withPixels(Raster other) {
+        return of(other, box);
+    }
+
     private static ScreenPhoto of(Raster raster, Optional<Frame> box) {
         PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(
                 raster.width(), raster.height(), IntBuffer.wrap(raster.argb()), PixelFormat.getIntArgbPreInstance());

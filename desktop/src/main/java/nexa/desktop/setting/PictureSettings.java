@@ -5,7 +5,10 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
+import nexa.core.files.Conversion;
+import nexa.core.files.Conversion.Intent;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.Preferences;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -25,11 +28,13 @@ public final class PictureSettings {
     public static final int MOST_CACHE = 100_000;
 
     private static final Logger LOG = LoggerFactory.getLogger(PictureSettings.class);
+    private static final String KEEPING_BLACK = " keeping black";
     private static final long MEGABYTE = 1L << 20;
 
     private final ObjectProperty<Integer> memory;
     private final ObjectProperty<Integer> cache;
     private final ObjectProperty<Optional<String>> screen;
+    private final ObjectProperty<Conversion> conversion;
 
     PictureSettings(Preferences preferences) {
         memory = Kept.property(
@@ -50,6 +55,12 @@ public final class PictureSettings {
                 Optional.empty(),
                 text -> Optional.of(text).filter(file -> !file.isBlank()),
                 file -> file.orElse(""));
+        conversion = Kept.property(
+                preferences,
+                "screen conversion",
+                Conversion.DEFAULT,
+                PictureSettings::conversion,
+                PictureSettings::text);
     }
 
     /** Megabytes of pictures in memory at most. */
@@ -67,6 +78,19 @@ public final class PictureSettings {
         return screen;
     }
 
+    /** How photos' own colours become the screen's. */
+    public ObjectProperty<Conversion> conversionProperty() {
+        return conversion;
+    }
+
+    private static Conversion conversion(String text) {
+        return new Conversion(Intent.valueOf(text.split(" ")[0]), text.endsWith(KEEPING_BLACK));
+    }
+
+    private static String text(Conversion conversion) {
+        return conversion.intent() + (conversion.keepsBlack() ? KEEPING_BLACK : "");
+    }
+
     public long memoryBytes() {
         return memory.get() * MEGABYTE;
     }
@@ -76,7 +100,11 @@ public final class PictureSettings {
     }
 
     /** The screen's colours; sRGB if none are set, or if their file can't be read any more. */
-    public Profile screenColours() {
+    public ScreenColours screenColours() {
+        return new ScreenColours(screenProfile(), conversion.get());
+    }
+
+    private Profile screenProfile() {
         if (screen.get().isEmpty()) {
             return Profile.SRGB;
         }

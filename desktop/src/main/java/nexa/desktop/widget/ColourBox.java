@@ -5,28 +5,27 @@ import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.DeliveredColour.Kind;
 import nexa.words.Words;
 
 /** The choice of a delivered file's colours; one of them asks for a profile file. */
-public final class ColourBox extends HBox {
+public final class ColourBox extends VBox {
     private final ChoiceBox<Kind> kind = new ChoiceBox<>();
     private final Button file;
     private final ObjectProperty<DeliveredColour> value;
+    private final ConversionBox how;
     private Optional<String> profile = Optional.empty();
 
     /**
      * @param id of the list
      */
     public ColourBox(DeliveredColour first, String id) {
-        super(8);
-        setAlignment(Pos.CENTER_LEFT);
+        super(6);
         value = new SimpleObjectProperty<>(first);
         profile = Optional.of(first.file()).filter(path -> !path.isEmpty());
         file = Buttons.text("colour.choose", this::choose);
@@ -37,8 +36,12 @@ public final class ColourBox extends HBox {
         kind.getItems().setAll(Kind.values());
         kind.setConverter(new EnumWords<>("colour"));
         kind.setValue(first.kind());
+        how = new ConversionBox(first.how(), id + "-intent");
+        how.visibleProperty().bind(file.visibleProperty());
+        how.managedProperty().bind(how.visibleProperty());
         kind.valueProperty().subscribe(this::refresh);
-        getChildren().addAll(kind, file);
+        how.valueProperty().subscribe((before, now) -> refresh(kind.getValue()));
+        getChildren().addAll(Rows.of(kind, file), how);
     }
 
     /** A profile counts once its file is chosen. */
@@ -51,9 +54,11 @@ public final class ColourBox extends HBox {
         file.setVisible(byFile);
         file.setText(profile.map(path -> new File(path).getName()).orElse(Words.of("colour.choose")));
         if (!byFile) {
-            value.set(DeliveredColour.of(chosen));
+            value.set(value.get().kind() == chosen ? value.get() : DeliveredColour.of(chosen)); // with its conversion
         } else {
-            profile.map(DeliveredColour::profile).ifPresent(value::set);
+            profile.map(DeliveredColour::profile)
+                    .map(colour -> colour.converted(how.valueProperty().get()))
+                    .ifPresent(value::set);
         }
     }
 

@@ -45,6 +45,11 @@ final class ColourMatrix implements FastColours {
     }
 
     @Override
+    public int channels() {
+        return 3;
+    }
+
+    @Override
     public int tolerance() {
         return TOLERANCE;
     }
@@ -55,15 +60,15 @@ final class ColourMatrix implements FastColours {
     }
 
     @Override
-    public void convert(short[] colours) {
+    public void convert(short[] colours, short[] converted) {
         float[] m = matrix;
         for (int i = 0; i < colours.length; i += 3) {
             float red = light[colours[i] & 0xFFFF];
             float green = light[colours[i + 1] & 0xFFFF];
             float blue = light[colours[i + 2] & 0xFFFF];
-            colours[i] = value(m[0] * red + m[1] * green + m[2] * blue);
-            colours[i + 1] = value(m[3] * red + m[4] * green + m[5] * blue);
-            colours[i + 2] = value(m[6] * red + m[7] * green + m[8] * blue);
+            converted[i] = value(m[0] * red + m[1] * green + m[2] * blue);
+            converted[i + 1] = value(m[3] * red + m[4] * green + m[5] * blue);
+            converted[i + 2] = value(m[6] * red + m[7] * green + m[8] * blue);
         }
     }
 

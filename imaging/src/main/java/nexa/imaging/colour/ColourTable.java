@@ -10,8 +10,6 @@ import java.util.function.UnaryOperator;
 final class ColourTable implements FastColours {
     private static final int NODES = 65;
     private static final int WHOLE = 1 << 15;
-    private static final int GREEN_STEP = NODES * 3;
-    private static final int RED_STEP = NODES * NODES * 3;
 
     /** Where a value lies among the nodes of a channel, and how far beyond the node in parts of {@link #WHOLE}. */
     private static final int[] NODE = new int[VALUES];
@@ -33,10 +31,19 @@ final class ColourTable implements FastColours {
     }
 
     private final short[] nodes;
+    private final int channels;
+    private final int greenStep;
+    private final int redStep;
 
-    /** @param engine from red, green, blue, red, … in 16 bits to the same in other colours */
-    ColourTable(UnaryOperator<short[]> engine) {
-        nodes = engine.apply(cube());
+    /**
+     * @param engine from red, green, blue, red, … in 16 bits to the same in other colours, or to inks
+     * @param channels of what the engine makes
+     */
+    ColourTable(UnaryOperator<short[]> engine, int channels) {
+        this.nodes = engine.apply(cube());
+        this.channels = channels;
+        this.greenStep = NODES * channels;
+        this.redStep = NODES * NODES * channels;
     }
 
     private static short[] cube() {
@@ -59,6 +66,11 @@ final class ColourTable implements FastColours {
     }
 
     @Override
+    public int channels() {
+        return channels;
+    }
+
+    @Override
     public int tolerance() {
         return TOLERANCE;
     }
@@ -70,22 +82,22 @@ final class ColourTable implements FastColours {
     }
 
     @Override
-    public void convert(short[] colours) {
-        for (int i = 0; i < colours.length; i += 3) {
-            convert(colours, i);
+    public void convert(short[] colours, short[] converted) {
+        for (int from = 0, to = 0; from < colours.length; from += 3, to += channels) {
+            convert(colours, from, converted, to);
         }
     }
 
     /** The corners of the tetrahedron are reached by going along the channel that is farthest beyond its node first. */
-    private void convert(short[] colours, int at) {
+    private void convert(short[] colours, int at, short[] converted, int to) {
         int red = colours[at] & 0xFFFF;
         int green = colours[at + 1] & 0xFFFF;
         int blue = colours[at + 2] & 0xFFFF;
         int r = BEYOND[red];
         int g = BEYOND[green];
         int b = BEYOND[blue];
-        int corner = NODE[red] * RED_STEP + NODE[green] * GREEN_STEP + NODE[blue] * 3;
-        int opposite = corner + RED_STEP + GREEN_STEP + 3;
+        int corner = NODE[red] * redStep + NODE[green] * greenStep + NODE[blue] * channels;
+        int opposite = corner + redStep + greenStep + channels;
         int second;
         int third;
         int most;
@@ -93,50 +105,50 @@ final class ColourTable implements FastColours {
         int least;
         if (r >= g) {
             if (g >= b) {
-                second = corner + RED_STEP;
-                third = second + GREEN_STEP;
+                second = corner + redStep;
+                third = second + greenStep;
                 most = r;
                 middle = g;
                 least = b;
             } else if (r >= b) {
-                second = corner + RED_STEP;
-                third = second + 3;
+                second = corner + redStep;
+                third = second + channels;
                 most = r;
                 middle = b;
                 least = g;
             } else {
-                second = corner + 3;
-                third = second + RED_STEP;
+                second = corner + channels;
+                third = second + redStep;
                 most = b;
                 middle = r;
                 least = g;
             }
         } else if (b >= g) {
-            second = corner + 3;
-            third = second + GREEN_STEP;
+            second = corner + channels;
+            third = second + greenStep;
             most = b;
             middle = g;
             least = r;
         } else if (b >= r) {
-            second = corner + GREEN_STEP;
-            third = second + 3;
+            second = corner + greenStep;
+            third = second + channels;
             most = g;
             middle = b;
             least = r;
         } else {
-            second = corner + GREEN_STEP;
-            third = second + RED_STEP;
+            second = corner + greenStep;
+            third = second + redStep;
             most = g;
             middle = r;
             least = b;
         }
-        for (int channel = 0; channel < 3; channel++) {
+        for (int channel = 0; channel < channels; channel++) {
             // unsigned: the weights are 2^15 together, the values below 2^16
             int sum = (WHOLE - most) * (nodes[corner + channel] & 0xFFFF)
                     + (most - middle) * (nodes[second + channel] & 0xFFFF)
                     + (middle - least) * (nodes[third + channel] & 0xFFFF)
                     + least * (nodes[opposite + channel] & 0xFFFF);
-            colours[at + channel] = (short) (sum + WHOLE / 2 >>> 15);
+            converted[to + channel] = (short) (sum + WHOLE / 2 >>> 15);
         }
     }
 }

@@ -6,20 +6,14 @@ import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2BGRA;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
-import java.awt.color.ICC_Profile;
-import java.awt.image.ColorConvertOp;
-import java.awt.image.DataBuffer;
-import java.awt.image.DataBufferByte;
-import java.awt.image.DataBufferUShort;
-import java.awt.image.PixelInterleavedSampleModel;
-import java.awt.image.Raster;
-import java.awt.image.WritableRaster;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import nexa.core.files.Conversion;
+import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.ShortPointer;
@@ -29,9 +23,8 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * From one profile's numbers to another's, in 8 or 16 bits: small pictures exactly as the engine converts them, whole
- * photos by curves and a matrix, or by a table read off the engine, if no eye sees the difference. The engine uses the
- * perceptual intent, which between profiles of primaries and curves is the same as relative colorimetric, and has no
- * black-point compensation. Thread-safe.
+ * photos by curves and a matrix, or by a table read off the engine, if no eye sees the difference. Between profiles of
+ * primaries and curves all intents but the absolute are the same. Thread-safe.
  */
 public final class ColourTransform {
     /** Profiles are few, and setting the engine up for two takes as long as a small picture. */
@@ -42,41 +35,48 @@ public final class ColourTransform {
     /** Pixels of which the engine needs longer than it takes to make a table of it. */
     private static final long WORTH_IT = 1_000_000;
 
-    /** As OpenCV has them. */
-    private static final int[] BLUE_FIRST = {2, 1, 0};
-
-    private static final int[] RED_FIRST = {0, 1, 2};
-
     /** Levels a channel that are tried to tell whether a conversion changes anything. */
     private static final int[] LEVELS = {0, 40, 90, 140, 200, 255};
 
-    private record Pair(Profile from, Profile to) {}
+    private record Pair(Profile from, Profile to, Conversion how) {}
 
     private final Profile from;
     private final Profile to;
-    private final ColorConvertOp engine;
+    private final Conversion how;
+    private final Engine engine;
     private final int channelsFrom;
     private final int channelsTo;
     private final boolean changes;
     private @Nullable Optional<FastColours> fast;
 
-    private ColourTransform(Profile from, Profile to) {
+    private ColourTransform(Profile from, Profile to, Conversion how) {
         this.from = from;
         this.to = to;
-        this.channelsFrom = from.space() == Profile.Space.GREY ? 1 : 3;
-        this.channelsTo = to.space() == Profile.Space.GREY ? 1 : 3;
-        this.engine = new ColorConvertOp(new ICC_Profile[] {from.engine(), to.engine()}, null);
-        this.changes = channelsFrom != channelsTo || changesColours();
+        this.how = how;
+        this.channelsFrom = from.space().channels();
+        this.channelsTo = to.space().channels();
+        this.engine = AdjustedEngine.between(from, to, how);
+        this.changes = changesColours();
     }
 
     /**
+     * By the perceptual intent, without black-point compensation.
+     *
      * @throws RuntimeException the engine's own, if a profile is damaged
      */
     public static ColourTransform between(Profile from, Profile to) {
+        return between(from, to, Conversion.DEFAULT);
+    }
+
+    /**
+     * @throws RuntimeException the engine's own, if a profile is damaged, or has no way to its numbers
+     */
+    public static ColourTransform between(Profile from, Profile to, Conversion how) {
         if (KNOWN.size() > MOST_KNOWN) {
             KNOWN.clear();
         }
-        return KNOWN.computeIfAbsent(new Pair(from, to), pair -> new ColourTransform(pair.from, pair.to));
+        return KNOWN.computeIfAbsent(
+                new Pair(from, to, how), pair -> new ColourTransform(pair.from, pair.to, pair.how));
     }
 
     /** Whether any colour becomes another one by more than rounding. */
@@ -92,7 +92,10 @@ public final class ColourTransform {
                 before[i * channelsFrom + channel] = (byte) LEVELS[rest % LEVELS.length];
             }
         }
-        byte[] after = convert(before, colours, 1);
+        byte[] after = engine.convert(before, colours, 1, false); // some damage shows only now
+        if (channelsFrom != channelsTo) {
+            return true;
+        }
         for (int i = 0; i < before.length; i++) {
             if (Math.abs((before[i] & 0xFF) - (after[i] & 0xFF)) > 1) {
                 return true;
@@ -126,8 +129,21 @@ public final class ColourTransform {
         }
     }
 
+    /**
+     * New ink values of a picture.
+     *
+     * @param picture of as many channels as the first profile has, without alpha
+     * @throws IllegalStateException if the second profile is for no inks
+     */
+    public InkPicture inks(Picture picture) {
+        if (channelsTo != Profile.Space.INK.channels()) {
+            throw new IllegalStateException(to + " is for no inks");
+        }
+        return new InkPicture(converted(picture.mat()));
+    }
+
     private Mat converted(Mat source) {
-        if (channelsFrom != 3 || channelsTo != 3 || source.total() < WORTH_IT) {
+        if (channelsFrom != 3 || channelsTo < 3 || source.total() < WORTH_IT) {
             return exactly(source);
         }
         return fast().map(fast -> FastPixels.converted(source, fast)).orElseGet(() -> exactly(source));
@@ -136,15 +152,23 @@ public final class ColourTransform {
     /** Found out when it is first needed. */
     private synchronized Optional<FastColours> fast() {
         if (fast == null) {
-            UnaryOperator<short[]> exact = colours -> convert(colours, colours.length / 3, 1, RED_FIRST);
+            UnaryOperator<short[]> exact = colours -> engine.convert(colours, 3);
             fast = Stream.<Supplier<Optional<? extends FastColours>>>of(
-                            () -> ColourMatrix.between(from, to), () -> Optional.of(new ColourTable(exact)))
+                            this::matrix, () -> Optional.of(new ColourTable(exact, channelsTo)))
                     .flatMap(kind -> kind.get().stream())
                     .<FastColours>map(kind -> kind)
-                    .filter(kind -> kind.isCloseTo(exact))
+                    .filter(kind -> kind.isCloseTo(exact, this::shown))
                     .findFirst();
         }
         return fast;
+    }
+
+    private short[] shown(short[] converted) {
+        return channelsTo == 3 ? converted : new DirectEngine(to.engine(), Profile.SRGB.engine()).convert(converted, 4);
+    }
+
+    private Optional<ColourMatrix> matrix() {
+        return how.intent() == Conversion.Intent.ABSOLUTE ? Optional.empty() : ColourMatrix.between(from, to);
     }
 
     private Mat exactly(Mat source) {
@@ -157,47 +181,17 @@ public final class ColourTransform {
                 try (BytePointer from = packed.data();
                         BytePointer to = target.data()) {
                     from.get(bytes);
-                    to.put(convert(bytes, source.cols(), source.rows()));
+                    to.put(engine.convert(bytes, source.cols(), source.rows(), true));
                 }
             } else {
                 short[] deep = new short[samples * channelsFrom];
                 try (ShortPointer from = new ShortPointer(packed.data());
                         ShortPointer to = new ShortPointer(target.data())) {
                     from.get(deep);
-                    to.put(convert(deep, source.cols(), source.rows()));
+                    to.put(engine.convert(deep, source.cols(), source.rows(), true));
                 }
             }
             return target;
         }
-    }
-
-    private byte[] convert(byte[] pixels, int width, int height) {
-        byte[] converted = new byte[width * height * channelsTo];
-        engine.filter(
-                raster(new DataBufferByte(pixels, pixels.length), width, height, channelsFrom, BLUE_FIRST),
-                raster(new DataBufferByte(converted, converted.length), width, height, channelsTo, BLUE_FIRST));
-        return converted;
-    }
-
-    private short[] convert(short[] pixels, int width, int height) {
-        return convert(pixels, width, height, BLUE_FIRST);
-    }
-
-    private short[] convert(short[] pixels, int width, int height, int[] order) {
-        short[] converted = new short[width * height * channelsTo];
-        engine.filter(
-                raster(new DataBufferUShort(pixels, pixels.length), width, height, channelsFrom, order),
-                raster(new DataBufferUShort(converted, converted.length), width, height, channelsTo, order));
-        return converted;
-    }
-
-    /** Over the pixels themselves. */
-    private static WritableRaster raster(DataBuffer pixels, int width, int height, int channels, int[] order) {
-        int[] places = channels == 1 ? new int[] {0} : order;
-        return Raster.createWritableRaster(
-                new PixelInterleavedSampleModel(
-                        pixels.getDataType(), width, height, channels, width * channels, places),
-                pixels,
-                null);
     }
 }

@@ -8,12 +8,16 @@ sealed interface FastColours permits ColourMatrix, ColourTable {
     int TRIED = 3000;
     int VALUES = 65_536;
 
+    /** Of a converted pixel: 3, or 4 for inks. */
+    int channels();
+
     /**
-     * Converts pixels in place.
+     * Converts pixels.
      *
      * @param colours red, green, blue, red, …
+     * @param converted may be the same array, if pixels keep as many channels
      */
-    void convert(short[] colours);
+    void convert(short[] colours, short[] converted);
 
     /** The largest difference, in 16 bits, that is taken for none. */
     int tolerance();
@@ -21,18 +25,24 @@ sealed interface FastColours permits ColourMatrix, ColourTable {
     /** The same near black. */
     int toleranceNearBlack();
 
-    /** Whether it does as the engine does, tried on colours of which every second is near black. */
-    default boolean isCloseTo(UnaryOperator<short[]> engine) {
+    /**
+     * Whether it does as the engine does, tried on colours of which every second is near black.
+     *
+     * @param shown what is compared: red, green and blue, of inks those that they make
+     */
+    default boolean isCloseTo(UnaryOperator<short[]> engine, UnaryOperator<short[]> shown) {
         Random random = new Random(5);
         short[] colours = new short[TRIED * 3];
         for (int i = 0; i < colours.length; i++) {
             colours[i] = (short) random.nextInt(i / 3 % 2 == 0 ? VALUES : VALUES / 32);
         }
-        short[] exact = engine.apply(colours);
-        convert(colours);
+        short[] converted = new short[TRIED * channels()];
+        convert(colours, converted);
+        short[] exact = shown.apply(engine.apply(colours));
+        converted = shown.apply(converted);
         for (int i = 0; i < exact.length; i++) {
             int most = i / 3 % 2 == 0 ? tolerance() : toleranceNearBlack();
-            if (Math.abs((exact[i] & 0xFFFF) - (colours[i] & 0xFFFF)) > most) {
+            if (Math.abs((exact[i] & 0xFFFF) - (converted[i] & 0xFFFF)) > most) {
                 return false;
             }
         }

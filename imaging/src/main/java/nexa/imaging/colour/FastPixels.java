@@ -17,49 +17,69 @@ final class FastPixels {
 
     /** @param source blue, green, red in 8 or 16 bits; not changed */
     static Mat converted(Mat source, FastColours fast) {
-        Mat target = new Mat(source.rows(), source.cols(), source.type());
+        Mat target = new Mat(source.rows(), source.cols(), opencv_core.CV_MAKETYPE(source.depth(), fast.channels()));
         int rows = Math.max(1, BAND / source.cols());
         boolean isDeep = source.depth() == opencv_core.CV_16U;
         IntStream.range(0, (source.rows() + rows - 1) / rows).parallel().forEach(band -> {
             int end = Math.min(source.rows(), (band + 1) * rows);
-            short[] colours = new short[source.cols() * 3];
-            byte[] bytes = new byte[isDeep ? 0 : colours.length];
+            Row pixels = new Row(source.cols(), fast);
             for (int row = band * rows; row < end; row++) {
                 if (isDeep) {
-                    deep(source, target, row, colours, fast);
+                    pixels.deep(source.ptr(row), target.ptr(row));
                 } else {
-                    shallow(source, target, row, colours, bytes, fast);
+                    pixels.shallow(source.ptr(row), target.ptr(row));
                 }
             }
         });
         return target;
     }
 
-    private static void deep(Mat source, Mat target, int row, short[] colours, FastColours fast) {
-        try (ShortPointer from = new ShortPointer(source.ptr(row));
-                ShortPointer to = new ShortPointer(target.ptr(row))) {
-            from.get(colours);
-            exchange(colours);
-            fast.convert(colours);
-            exchange(colours);
-            to.put(colours, 0, colours.length);
-        }
-    }
+    /** What one thread converts. */
+    private static final class Row {
+        private final FastColours fast;
+        private final short[] colours;
+        private final short[] converted;
 
-    private static void shallow(Mat source, Mat target, int row, short[] colours, byte[] bytes, FastColours fast) {
-        try (BytePointer from = source.ptr(row);
-                BytePointer to = target.ptr(row)) {
-            from.get(bytes);
-            for (int i = 0; i < bytes.length; i++) {
-                colours[i] = (short) ((bytes[i] & 0xFF) * STRETCH);
+        Row(int pixels, FastColours fast) {
+            this.fast = fast;
+            this.colours = new short[pixels * 3];
+            this.converted = fast.channels() == 3 ? colours : new short[pixels * fast.channels()];
+        }
+
+        void deep(BytePointer source, BytePointer target) {
+            try (source;
+                    target;
+                    ShortPointer from = new ShortPointer(source);
+                    ShortPointer to = new ShortPointer(target)) {
+                from.get(colours);
+                convert();
+                to.put(converted, 0, converted.length);
             }
-            exchange(colours);
-            fast.convert(colours);
-            exchange(colours);
-            for (int i = 0; i < bytes.length; i++) {
-                bytes[i] = (byte) (((colours[i] & 0xFFFF) + STRETCH / 2) / STRETCH);
+        }
+
+        void shallow(BytePointer source, BytePointer target) {
+            try (source;
+                    target) {
+                byte[] from = new byte[colours.length];
+                source.get(from);
+                for (int i = 0; i < from.length; i++) {
+                    colours[i] = (short) ((from[i] & 0xFF) * STRETCH);
+                }
+                convert();
+                byte[] to = new byte[converted.length];
+                for (int i = 0; i < to.length; i++) {
+                    to[i] = (byte) (((converted[i] & 0xFFFF) + STRETCH / 2) / STRETCH);
+                }
+                target.put(to, 0, to.length);
             }
-            to.put(bytes, 0, bytes.length);
+        }
+
+        private void convert() {
+            exchange(colours);
+            fast.convert(colours, converted);
+            if (fast.channels() == 3) {
+                exchange(converted);
+            }
         }
     }
 

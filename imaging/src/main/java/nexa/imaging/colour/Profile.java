@@ -4,6 +4,7 @@ import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.icc.IccDirectory;
 import com.drew.metadata.icc.IccReader;
+import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -11,8 +12,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import nexa.core.files.Conversion.Intent;
+import nexa.core.files.DeliveredColour;
 import nexa.imaging.file.ToldException;
 import org.jspecify.annotations.Nullable;
 
@@ -36,6 +40,10 @@ public final class Profile {
     public static final Profile DEVELOPED =
             new Profile(MatrixProfile.bytes("Developed RGB (ROMM primaries)", MatrixProfile.Primaries.ROMM));
 
+    /** X, Y and Z relative to D50, in 16 bits 1 = 32768 (ICC.1:2022, 6.3.4.2). */
+    static final Profile XYZ =
+            new Profile(ICC_Profile.getInstance(ColorSpace.CS_CIEXYZ).getData());
+
     private static final int HEADER = 128;
     private static final int SPACE_AT = 16;
 
@@ -44,9 +52,21 @@ public final class Profile {
 
     /** What a profile's numbers mean. */
     public enum Space {
-        GREY,
-        RGB,
-        OTHER
+        GREY(1),
+        RGB(3),
+        /** Cyan, magenta, yellow and black. */
+        INK(4),
+        OTHER(3);
+
+        private final int channels;
+
+        Space(int channels) {
+            this.channels = channels;
+        }
+
+        int channels() {
+            return channels;
+        }
     }
 
     private final byte[] bytes;
@@ -77,12 +97,39 @@ public final class Profile {
      * @throws IOException with words for the user if it can't be read or holds no RGB profile
      */
     public static Profile read(Path file) throws IOException {
+        return read(file, Set.of(Space.RGB), "told.colour.not-colour-profile-for-rgb");
+    }
+
+    /**
+     * From a profile file, also one for inks.
+     *
+     * @throws IOException with words for the user if it can't be read, or holds a profile for neither RGB nor inks
+     */
+    public static Profile readForDelivery(Path file) throws IOException {
+        return read(file, Set.of(Space.RGB, Space.INK), "told.colour.not-colour-profile-for-rgb-or-inks");
+    }
+
+    /**
+     * The profile that a file is to have; empty if the photo's own goes along.
+     *
+     * @throws IOException with words for the user if the asked profile can't be used
+     */
+    public static Optional<Profile> delivered(DeliveredColour colour) throws IOException {
+        return switch (colour.kind()) {
+            case KEEP -> Optional.empty();
+            case SRGB -> Optional.of(SRGB);
+            case WIDE -> Optional.of(WIDE);
+            case PROFILE -> Optional.of(readForDelivery(Path.of(colour.file())));
+        };
+    }
+
+    private static Profile read(Path file, Set<Space> spaces, String refusal) throws IOException {
         if (!Files.isRegularFile(file) || Files.size(file) > LARGEST_FILE) {
             throw new ToldException("told.colour.no-profile-file", file);
         }
         return of(Files.readAllBytes(file))
-                .filter(profile -> profile.space() == Space.RGB)
-                .orElseThrow(() -> new ToldException("told.colour.not-colour-profile-for-rgb", file));
+                .filter(profile -> spaces.contains(profile.space()))
+                .orElseThrow(() -> new ToldException(refusal, file));
     }
 
     private static String name(byte[] bytes) {
@@ -113,6 +160,7 @@ public final class Profile {
         return switch (new String(bytes, SPACE_AT, 4, StandardCharsets.US_ASCII)) {
             case "RGB " -> Space.RGB;
             case "GRAY" -> Space.GREY;
+            case "CMYK" -> Space.INK;
             default -> Space.OTHER;
         };
     }
@@ -128,6 +176,11 @@ public final class Profile {
 
     ICC_Profile engine() {
         return engine;
+    }
+
+    /** The same, so that the engine uses it by an intent; the first of two has to be so. */
+    ICC_Profile engine(Intent intent) {
+        return intent == Intent.PERCEPTUAL ? engine : ICC_Profile.getInstance(IntentBytes.of(bytes, intent));
     }
 
     @Override

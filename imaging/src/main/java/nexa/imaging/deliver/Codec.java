@@ -39,6 +39,11 @@ final class Codec {
 
     private Codec() {}
 
+    /** A file's bytes at a quality. */
+    interface AtQuality {
+        byte[] bytes(int quality) throws IOException;
+    }
+
     /**
      * A file's bytes, of the best quality that is small enough if the settings limit its size.
      *
@@ -46,20 +51,23 @@ final class Codec {
      * @throws IOException if the picture can't be encoded, or can't be made so small
      */
     static byte[] encode(Picture picture, SourceMetadata metadata, FileSettings settings) throws IOException {
-        byte[] best = at(settings.quality(), picture, metadata, settings);
+        return best(settings, quality -> at(quality, picture, metadata, settings));
+    }
+
+    /** The same, however files are made. */
+    static byte[] best(FileSettings settings, AtQuality file) throws IOException {
+        byte[] best = file.bytes(settings.quality());
         long most = (long) settings.packing().mostKilobytes() * BYTES_PER_KILOBYTE;
-        if (most == 0 || !settings.type().hasQuality() || best.length <= most) {
-            return best;
-        }
-        return within(most, picture, metadata, settings);
+        return most == 0 || !settings.type().hasQuality() || best.length <= most
+                ? best
+                : within(most, settings.quality(), file);
     }
 
     /** The size grows with the quality, so the best is found by halving. */
-    private static byte[] within(long most, Picture picture, SourceMetadata metadata, FileSettings settings)
-            throws IOException {
-        int low = Math.min(WORST_QUALITY, settings.quality());
-        int high = settings.quality();
-        byte[] best = at(low, picture, metadata, settings);
+    private static byte[] within(long most, int highest, AtQuality file) throws IOException {
+        int low = Math.min(WORST_QUALITY, highest);
+        int high = highest;
+        byte[] best = file.bytes(low);
         if (best.length > most) {
             throw new ToldException(
                     "told.deliver.cannot-as-small",
@@ -69,7 +77,7 @@ final class Codec {
         }
         while (high - low > 1) {
             int middle = (low + high) / 2;
-            byte[] tried = at(middle, picture, metadata, settings);
+            byte[] tried = file.bytes(middle);
             if (tried.length <= most) {
                 best = tried;
                 low = middle;

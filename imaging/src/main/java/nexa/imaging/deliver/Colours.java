@@ -1,10 +1,9 @@
 package nexa.imaging.deliver;
 
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
-import nexa.core.files.DeliveredColour;
+import nexa.core.files.Conversion;
 import nexa.core.told.Told;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
@@ -23,19 +22,33 @@ record Colours(Picture picture, byte @Nullable [] icc) implements AutoCloseable 
      * Converts a picture if its colours are to be others.
      *
      * @param own the picture's profile; empty if it is to be taken for sRGB
-     * @throws IOException with words for the user if the asked profile can't be used
+     * @param target of RGB; empty if the picture keeps its own
+     * @throws IOException with words for the user if the engine refuses
      */
-    static Colours of(Picture picture, Optional<Profile> own, DeliveredColour asked) throws IOException {
-        if (asked.kind() == DeliveredColour.Kind.KEEP) {
+    static Colours of(Picture picture, Optional<Profile> own, Optional<Profile> target, Conversion how)
+            throws IOException {
+        if (target.isEmpty()) {
             return new Colours(picture.shared(), own.map(Profile::bytes).orElse(null));
         }
-        Profile target = target(asked);
         if (own.isEmpty() && picture.channels() == 1) {
             try (Picture coloured = picture.coloured()) {
-                return converted(coloured, Profile.SRGB, target);
+                return converted(coloured, Profile.SRGB, target.get(), how);
             }
         }
-        return converted(picture, own.orElse(Profile.SRGB), target);
+        return converted(picture, own.orElse(Profile.SRGB), target.get(), how);
+    }
+
+    /** How colours get from one profile to another. */
+    static ColourTransform transform(Profile from, Profile to, Conversion how) throws IOException {
+        try {
+            return ColourTransform.between(from, to, how);
+        } catch (RuntimeException refused) { // the engine's own
+            throw new ToldException(Told.of("told.deliver.colours-cannot-turned-into-those", from, to), refused);
+        }
+    }
+
+    private static Colours converted(Picture picture, Profile from, Profile to, Conversion how) throws IOException {
+        return new Colours(transform(from, to, how).apply(picture), to.bytes());
     }
 
     boolean isSrgb() {
@@ -49,22 +62,6 @@ record Colours(Picture picture, byte @Nullable [] icc) implements AutoCloseable 
                 || Profile.of(icc)
                         .filter(profile -> profile.toString().contains("sRGB"))
                         .isPresent();
-    }
-
-    private static Colours converted(Picture picture, Profile from, Profile to) throws IOException {
-        try {
-            return new Colours(ColourTransform.between(from, to).apply(picture), to.bytes());
-        } catch (RuntimeException refused) { // the engine's own
-            throw new ToldException(Told.of("told.deliver.colours-cannot-turned-into-those", from, to), refused);
-        }
-    }
-
-    private static Profile target(DeliveredColour asked) throws IOException {
-        return switch (asked.kind()) {
-            case KEEP, SRGB -> Profile.SRGB;
-            case WIDE -> Profile.WIDE;
-            case PROFILE -> Profile.read(Path.of(asked.file()));
-        };
     }
 
     @Override

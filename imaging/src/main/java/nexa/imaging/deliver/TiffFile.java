@@ -1,5 +1,9 @@
 package nexa.imaging.deliver;
 
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGR2RGB;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2RGBA;
+import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -7,9 +11,11 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.ShortBuffer;
 import java.util.Arrays;
+import java.util.function.UnaryOperator;
 import java.util.zip.DeflaterOutputStream;
 import nexa.core.files.Packing;
 import nexa.core.files.Packing.Compression;
+import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.formats.tiff.AbstractTiffElement.DataElement;
@@ -29,6 +35,8 @@ import org.jspecify.annotations.Nullable;
 final class TiffFile {
     private static final int MIN_IS_BLACK = 1;
     private static final int RGB = 2;
+    private static final int SEPARATED = 5;
+    private static final int CMYK = 1;
     private static final int UNASSOCIATED_ALPHA = 2;
     private static final TagInfo IPTC = new TagInfo("IPTC-NAA", ExifTags.IPTC, AbstractFieldType.LONG);
     private static final int STRIP_BYTES = 1 << 18;
@@ -38,32 +46,55 @@ final class TiffFile {
     /** @param set descriptive tags; the picture's own are added */
     static byte[] bytes(Picture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing)
             throws IOException {
-        int rowBytes = picture.size().width() * picture.channels() * picture.bits() / 8;
-        int rowsPerStrip = Math.clamp(STRIP_BYTES / rowBytes, 1, picture.size().height());
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
-        describe(root, picture, rowsPerStrip);
+        root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short)
+                (picture.channels() == 1 ? MIN_IS_BLACK : RGB));
+        if (picture.channels() == 4) {
+            root.add(TiffTagConstants.TIFF_TAG_EXTRA_SAMPLES, (short) UNASSOCIATED_ALPHA);
+        }
+        return bytes(picture.mat(), picture.channels() == 1 ? Mat::clone : TiffFile::redFirst, set, metadata, packing);
+    }
+
+    /** Of ink values, in the set that needs no names (TIFF 6.0, section 16). */
+    static byte[] bytes(InkPicture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing)
+            throws IOException {
+        TiffOutputDirectory root = set.getOrCreateRootDirectory();
+        root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short) SEPARATED);
+        root.add(TiffTagConstants.TIFF_TAG_INK_SET, (short) CMYK);
+        return bytes(picture.mat(), Mat::clone, set, metadata, packing);
+    }
+
+    private static Mat redFirst(Mat mat) {
+        Mat turned = new Mat();
+        cvtColor(mat, turned, mat.channels() == 4 ? COLOR_BGRA2RGBA : COLOR_BGR2RGB);
+        return turned;
+    }
+
+    /** @param inFileOrder a copy of rows */
+    private static byte[] bytes(
+            Mat samples, UnaryOperator<Mat> inFileOrder, TiffOutputSet set, SourceMetadata metadata, Packing packing)
+            throws IOException {
+        int rowBytes = (int) (samples.cols() * samples.elemSize());
+        int rowsPerStrip = Math.clamp(STRIP_BYTES / rowBytes, 1, samples.rows());
+        TiffOutputDirectory root = set.getOrCreateRootDirectory();
+        describe(root, samples, rowsPerStrip);
         root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, code(packing.compression()));
         attach(root, TiffEpTagConstants.EXIF_TAG_INTER_COLOR_PROFILE, AbstractFieldType.UNDEFINED, metadata.icc());
         attachIptc(root, metadata.iptc());
         attach(root, TiffTagConstants.TIFF_TAG_XMP, AbstractFieldType.BYTE, metadata.xmp());
         root.setTiffImageData(new AbstractTiffImageData.Strips(
-                strips(picture, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));
+                strips(samples, inFileOrder, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));
         return ExifBlock.write(set);
     }
 
-    private static void describe(TiffOutputDirectory root, Picture picture, int rowsPerStrip) throws IOException {
-        int channels = picture.channels();
-        short[] bits = new short[channels];
-        Arrays.fill(bits, (short) picture.bits());
-        root.add(TiffTagConstants.TIFF_TAG_IMAGE_WIDTH, picture.size().width());
-        root.add(TiffTagConstants.TIFF_TAG_IMAGE_LENGTH, picture.size().height());
+    private static void describe(TiffOutputDirectory root, Mat samples, int rowsPerStrip) throws IOException {
+        short[] bits = new short[samples.channels()];
+        Arrays.fill(bits, (short) (samples.elemSize1() * Byte.SIZE));
+        root.add(TiffTagConstants.TIFF_TAG_IMAGE_WIDTH, samples.cols());
+        root.add(TiffTagConstants.TIFF_TAG_IMAGE_LENGTH, samples.rows());
         root.add(TiffTagConstants.TIFF_TAG_BITS_PER_SAMPLE, bits);
-        root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short) (channels == 1 ? MIN_IS_BLACK : RGB));
-        root.add(TiffTagConstants.TIFF_TAG_SAMPLES_PER_PIXEL, (short) channels);
+        root.add(TiffTagConstants.TIFF_TAG_SAMPLES_PER_PIXEL, (short) samples.channels());
         root.add(TiffTagConstants.TIFF_TAG_ROWS_PER_STRIP, rowsPerStrip);
-        if (channels == 4) {
-            root.add(TiffTagConstants.TIFF_TAG_EXTRA_SAMPLES, (short) UNASSOCIATED_ALPHA);
-        }
     }
 
     private static void attach(TiffOutputDirectory root, TagInfo tag, AbstractFieldType type, byte @Nullable [] bytes) {
@@ -81,15 +112,15 @@ final class TiffFile {
         }
     }
 
-    private static DataElement[] strips(Picture picture, int rowsPerStrip, ByteOrder order, Compression compression)
+    private static DataElement[] strips(
+            Mat samples, UnaryOperator<Mat> inFileOrder, int rowsPerStrip, ByteOrder order, Compression compression)
             throws IOException {
-        int height = picture.size().height();
-        DataElement[] strips = new DataElement[Math.ceilDiv(height, rowsPerStrip)];
+        DataElement[] strips = new DataElement[Math.ceilDiv(samples.rows(), rowsPerStrip)];
         for (int i = 0; i < strips.length; i++) {
             int top = i * rowsPerStrip;
-            try (Mat rows = picture.mat().rowRange(top, Math.min(top + rowsPerStrip, height));
-                    Mat packed = rows.clone()) {
-                byte[] strip = packed(samples(packed, order), compression);
+            try (Mat rows = samples.rowRange(top, Math.min(top + rowsPerStrip, samples.rows()));
+                    Mat packed = inFileOrder.apply(rows)) {
+                byte[] strip = packed(ordered(packed, order), compression);
                 strips[i] = new AbstractTiffImageData.Data(0, strip.length, strip);
             }
         }
@@ -120,30 +151,16 @@ final class TiffFile {
         return out.toByteArray();
     }
 
-    /** Samples in file order: red before blue, 16-bit values in the file's byte order. */
-    private static byte[] samples(Mat rows, ByteOrder order) {
+    /** 16-bit values in the file's byte order. */
+    private static byte[] ordered(Mat rows, ByteOrder order) {
         byte[] bytes = new byte[(int) (rows.total() * rows.elemSize())];
         rows.data().get(bytes);
-        int sampleBytes = (int) rows.elemSize1();
-        if (sampleBytes == 2) {
+        if (rows.elemSize1() == Short.BYTES) {
             ShortBuffer from = ByteBuffer.wrap(bytes.clone())
                     .order(ByteOrder.nativeOrder())
                     .asShortBuffer();
             ByteBuffer.wrap(bytes).order(order).asShortBuffer().put(from);
         }
-        if (rows.channels() >= 3) {
-            swapRedAndBlue(bytes, rows.channels() * sampleBytes, sampleBytes);
-        }
         return bytes;
-    }
-
-    private static void swapRedAndBlue(byte[] bytes, int pixelBytes, int sampleBytes) {
-        for (int pixel = 0; pixel < bytes.length; pixel += pixelBytes) {
-            for (int b = 0; b < sampleBytes; b++) {
-                byte blue = bytes[pixel + b];
-                bytes[pixel + b] = bytes[pixel + 2 * sampleBytes + b];
-                bytes[pixel + 2 * sampleBytes + b] = blue;
-            }
-        }
     }
 }

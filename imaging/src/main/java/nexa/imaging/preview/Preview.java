@@ -14,13 +14,14 @@ import nexa.imaging.pixels.Raster;
 public record Preview(Picture picture, Optional<Profile> profile) implements AutoCloseable {
 
     /** Its pixels in a screen's colours. */
-    public Raster raster(Profile screen) {
+    public Raster raster(ScreenColours screen) {
         Profile from = profile.orElse(Profile.SRGB);
-        if (profile.isEmpty() && picture.channels() == 1 && screen.equals(Profile.SRGB)) {
+        if (profile.isEmpty() && picture.channels() == 1 && screen.profile().equals(Profile.SRGB)) {
             return picture.toRaster();
         }
         try (Picture coloured = picture.channels() == 1 && profile.isEmpty() ? picture.coloured() : picture.shared();
-                Picture shown = ColourTransform.between(from, screen).apply(coloured)) {
+                Picture shown = ColourTransform.between(from, screen.profile(), screen.how())
+                        .apply(coloured)) {
             return shown.toRaster();
         }
     }

@@ -136,15 +136,15 @@ class FastColoursTest {
     /** For profiles made of tables; here read off a matrix, whose result is known. */
     @Test
     void table_differsByLessThanAnyEyeSees_andIsNotTakenForLinearLight() {
-        ColourTable table = new ColourTable(FastColoursTest::exactly);
-        assertTrue(table.isCloseTo(FastColoursTest::exactly));
+        ColourTable table = new ColourTable(FastColoursTest::exactly, 3);
+        assertTrue(table.isCloseTo(FastColoursTest::exactly, UnaryOperator.identity()));
         short[] colours = new short[300_000];
         Random random = new Random(2);
         for (int i = 0; i < colours.length; i++) {
             colours[i] = (short) random.nextInt(65_536);
         }
         short[] exact = exactly(colours);
-        table.convert(colours);
+        table.convert(colours, colours);
         double sum = 0;
         for (int i = 0; i < exact.length; i += 3) {
             double difference = Cielab.difference(lab(colours, i), lab(exact, i));
@@ -153,19 +153,19 @@ class FastColoursTest {
         }
         assertTrue(sum / (exact.length / 3) < 0.01);
         UnaryOperator<short[]> fromLight = values -> converted(values, ColorSpace.CS_LINEAR_RGB);
-        assertFalse(new ColourTable(fromLight).isCloseTo(fromLight));
+        assertFalse(new ColourTable(fromLight, 3).isCloseTo(fromLight, UnaryOperator.identity()));
     }
 
     private static short[] exactly(short[] colours) {
         short[] copy = colours.clone();
-        ColourMatrix.between(Profile.WIDE, Profile.SRGB).orElseThrow().convert(copy);
+        ColourMatrix.between(Profile.WIDE, Profile.SRGB).orElseThrow().convert(copy, copy);
         return copy;
     }
 
     private static short[] converted(short[] colours, int space) {
         Profile from = Profile.of(ICC_Profile.getInstance(space).getData()).orElseThrow();
         short[] copy = colours.clone();
-        ColourMatrix.between(from, Profile.SRGB).orElseThrow().convert(copy);
+        ColourMatrix.between(from, Profile.SRGB).orElseThrow().convert(copy, copy);
         return copy;
     }
 }

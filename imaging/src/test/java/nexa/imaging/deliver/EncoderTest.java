@@ -37,6 +37,7 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.preview.Preview;
+import nexa.imaging.preview.ScreenColours;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.Imaging;
@@ -200,10 +201,12 @@ class EncoderTest {
                 Picture shownTwin = decoded(Encoder.encode(twin, plain, toSrgb))) {
             assertTrue(TestPhotos.psnr(wide, twin) < 36, "the numbers differ");
             assertTrue(TestPhotos.psnr(shownWide, shownTwin) > 44, "the colours don't");
-            int[] onScreenWide =
-                    new Preview(wide, tagged.profile()).raster(Profile.SRGB).argb();
-            int[] onScreenTwin =
-                    new Preview(twin, plain.profile()).raster(Profile.SRGB).argb();
+            int[] onScreenWide = new Preview(wide, tagged.profile())
+                    .raster(ScreenColours.SRGB)
+                    .argb();
+            int[] onScreenTwin = new Preview(twin, plain.profile())
+                    .raster(ScreenColours.SRGB)
+                    .argb();
             for (int i = 0; i < onScreenTwin.length; i++) {
                 for (int shift = 0; shift <= 16; shift += 8) {
                     int twins = onScreenTwin[i] >> shift & 0xFF; // 8-bit steps of a wide gamut are coarser in the dark
