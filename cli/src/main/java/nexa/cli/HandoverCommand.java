@@ -1,16 +1,13 @@
 package nexa.cli;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
-import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.naming.NameTemplate;
@@ -27,6 +24,7 @@ import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
 @Command(
@@ -52,13 +50,8 @@ final class HandoverCommand extends ShootCommand {
             description = "JPEG or WebP quality, 1 to 100; else as each format says.")
     private @Nullable Integer quality;
 
-    @Option(
-            names = "--colour",
-            paramLabel = "keep|srgb|wide|FILE.icc",
-            description =
-                    "The delivered files' colours: the photo's own, sRGB, a wide gamut, or a profile's; else as each "
-                            + "format says.")
-    private @Nullable String colour;
+    @Mixin
+    private final ColourOptions colours = new ColourOptions();
 
     @Option(
             names = "--names",
@@ -137,7 +130,11 @@ final class HandoverCommand extends ShootCommand {
         Format sized = longEdge != null && format.target().equals(SizeTarget.NONE)
                 ? format.sized(new SizeTarget.LongEdge(longEdge))
                 : format;
-        return sized.filed(colour().map(files::coloured).orElse(files));
+        try {
+            return sized.filed(files.coloured(colours.over(files.colour())));
+        } catch (IllegalArgumentException refused) {
+            throw wrong(Words.of(refused), refused);
+        }
     }
 
     private NameTemplate names() {
@@ -153,21 +150,6 @@ final class HandoverCommand extends ShootCommand {
                 .filter(choice -> choice.name().equalsIgnoreCase(taken))
                 .findFirst()
                 .orElseThrow(() -> wrong(Words.of("cli.if-taken-number-skip-or", taken)));
-    }
-
-    private Optional<DeliveredColour> colour() {
-        if (colour == null) {
-            return Optional.empty();
-        }
-        try {
-            return Optional.of(
-                    Files.isRegularFile(Path.of(colour))
-                            ? DeliveredColour.profile(
-                                    Path.of(colour).toAbsolutePath().toString())
-                            : DeliveredColour.parse(colour));
-        } catch (IllegalArgumentException unknown) { // an invalid path is one too
-            throw wrong(Words.of("cli.colour-keep-srgb-wide-or", colour), unknown);
-        }
     }
 
     private FileType type(Format format) {

@@ -64,7 +64,7 @@ public final class FormatPane implements PaneLayer.Content {
         grid.addRow(3, Labels.field("format.target"), named(target, "format-target", "format.target"));
         grid.addRow(4, Labels.field("format.note"), named(note, "format-note", "format.note"));
         grid.addRow(5, Labels.field("format.files"), new HBox(8, type, quality));
-        grid.addRow(6, Labels.field("handover.colour"), colour);
+        grid.addRow(6, Labels.besideRows("handover.colour"), colour);
         grid.add(centred, 1, 7);
         message.setWrapText(true);
         message.setId("format-message");

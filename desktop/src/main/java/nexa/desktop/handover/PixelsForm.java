@@ -152,7 +152,7 @@ final class PixelsForm extends GridPane {
     }
 
     private void add(String words, Region field, Predicate<FileType> shows) {
-        Label label = words.isEmpty() ? new Label() : Labels.field(words);
+        Label label = words.isEmpty() ? new Label() : field == colour ? Labels.besideRows(words) : Labels.field(words);
         for (Region part : new Region[] {label, field}) {
             part.visibleProperty().bind(type.valueProperty().map(chosen -> chosen != null && shows.test(chosen)));
             part.managedProperty().bind(part.visibleProperty());

@@ -22,7 +22,7 @@ import nexa.words.Words;
 /** All keys, over the window. A click on a key waits for another one in its place. */
 public final class KeySheet extends StackPane {
     private final Keys keys;
-    private final HBox columns = new HBox(34);
+    private final HBox columns = new HBox(22);
     private final Label message = new Label();
     private Optional<Command> changing = Optional.empty();
 
@@ -71,7 +71,7 @@ public final class KeySheet extends StackPane {
     private VBox column(Command.Group group) {
         Label title = new Label(Words.of("group", group));
         title.getStyleClass().add("format-name");
-        GridPane grid = new GridPane(12, 3);
+        GridPane grid = new GridPane(9, 3);
         ColumnConstraints right = new ColumnConstraints();
         right.setHalignment(HPos.RIGHT);
         grid.getColumnConstraints().add(right);
