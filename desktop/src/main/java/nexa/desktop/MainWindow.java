@@ -329,6 +329,6 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     @Override
     public void showKeys() {
-        screen().ifPresent(ShootScreen::toggleKeys);
+        screen().ifPresent(shown -> shown.sheets().toggleKeys());
     }
 }

@@ -9,6 +9,7 @@ import javafx.scene.input.KeyEvent;
 import nexa.core.geometry.Turn;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.desk.DeskView.DeskPane;
+import nexa.desktop.find.Findables;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.KeyMap;
 import nexa.desktop.keys.KeyPress;
@@ -19,7 +20,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 
 /** From keys to what they do in an open shoot. */
-final class ShootKeys {
+final class ShootKeys implements Findables.Commands {
     /** What a step by keys moves, in the photo's pixels. */
     private static final int STEP = 1;
 
@@ -152,7 +153,8 @@ final class ShootKeys {
         framing.put(Command.BARE, screen::toggleBare);
         everywhere.put(Command.SURROUND, screen::nextSurround);
         everywhere.put(Command.SETTINGS, screen::toggleSettings);
-        everywhere.put(Command.KEYS, screen::toggleKeys);
+        everywhere.put(Command.KEYS, () -> screen.sheets().toggleKeys());
+        everywhere.put(Command.FIND, () -> screen.sheets().find());
         everywhere.put(Command.LEAVE, this::leave);
     }
 
@@ -225,11 +227,24 @@ final class ShootKeys {
     }
 
     private boolean done(Command command) {
+        Optional<Runnable> action = action(command);
+        action.ifPresent(Runnable::run);
+        return action.isPresent();
+    }
+
+    private Optional<Runnable> action(Command command) {
         boolean inFraming = session.viewProperty().get() != MainView.HANDOVER;
-        Runnable action = inFraming ? framing.getOrDefault(command, everywhere.get(command)) : everywhere.get(command);
-        if (action != null) {
-            action.run();
-        }
-        return action != null;
+        return Optional.ofNullable(
+                inFraming ? framing.getOrDefault(command, everywhere.get(command)) : everywhere.get(command));
+    }
+
+    @Override
+    public boolean can(Command command) {
+        return action(command).isPresent();
+    }
+
+    @Override
+    public void run(Command command) {
+        done(command);
     }
 }

@@ -20,6 +20,7 @@ import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.LensPane;
+import nexa.desktop.find.Findables;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.lineup.LineupView;
@@ -55,7 +56,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final NoticeBar notices;
     private final VBox top;
     private final ShootKeys shootKeys;
-    private final KeySheetLayer keySheet;
+    private final Sheets sheets;
     private final Subscription subscriptions;
     private final ReviewLists lists;
     private final Automatics automatics;
@@ -85,7 +86,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);
-        keySheet = new KeySheetLayer(this, keys);
+        sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys));
         notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
         top = new VBox(header, notices);
         layout.setTop(top);
@@ -318,13 +319,13 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     // ---- keys ----
 
-    void toggleKeys() {
-        keySheet.toggle();
+    Sheets sheets() {
+        return sheets;
     }
 
     /** Does what a key stands for; false if it stands for nothing here. */
     boolean pressed(KeyEvent event) {
-        if (keySheet.pressed(event) || lists.pressed(event)) {
+        if (sheets.pressed(event) || lists.pressed(event)) {
             return true;
         }
         Node owner = getScene().getFocusOwner();

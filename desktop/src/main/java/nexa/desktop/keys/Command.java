@@ -14,6 +14,8 @@ import static javafx.scene.input.KeyCode.EQUALS;
 import static javafx.scene.input.KeyCode.ESCAPE;
 import static javafx.scene.input.KeyCode.F;
 import static javafx.scene.input.KeyCode.F1;
+import static javafx.scene.input.KeyCode.F2;
+import static javafx.scene.input.KeyCode.F3;
 import static javafx.scene.input.KeyCode.G;
 import static javafx.scene.input.KeyCode.I;
 import static javafx.scene.input.KeyCode.J;
@@ -22,7 +24,6 @@ import static javafx.scene.input.KeyCode.L;
 import static javafx.scene.input.KeyCode.LEFT;
 import static javafx.scene.input.KeyCode.M;
 import static javafx.scene.input.KeyCode.N;
-import static javafx.scene.input.KeyCode.P;
 import static javafx.scene.input.KeyCode.PAGE_DOWN;
 import static javafx.scene.input.KeyCode.PAGE_UP;
 import static javafx.scene.input.KeyCode.PERIOD;
@@ -125,9 +126,10 @@ public enum Command {
     RESULT(Group.LOOK, true, E),
     WHOLE(Group.LOOK, true, I),
     BEFORE(Group.LOOK, true, J),
-    PROOF(Group.LOOK, true, P),
+    PROOF(Group.LOOK, true, F2),
     PAN(Group.LOOK, true, SPACE),
     SETTINGS(Group.LOOK, shortcut(COMMA)),
+    FIND(Group.LOOK, F3),
     KEYS(Group.LOOK, F1),
     LEAVE(Group.LOOK, ESCAPE);
 

@@ -55,10 +55,10 @@ class ProofStoryTest extends WindowTest {
                 .briefEdits()
                 .change("edit.brief.edit", session().brief().changed(format().filed(printed()))));
 
-        robot.press(KeyCode.P);
+        robot.press(KeyCode.F2);
         Color proofed = awaited(bench, seen -> distance(seen, screen) > 0.03);
         assertTrue(proofed.getBrightness() > screen.getBrightness(), "darkness is lifted to what the press reaches");
-        robot.release(KeyCode.P);
+        robot.release(KeyCode.F2);
         awaited(bench, seen -> distance(seen, screen) < 0.005);
     }
 

@@ -1,0 +1,80 @@
+package nexa.desktop.window;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import nexa.core.geometry.Turn;
+import nexa.core.overlay.Overlay;
+import nexa.core.space.Pose;
+import nexa.desktop.session.MainView;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** One key, and what one wants is typed. */
+class FinderStoryTest extends WindowTest {
+    private static void find(FxRobot robot, String typed) {
+        press(robot, KeyCode.F3);
+        robot.write(typed);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static void choose(FxRobot robot, String typed) {
+        find(robot, typed);
+        press(robot, KeyCode.ENTER);
+        assertTrue(robot.lookup("#finder").tryQuery().isEmpty(), "closed once something is chosen");
+    }
+
+    @Test
+    void commandsFormatsPhotosAndOverlays_areFoundByTheirNames(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        choose(robot, "mirror left");
+        assertEquals(Turn.MIRROR, session().framing().pose().turn());
+        choose(robot, "0230");
+        assertEquals("kiln_0230.jpg", session().photo().orElseThrow().file());
+        choose(robot, "diagonals");
+        assertEquals(
+                Overlay.DIAGONALS, session().overlayProperty().get().overlay().orElseThrow());
+        choose(robot, "16:9");
+        assertEquals("16:9", session().format().orElseThrow().name());
+        choose(robot, "4:5");
+        assertEquals("4:5", session().format().orElseThrow().name());
+        assertEquals(2, session().brief().formats().size(), "no second one of the same shape");
+    }
+
+    @Test
+    void carryToVertical_selectsThemAndShowsWhatWouldBecome(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        choose(robot, "carry vert");
+        assertEquals(
+                "[kiln_0206.jpg]",
+                session().selection().photos().stream()
+                        .map(photo -> photo.file())
+                        .toList()
+                        .toString());
+        assertEquals(MainView.WALL, session().viewProperty().get());
+        assertEquals(1, session().carry().planProperty().get().size());
+    }
+
+    @Test
+    void arrowsGoOn_escapeLeaves_andNothingIsTypedAnywhereElse(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        find(robot, "level");
+        ListView<?> list = robot.lookup("#found").queryListView();
+        assertTrue(list.getItems().size() >= 2);
+        press(robot, KeyCode.DOWN);
+        assertEquals(1, list.getSelectionModel().getSelectedIndex());
+        press(robot, KeyCode.ESCAPE);
+        assertTrue(robot.lookup("#finder").tryQuery().isEmpty());
+        assertEquals(MainView.BENCH, session().viewProperty().get(), "only the finder is left");
+        press(robot, KeyCode.W);
+        assertEquals(MainView.WALL, session().viewProperty().get(), "the keys are the shoot's again");
+        find(robot, "no such thing");
+        assertFalse(robot.lookup("#found").query().isVisible());
+        press(robot, KeyCode.ENTER);
+        press(robot, KeyCode.ESCAPE);
+    }
+}
