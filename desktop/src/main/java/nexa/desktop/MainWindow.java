@@ -77,7 +77,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         root.getChildren().add(firstStart);
         stage.setTitle(Words.of("app.name"));
         stage.setScene(scene(width, height));
-        stage.setMinWidth(1040);
+        stage.setMinWidth(1010);
         stage.setMinHeight(600);
         stage.focusedProperty().subscribe(focused -> program.keys().releaseAll());
         stage.setOnCloseRequest(this::asked);

@@ -110,6 +110,7 @@ final class ShootKeys implements Findables.Commands {
         framing.put(Command.MOVER, () -> settings()
                 .moverProperty()
                 .set(settings().moverProperty().get().other()));
+        framing.put(Command.LOOKS, () -> screen.open(DeskPane.LOOK));
         framing.put(Command.FILL, () -> screen.open(DeskPane.FILL));
         framing.put(Command.SWAP, frameEdits()::swap);
         framing.put(Command.LOCK, frameEdits()::toggleLock);

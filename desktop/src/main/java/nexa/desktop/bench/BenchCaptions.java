@@ -30,7 +30,8 @@ record BenchCaptions(
     /** Below the photo: what it is on the left, how it is framed on the right; or, what its proof shows. */
     void draw(Photo photo, BenchMode mode, Optional<Double> zoom) {
         PhotoSpace space = session.space().orElseThrow();
-        BenchLane lane = new BenchLane(width, height);
+        BenchLane lane = new BenchLane(
+                width, height, session.settings().neighboursProperty().get());
         LevelView fitting = lane.current(space);
         double half = fitting.scale() * space.extent().width() / 2;
         double middle = fitting.originX() + fitting.scale() * space.extent().centreX();

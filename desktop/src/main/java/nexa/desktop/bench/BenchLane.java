@@ -4,11 +4,19 @@ import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 
-/** Where photos lie in the Bench: the current one large in the middle, its neighbours peeking in at the sides. */
-record BenchLane(double width, double height) {
-    private static final double WIDE_SHARE = 0.70;
-    private static final double TOP = 30;
-    private static final double BOTTOM = 46;
+/**
+ * Where photos lie in the Bench: the current one large in the middle, its neighbours peeking in at the sides.
+ *
+ * @param neighbours whether they are to be seen; else the photo has their room
+ */
+record BenchLane(double width, double height, boolean neighbours) {
+    private static final double WIDE_SHARE = 0.80;
+
+    /** Beside a photo without neighbours. */
+    private static final double MARGIN = 18;
+
+    private static final double TOP = 16;
+    private static final double BOTTOM = 38;
     private static final double GAP = 26;
     private static final double NEIGHBOUR_SHARE = 0.82;
 
@@ -19,8 +27,12 @@ record BenchLane(double width, double height) {
 
     /** The current photo's place if more than the photo is to be seen. */
     LevelView showing(Frame box) {
-        double share = width * WIDE_SHARE;
+        double share = wide();
         return LevelView.fitting(box, (width - share) / 2, TOP, share, Math.max(1, height - TOP - BOTTOM));
+    }
+
+    private double wide() {
+        return neighbours ? width * WIDE_SHARE : Math.max(1, width - 2 * MARGIN);
     }
 
     /** A neighbour's place: beside the current photo's edge, side -1 = left, 1 = right. */
@@ -29,8 +41,8 @@ record BenchLane(double width, double height) {
         Frame shown = current.extent();
         double edge = middle.originX() + middle.scale() * (shown.centreX() + side * shown.width() / 2);
         Frame extent = neighbour.extent();
-        LevelView own = LevelView.fitting(
-                extent, 0, 0, width * WIDE_SHARE * NEIGHBOUR_SHARE, (height - TOP - BOTTOM) * NEIGHBOUR_SHARE);
+        LevelView own =
+                LevelView.fitting(extent, 0, 0, wide() * NEIGHBOUR_SHARE, (height - TOP - BOTTOM) * NEIGHBOUR_SHARE);
         double halfOwn = own.scale() * extent.width() / 2;
         double middleY = middle.originY() + middle.scale() * shown.centreY();
         return new LevelView(0, 0, own.scale()).showing(extent.centre(), edge + side * (GAP + halfOwn), middleY);

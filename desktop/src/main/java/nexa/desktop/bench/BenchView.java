@@ -96,6 +96,11 @@ public final class BenchView extends Region {
         }
 
         @Override
+        public boolean showsNeighbours() {
+            return session.settings().neighboursProperty().get();
+        }
+
+        @Override
         public Optional<Photo> neighbour(int side) {
             return session.list().beside(side);
         }
@@ -140,6 +145,7 @@ public final class BenchView extends Region {
                 settings.overlayLookProperty().subscribe(now -> redraw()),
                 settings.overlayOptionsProperty().subscribe(now -> redraw()),
                 settings.moverProperty().subscribe(now -> redraw()),
+                settings.neighboursProperty().subscribe(now -> redraw()),
                 settings.matToneProperty().subscribe(now -> redraw()),
                 settings.matStrengthProperty().subscribe(now -> redraw()));
     }
@@ -179,7 +185,7 @@ public final class BenchView extends Region {
         }
         showNeighbours();
         photo.ifPresent(p -> {
-            showAt(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.75));
+            showAt(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.8));
             setAccessibleText(Words.of(
                     "bench.canvas",
                     p.name(),

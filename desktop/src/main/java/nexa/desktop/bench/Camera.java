@@ -25,6 +25,9 @@ final class Camera {
         /** Whether it is the photo that moves and the frame that stays in the middle. */
         boolean isPhotoMoved();
 
+        /** Whether the photos beside the current one peek in. */
+        boolean showsNeighbours();
+
         /** The photo before (-1) or behind (1) the current one, of those one goes through. */
         Optional<Photo> neighbour(int side);
 
@@ -38,7 +41,7 @@ final class Camera {
     private final ObjectProperty<BenchZoom> zoom = new SimpleObjectProperty<>(BenchZoom.FIT);
     private final BooleanProperty bare = new SimpleBooleanProperty();
     private Optional<LevelView> held = Optional.empty();
-    private BenchLane lane = new BenchLane(0, 0);
+    private BenchLane lane = new BenchLane(0, 0, true);
     private double pixelScale = 1;
 
     Camera(Subject subject) {
@@ -51,7 +54,7 @@ final class Camera {
      * @param pixelScale screen pixels per canvas unit
      */
     void resize(double width, double height, double pixelScale) {
-        this.lane = new BenchLane(Math.floor(width), Math.floor(height));
+        this.lane = new BenchLane(Math.floor(width), Math.floor(height), subject.showsNeighbours());
         this.pixelScale = pixelScale;
     }
 
@@ -140,7 +143,7 @@ final class Camera {
 
     /** A neighbour's view; empty when the photo is looked at closer. */
     Optional<LevelView> neighbourView(Photo photo, int side) {
-        if (isZoomed() || bare.get()) {
+        if (isZoomed() || bare.get() || !lane.neighbours()) {
             return Optional.empty();
         }
         return subject.space(photo).flatMap(own -> space().map(middle -> lane.neighbour(own, middle, side)));

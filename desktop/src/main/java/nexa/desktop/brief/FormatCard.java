@@ -17,6 +17,7 @@ import javafx.scene.control.RadioMenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -48,12 +49,13 @@ import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
-/** One format of the brief: in the Bench the current photo's live result, elsewhere its shape and how far it is. */
+/** One format of the brief: the current photo's live result, and how that is; outside the Bench, how far the shoot is. */
 public final class FormatCard extends VBox {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
     private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
     private static final double LIVE_WIDTH = 142;
     private static final double LIVE_HEIGHT = 96;
+    private static final double FOLDED_WIDTH = 52;
     private static final double PLAIN_WIDTH = 74;
     private static final double PLAIN_HEIGHT = 58;
 
@@ -69,6 +71,9 @@ public final class FormatCard extends VBox {
     private final DrawnPane drawing = new Drawing();
     private final StackPane holder = new StackPane(drawing);
     private final Subscription subscriptions;
+    private final Tooltip tip = new Tooltip();
+    private final VBox caption;
+    private boolean folded;
     private @Nullable Drawn drawn;
 
     /** @param digit the key that chooses this format; 0 = none */
@@ -86,7 +91,9 @@ public final class FormatCard extends VBox {
         setId("format-" + format.id());
         setAccessibleRole(AccessibleRole.RADIO_BUTTON);
         holder.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(holder, caption(digit));
+        caption = caption(digit);
+        caption.managedProperty().bind(caption.visibleProperty());
+        getChildren().addAll(holder, caption);
         setOnMousePressed(event -> session.choose(format));
         ObservableValue<MainView> view = session.viewProperty();
         subscriptions = Subscription.combine(
@@ -193,6 +200,17 @@ public final class FormatCard extends VBox {
         return caption;
     }
 
+    /** Whether nothing but the result shows. */
+    void fold(boolean only) {
+        folded = only;
+        caption.setVisible(!only);
+        Tooltip.uninstall(this, tip);
+        if (only) {
+            Tooltip.install(this, tip);
+        }
+        reshape();
+    }
+
     void dispose() {
         subscriptions.unsubscribe();
         picture.clear();
@@ -203,9 +221,13 @@ public final class FormatCard extends VBox {
         refresh();
     }
 
+    /** Whether there is a result of the current photo to be seen. */
     private boolean live() {
-        return session.viewProperty().get() == MainView.BENCH
-                && session.moment().frame(format).isPresent();
+        return session.moment().frame(format).isPresent();
+    }
+
+    private boolean isOfOnePhoto() {
+        return live() && session.viewProperty().get() == MainView.BENCH;
     }
 
     /** What the picture was last drawn of: a frame of another format leaves this card as it is. */
@@ -215,7 +237,7 @@ public final class FormatCard extends VBox {
     private void refresh() {
         Drawn now = new Drawn(
                 session.moment().frame(format), session.space(), session.space().flatMap(picture::corrected), live());
-        note.setText(live() ? stateWords() : progressWords());
+        note.setText(isOfOnePhoto() ? stateWords() : progressWords());
         if (!now.equals(drawn)) {
             drawn = now;
             reshape();
@@ -224,14 +246,15 @@ public final class FormatCard extends VBox {
 
     private void reshape() {
         double aspect = live() ? session.moment().frame(format).orElseThrow().aspect() : plainAspect();
-        double scale =
-                live() ? Math.min(LIVE_WIDTH / aspect, LIVE_HEIGHT) : Math.min(PLAIN_WIDTH / aspect, PLAIN_HEIGHT);
+        double wide = folded ? FOLDED_WIDTH : live() ? LIVE_WIDTH : PLAIN_WIDTH;
+        double scale = Math.min(wide / aspect, live() ? LIVE_HEIGHT : PLAIN_HEIGHT);
         double width = Math.max(6, Math.round(aspect * scale));
         double height = Math.max(6, Math.round(scale));
         drawing.setMinSize(width, height);
         drawing.setMaxSize(width, height);
         drawing.setPrefSize(width, height);
         setAccessibleText(Words.of("rail.card", format.name(), format.shape().text(), note.getText()));
+        tip.setText(getAccessibleText());
         drawing.redraw();
     }
 

@@ -3,7 +3,11 @@ package nexa.desktop.brief;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Executor;
+import javafx.beans.property.ObjectProperty;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseEvent;
@@ -18,10 +22,12 @@ import nexa.desktop.widget.Buttons;
 import nexa.words.Words;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 
 /** The brief: a card per format. Cards are reordered by dragging them. */
 public final class RailView extends ScrollPane {
+    private static final PseudoClass FOLDED = PseudoClass.getPseudoClass("folded");
     private static final int DIGIT_KEYS = 9;
 
     /** A press that moves less is a click. */
@@ -42,6 +48,7 @@ public final class RailView extends ScrollPane {
     private final VBox content = new VBox(16);
     private final Button add = Buttons.text("rail.add", this::openAdding);
     private final Button shelf = Buttons.text("rail.shelf", this::openShelf);
+    private final Button fold = Buttons.icon(MaterialDesignC.CHEVRON_LEFT, "rail.fold", this::toggleFold);
     private final Label invitation = new Label(Words.of("rail.empty"));
     private final List<FormatCard> cards = new ArrayList<>();
     private final Subscription subscription;
@@ -69,10 +76,31 @@ public final class RailView extends ScrollPane {
         setContent(content);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
-        subscription = session.briefProperty().subscribe(this::showBrief);
+        fold.getStyleClass().add("small");
+        fold.setId("fold");
+        subscription = Subscription.combine(
+                session.briefProperty().subscribe(this::showBrief), folded().subscribe(this::showFolded));
         if (session.brief().formats().isEmpty() && session.shoot().mayEdit()) {
             openAdding();
         }
+    }
+
+    private ObjectProperty<Boolean> folded() {
+        return session.settings().railFoldedProperty();
+    }
+
+    private void toggleFold() {
+        folded().set(!folded().get());
+    }
+
+    private void showFolded(boolean only) {
+        pseudoClassStateChanged(FOLDED, only);
+        ((FontIcon) fold.getGraphic()).setIconCode(only ? MaterialDesignC.CHEVRON_RIGHT : MaterialDesignC.CHEVRON_LEFT);
+        Buttons.explain(fold, Words.of(only ? "rail.unfold" : "rail.fold"));
+        for (ButtonBase button : List.of(add, shelf)) {
+            button.setContentDisplay(only ? ContentDisplay.GRAPHIC_ONLY : ContentDisplay.LEFT);
+        }
+        cards.forEach(card -> card.fold(only));
     }
 
     public void dispose() {
@@ -93,6 +121,7 @@ public final class RailView extends ScrollPane {
             card.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> pressedY = event.getSceneY());
             card.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> dragged(card, event.getSceneY() - pressedY));
             card.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> dropped(card, format));
+            card.fold(folded().get());
             cards.add(card);
         }
         closeAdding();
@@ -125,6 +154,7 @@ public final class RailView extends ScrollPane {
 
     /** Shows the fields for a new format. */
     public void openAdding() {
+        folded().set(false);
         AddFormatPane pane = new AddFormatPane(session, this::closeAdding);
         showContent(pane);
         pane.focusShape();
@@ -144,6 +174,6 @@ public final class RailView extends ScrollPane {
         if (cards.isEmpty()) {
             content.getChildren().add(invitation);
         }
-        content.getChildren().addAll(last, shelf);
+        content.getChildren().addAll(last, shelf, fold);
     }
 }

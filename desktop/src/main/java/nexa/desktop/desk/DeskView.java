@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -33,17 +33,9 @@ import nexa.desktop.widget.SenseWords;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.kordamp.ikonli.Ikon;
-import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignL;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
 
 /** What is adjusted on the current photo: tilt, turns, overlay, the frame's shape and size, and accepting it. */
 public final class DeskView extends HBox {
@@ -71,23 +63,35 @@ public final class DeskView extends HBox {
         FILL
     }
 
+    /** From here on there is room for what is seldom used. */
+    private static final double WIDE = 1640;
+
+    /** Below this, signs have no words. */
+    private static final double NARROW = 1200;
+
+    /** What signs without words, and a shorter ruler, save. */
+    private static final double SAVED = 96;
+
+    /** What the seldom used signs need. */
+    private static final double MORE = 270;
+
+    private static final double USUAL = 1280;
+    private static final PseudoClass WITHOUT_WORDS = PseudoClass.getPseudoClass("narrow");
+
     private final Session session;
     private final Keys keys;
     private final Actions actions;
     private final TiltArea tilting;
     private final OverlayPicker picker;
     private final Button shape = new Button();
-    private final Button lock;
     private final Button pixels = new Button();
     private final Label print = new Label();
     private final Tooltip sense = new Tooltip();
+    private final Label overlayKey = new Label();
     private final Button overlays;
-    private final Button look;
     private final Button alternates;
     private final Button carry;
-    private final Button marks;
-    private final Button lens;
-    private final Button fill;
+    private final DeskGroups groups;
     private final WorkAreas areas;
     private final Button clear;
     private final Button check;
@@ -110,42 +114,42 @@ public final class DeskView extends HBox {
         this.picker = new OverlayPicker(session);
         this.clear = Buttons.text("desk.clear", session.frameEdits()::clear);
         this.check = Buttons.text("desk.check", session.going()::checkAndNext);
-        this.lock = Buttons.command(MaterialDesignL.LOCK_OUTLINE, Command.LOCK, keys, session.frameEdits()::toggleLock);
         this.overlays = pane(MaterialDesignD.DOTS_HORIZONTAL, "desk.overlay.more", DeskPane.OVERLAY);
-        this.look = pane(MaterialDesignT.TUNE_VARIANT, "desk.look", DeskPane.LOOK);
         this.alternates = Buttons.command(
                 MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE, Command.ALTERNATES, keys, () -> open(DeskPane.ALTERNATES));
         this.carry = Buttons.command(
                 MaterialDesignA.ARROW_RIGHT_BOLD_BOX_OUTLINE, Command.CARRY, keys, () -> open(DeskPane.CARRY));
-        this.marks =
-                Buttons.command(MaterialDesignC.CROSSHAIRS_QUESTION, Command.MARKS, keys, () -> open(DeskPane.MARKS));
+        this.groups = new DeskGroups(
+                session, keys, mode, actions, this::open, widthProperty().map(width -> width.doubleValue() >= WIDE));
         getStyleClass().add("desk");
         setAlignment(Pos.CENTER_LEFT);
-        this.lens = Buttons.command(MaterialDesignC.CAMERA_IRIS, Command.LENS, keys, () -> open(DeskPane.LENS));
-        this.fill = Buttons.command(MaterialDesignF.FORMAT_COLOR_FILL, Command.FILL, keys, () -> open(DeskPane.FILL));
-        fill.setId("open-FILL");
+        setMinWidth(0);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         HBox usual = new HBox(
-                new TurnArea(session, keys, mode, lens, actions::autoLevel, actions::autoTrim),
-                overlayArea(),
-                frameArea(mode),
-                figures(),
-                space,
-                actionArea());
+                groups.correct(), groups.turn(), overlayArea(), groups.frame(), figures(), space, actionArea());
         usual.getStyleClass().add("desk-usual");
         usual.setAlignment(Pos.CENTER_LEFT);
         this.areas =
                 new WorkAreas(usual, models, keys, mode, tiltAdjusting, () -> open(DeskPane.PLUMB), actions::autoTrim);
         getChildren().addAll(tilting, areas);
         subscriptions = Subscription.combine(
-                widthProperty().subscribe(width -> picker.fit(width.doubleValue() == 0 ? 1280 : width.doubleValue())),
+                widthProperty().subscribe(width -> fit(width.doubleValue() == 0 ? USUAL : width.doubleValue())),
                 session.formatProperty().subscribe(f -> refresh()),
                 session.framingProperty().subscribe(f -> refresh()),
                 session.photoProperty().subscribe(p -> refresh()),
                 session.selection().property().subscribe(selected -> refresh()),
                 session.viewProperty().subscribe(view -> refresh()),
                 session.settings().ppiProperty().subscribe(ppi -> refresh()));
+    }
+
+    private void fit(double width) {
+        boolean isNarrow = width < NARROW;
+        pseudoClassStateChanged(WITHOUT_WORDS, isNarrow);
+        tilting.narrow(isNarrow);
+        overlayKey.setVisible(!isNarrow);
+        clear.setVisible(!isNarrow); // it is in the frame's menu, too
+        picker.fit(width, isNarrow ? SAVED : width >= WIDE ? -MORE : 0);
     }
 
     private Button pane(Ikon icon, String words, DeskPane pane) {
@@ -164,13 +168,11 @@ public final class DeskView extends HBox {
             case SHAPE -> shape;
             case NUMBERS -> pixels;
             case OVERLAY -> overlays;
-            case LOOK -> look;
+            case LOOK, MARKS, FILL -> groups.frame().more();
             case ALTERNATES -> alternates;
             case CARRY -> carry;
-            case MARKS -> marks;
             case PLUMB -> areas;
-            case LENS -> lens;
-            case FILL -> fill;
+            case LENS -> groups.lens();
         };
     }
 
@@ -188,33 +190,13 @@ public final class DeskView extends HBox {
         turn.getStyleClass().add("small");
         overlays.getStyleClass().add("small");
         turn.setId("overlay-turn");
-        Label key = new Label(keys.map().label(Command.OVERLAY));
-        key.getStyleClass().add("key");
-        HBox head = new HBox(8, Labels.title("desk.overlay"), key, turn, overlays);
+        overlayKey.setText(keys.map().label(Command.OVERLAY));
+        overlayKey.getStyleClass().add("key");
+        overlayKey.managedProperty().bind(overlayKey.visibleProperty());
+        HBox head = new HBox(8, Labels.title("desk.overlay"), overlayKey, turn, overlays);
         head.setAlignment(Pos.CENTER_LEFT);
         VBox area = new VBox(6, head, picker);
         area.setAlignment(Pos.CENTER_LEFT);
-        area.setMinWidth(Region.USE_PREF_SIZE);
-        return area;
-    }
-
-    private Node frameArea(ObjectProperty<BenchMode> mode) {
-        ToggleButton draw =
-                TurnArea.mode(MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, keys, mode, BenchMode.DRAWING);
-        draw.setId("draw");
-        Button swap =
-                Buttons.command(MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, keys, session.frameEdits()::swap);
-        swap.setId("swap");
-        lock.setId("lock");
-        ToggleButton mark = TurnArea.mode(MaterialDesignT.TARGET, Command.MARK, keys, mode, BenchMode.MARKING);
-        mark.setId("mark");
-        marks.setId("open-MARKS");
-        ToggleButton grey = TurnArea.mode(MaterialDesignE.EYEDROPPER, Command.NEUTRAL, keys, mode, BenchMode.NEUTRAL);
-        grey.setId("neutral");
-        ToggleButton eye = TurnArea.mode(MaterialDesignE.EYE_OUTLINE, Command.EYES, keys, mode, BenchMode.EYES);
-        eye.setId("eyes");
-        VBox area = new VBox(6, new HBox(4, draw, lock, mark, fill, grey), new HBox(4, swap, look, marks, eye));
-        area.setAlignment(Pos.CENTER);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
     }
@@ -234,12 +216,13 @@ public final class DeskView extends HBox {
         sense.setMaxWidth(380);
         VBox area = new VBox(3, shape, pixels, print);
         area.setAlignment(Pos.CENTER_LEFT);
-        area.setMinWidth(168);
+        area.setMinWidth(158);
         return area;
     }
 
     private Node actionArea() {
         clear.setId("clear");
+        clear.managedProperty().bind(clear.visibleProperty());
         check.setId("check");
         carry.setId("open-CARRY");
         alternates.setId("open-ALTERNATES");
@@ -257,9 +240,7 @@ public final class DeskView extends HBox {
     private void refresh() {
         tilting.refresh();
         shape.setText(session.format().map(this::shapeWords).orElse(""));
-        boolean free = session.frameEdits().isFree();
-        ((FontIcon) lock.getGraphic())
-                .setIconCode(free ? MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE : MaterialDesignL.LOCK_OUTLINE);
+        groups.showLocked(!session.frameEdits().isFree());
         Optional<PixelSize> size = session.frame()
                 .flatMap(frame -> session.moment().asShot().map(asShot -> OutputSize.natural(frame, asShot)));
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))

@@ -21,6 +21,7 @@ import nexa.words.Words;
 public final class LookPane implements PaneLayer.Content {
     private final Slider strength = new Slider(0, 1, 1);
     private final CheckBox snapping = new CheckBox(Words.of("look.snapping"));
+    private final CheckBox neighbours = new CheckBox(Words.of("look.neighbours"));
     private final Choices<MatTone> tone;
     private final Choices<Mover> mover;
     private final VBox node;
@@ -38,14 +39,19 @@ public final class LookPane implements PaneLayer.Content {
         snapping.setId("snapping");
         snapping.setOnAction(event -> settings.snappingProperty().set(snapping.isSelected()));
         Buttons.explain(snapping, Words.of("look.snapping.tip"));
+        neighbours.setId("neighbours");
+        neighbours.setOnAction(event -> settings.neighboursProperty().set(neighbours.isSelected()));
+        Buttons.explain(neighbours, Words.of("look.neighbours.tip"));
         GridPane grid = new GridPane(14, 10);
         grid.addRow(0, Labels.field("look.mat"), strength);
         grid.addRow(1, Labels.field("look.tone"), tone);
         grid.addRow(2, Labels.field("look.mover"), mover);
         grid.addRow(3, new Label(), snapping);
+        grid.addRow(4, new Label(), neighbours);
         node = new VBox(grid);
         subscriptions = Subscription.combine(
                 settings.matStrengthProperty().subscribe(value -> strength.setValue(value)),
+                settings.neighboursProperty().subscribe(value -> neighbours.setSelected(value)),
                 settings.snappingProperty().subscribe(value -> snapping.setSelected(value)));
     }
 

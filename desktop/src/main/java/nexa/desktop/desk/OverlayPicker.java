@@ -29,9 +29,9 @@ final class OverlayPicker extends HBox {
     private static final int MOST_SHOWN = 7;
 
     /** How wide the desk is without miniatures, and what each adds. */
-    private static final double DESK = 1077;
+    private static final double DESK = 1080;
 
-    private static final double EACH = 46;
+    private static final double EACH = 50;
 
     private final Session session;
     private final Map<Overlay, Button> buttons = new EnumMap<>(Overlay.class);
@@ -41,6 +41,7 @@ final class OverlayPicker extends HBox {
 
     OverlayPicker(Session session) {
         super(4);
+        setMinHeight(HEIGHT + 8); // the row stays where it is without any
         this.session = session;
         Settings settings = session.settings();
         subscriptions = Subscription.combine(
@@ -51,9 +52,13 @@ final class OverlayPicker extends HBox {
                 session.framingProperty().subscribe(framing -> reshape()));
     }
 
-    /** Shows as many as a desk of that width has room for. */
-    void fit(double deskWidth) {
-        int room = (int) Math.clamp(Math.floor((deskWidth - DESK) / EACH), 1, MOST_SHOWN);
+    /**
+     * Shows as many as a desk of that width has room for.
+     *
+     * @param saved what the desk needs less than usual
+     */
+    void fit(double deskWidth, double saved) {
+        int room = (int) Math.clamp(Math.floor((deskWidth - DESK + saved) / EACH), 0, MOST_SHOWN);
         if (room != most) {
             most = room;
             fill();
@@ -70,7 +75,9 @@ final class OverlayPicker extends HBox {
         Optional<Overlay> shown = session.overlayProperty().get().overlay();
         boolean among = shown.map(overlay -> cycle.indexOf(overlay) < most && cycle.contains(overlay))
                 .orElse(true);
-        showButtons(Stream.concat(cycle.stream().limit(among ? most : most - 1L), shown.stream())
+        showButtons(Stream.concat(
+                        cycle.stream().limit(among ? most : Math.max(0, most - 1L)),
+                        shown.stream().limit(most))
                 .distinct()
                 .toList());
         refresh();

@@ -16,7 +16,9 @@ import nexa.words.Words;
 /** The tilt as a number and as a ruler to be scrubbed. */
 final class TiltArea extends VBox {
     /** Whatever stands beside it, so that it lies still under the pointer. */
-    private static final double WIDE = 224;
+    private static final double WIDE = 190;
+
+    private static final double NARROW = 140;
 
     private final Session session;
     private final AngleRuler ruler;
@@ -37,14 +39,19 @@ final class TiltArea extends VBox {
         tilt.setOnAction(event -> typedTilt());
         tilt.focusedProperty().subscribe(focused -> refresh());
         ruler.setId("tilt-ruler");
-        ruler.setPrefSize(WIDE, 44);
         StackPane head = new StackPane(tilt, title);
         StackPane.setAlignment(title, Pos.CENTER_LEFT);
         title.setMouseTransparent(true);
         tilt.setMaxWidth(84);
         getChildren().addAll(head, ruler);
         setAlignment(Pos.CENTER);
-        setMinWidth(WIDE);
+        narrow(false);
+    }
+
+    /** Whether there is little room. */
+    void narrow(boolean little) {
+        ruler.setPrefSize(little ? NARROW : WIDE, 44);
+        setMinWidth(little ? NARROW : WIDE);
     }
 
     private record PhotosTilt(Session session) implements AngleRuler.Angle {

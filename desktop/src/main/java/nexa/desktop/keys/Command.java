@@ -92,6 +92,7 @@ public enum Command {
     NUMBERS(Group.FRAME, shift(D)),
     SHAPES(Group.FRAME, F),
     MOVER(Group.FRAME, shift(F)),
+    LOOKS(Group.FRAME, shortcut(PERIOD)),
     FILL(Group.FRAME, shift(S)),
     SWAP(Group.FRAME, T),
     LOCK(Group.FRAME, shift(T)),

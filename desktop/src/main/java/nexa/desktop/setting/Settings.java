@@ -34,6 +34,8 @@ public final class Settings {
     private final ObjectProperty<MatTone> matTone;
     private final ObjectProperty<Double> matStrength;
     private final ObjectProperty<Boolean> snapping;
+    private final ObjectProperty<Boolean> neighbours;
+    private final ObjectProperty<Boolean> railFolded;
     private final ObjectProperty<List<String>> shapes;
     private final ObjectProperty<Set<Part>> carryParts;
     private final ObjectProperty<Opposite> carryOpposite;
@@ -63,6 +65,8 @@ public final class Settings {
         matTone = kept("mat tone", MatTone.AUTO, MatTone::valueOf, Enum::name);
         matStrength = kept("mat strength", 0.7, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
         snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
+        neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
+        railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
         carryParts = kept(
                 "carry parts",
@@ -136,12 +140,12 @@ public final class Settings {
         return overlayOptions;
     }
 
-    /** What a drag inside the frame moves. */
     /** How far photos are plumbed that were not yet, 0 to 1: as far as the last one. */
     public ObjectProperty<Double> plumbFarProperty() {
         return plumbFar;
     }
 
+    /** What a drag inside the frame moves. */
     public ObjectProperty<Mover> moverProperty() {
         return mover;
     }
@@ -157,6 +161,16 @@ public final class Settings {
 
     public ObjectProperty<Boolean> snappingProperty() {
         return snapping;
+    }
+
+    /** Whether the photos beside the current one peek in at the Bench. */
+    public ObjectProperty<Boolean> neighboursProperty() {
+        return neighbours;
+    }
+
+    /** Whether the rail is no more than a strip of results. */
+    public ObjectProperty<Boolean> railFoldedProperty() {
+        return railFolded;
     }
 
     /** Shapes somebody typed, as typed, newest first. */

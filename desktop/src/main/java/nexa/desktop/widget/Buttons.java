@@ -2,6 +2,7 @@ package nexa.desktop.widget;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.util.Duration;
@@ -32,6 +33,14 @@ public final class Buttons {
 
     public static ToggleButton toggle(Ikon icon, Command command, Keys keys) {
         return dress(new ToggleButton(null, new FontIcon(icon)), command, keys);
+    }
+
+    /** With a word below its sign. */
+    public static <B extends ButtonBase> B labelled(B button, String words) {
+        button.setText(Words.of(words));
+        button.setContentDisplay(ContentDisplay.TOP);
+        button.getStyleClass().add("sign");
+        return button;
     }
 
     private static <B extends ButtonBase> B dress(B button, Command command, Keys keys) {

@@ -265,7 +265,8 @@ class LevellingTest extends WindowTest {
         press(robot, KeyCode.SHIFT, KeyCode.M);
         assertEquals(Turn.FLIP, session().framing().pose().turn());
         assertEquals(-2, tilt());
-        click(robot, "#flip");
+        click(robot, "#more-turn");
+        click(robot, "#seldom-FLIP");
         assertEquals(Turn.NONE, session().framing().pose().turn());
     }
 }

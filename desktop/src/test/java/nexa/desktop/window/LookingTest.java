@@ -121,7 +121,8 @@ class LookingTest extends WindowTest {
         BenchView bench = onBench(robot, "1:1", "kiln_0201.jpg", TILTED_MIRRORED);
         place(0.8);
         untilDrawn(bench, frame().at(0.5, 0.2));
-        click(robot, "#open-LOOK");
+        click(robot, "#more-frame");
+        click(robot, "#seldom-LOOKS");
         robot.clickOn("#tone-DARK");
         Slider mat = robot.lookup("#mat-strength").query();
         onFx(() -> mat.setValue(1));
