@@ -66,6 +66,7 @@ final class BenchDrawing {
 
     BenchDrawing(
             GraphicsContext canvas,
+            Color ink,
             Session session,
             Keys keys,
             StrokeMemo memo,
@@ -77,7 +78,7 @@ final class BenchDrawing {
         this.keys = keys;
         this.memo = memo;
         this.crisp = new Crisp(pixelScale);
-        this.text = new CanvasText(canvas, width, height);
+        this.text = new CanvasText(canvas, ink, width, height);
         this.width = width;
         this.height = height;
     }

@@ -23,6 +23,7 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
+import nexa.desktop.widget.InkedPane;
 import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.StrokeMemo;
 import nexa.shoot.photo.Photo;
@@ -151,13 +152,20 @@ final class BenchLayers {
 
     /** A layer may be smaller than the Bench; what it draws is given in the Bench's coordinates all the same. */
     private DrawnPane layer(Drawing drawing) {
-        DrawnPane pane = new DrawnPane() {
+        InkedPane pane = new InkedPane() {
             @Override
             public void draw(GraphicsContext canvas, double width, double height) {
                 canvas.save();
                 canvas.translate(-getLayoutX(), -getLayoutY());
                 drawing.draw(new BenchDrawing(
-                        canvas, session, keys, strokes, camera.pixelScale(), bench.getWidth(), bench.getHeight()));
+                        canvas,
+                        ink(),
+                        session,
+                        keys,
+                        strokes,
+                        camera.pixelScale(),
+                        bench.getWidth(),
+                        bench.getHeight()));
                 canvas.restore();
             }
         };

@@ -13,13 +13,13 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
-import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.FramePicture;
+import nexa.desktop.widget.InkedPane;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** Two results in the same place, one at a time, so that a difference shows as a jump. */
-public final class FlipPane extends DrawnPane {
+public final class FlipPane extends InkedPane {
     private static final double MARGIN = 26;
     private static final double CAPTION = 30;
 
@@ -92,7 +92,7 @@ public final class FlipPane extends DrawnPane {
                         canvas, LevelView.filling(frame, wide, high))
                 .photo(pixels, space));
         canvas.restore();
-        canvas.setFill(Color.gray(0.38));
+        canvas.setFill(ink());
         canvas.setFont(Font.font("Inter", 13));
         canvas.setTextAlign(TextAlignment.CENTER);
         canvas.setTextBaseline(VPos.CENTER);

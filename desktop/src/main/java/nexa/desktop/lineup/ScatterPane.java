@@ -17,7 +17,7 @@ import nexa.core.lineup.Deviation;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
-import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.InkedPane;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -25,7 +25,7 @@ import nexa.words.Words;
  * Where each subject lies in its frame against the exemplar's, a dot a photo, larger for a larger subject. Nobody sees
  * differences inside the dashed box.
  */
-final class ScatterPane extends DrawnPane {
+final class ScatterPane extends InkedPane {
     private static final double SEEN = 0.01;
     private static final double LEAST_RANGE = 0.025;
     private static final double MOST_RANGE = 0.15;
@@ -106,7 +106,7 @@ final class ScatterPane extends DrawnPane {
     }
 
     private void axes(GraphicsContext canvas, double width, double height) {
-        canvas.setStroke(Color.gray(0.78));
+        canvas.setStroke(ink().deriveColor(0, 1, 1, 0.35));
         canvas.setLineWidth(1);
         double middleX = Math.floor(width / 2) + 0.5;
         double middleY = Math.floor(height / 2) + 0.5;
@@ -118,7 +118,7 @@ final class ScatterPane extends DrawnPane {
         canvas.strokeRect(
                 Math.round(middleX - seen) + 0.5, Math.round(middleY - seen) + 0.5, Math.round(2 * seen), 2 * seen);
         canvas.setLineDashes();
-        canvas.setFill(Color.gray(0.42));
+        canvas.setFill(ink());
         canvas.setFont(Font.font("Inter", 11));
         canvas.setTextAlign(TextAlignment.RIGHT);
         canvas.fillText(Words.of("lineup.right"), width - 2, middleY - 5);

@@ -18,11 +18,14 @@ public final class CanvasText {
     public static final double CAPTION_ROOM = 34;
 
     private final GraphicsContext canvas;
+    private final Color ink;
     private final double width;
     private final double height;
 
-    public CanvasText(GraphicsContext canvas, double width, double height) {
+    /** @param ink the colour of words on the bare ground */
+    public CanvasText(GraphicsContext canvas, Color ink, double width, double height) {
         this.canvas = canvas;
+        this.ink = ink;
         this.width = width;
         this.height = height;
     }
@@ -53,7 +56,7 @@ public final class CanvasText {
     }
 
     private void soft(String words, double x, double y, TextAlignment alignment) {
-        canvas.setFill(Color.gray(0.38));
+        canvas.setFill(ink);
         write(words, Math.round(x), Math.round(y), alignment);
     }
 

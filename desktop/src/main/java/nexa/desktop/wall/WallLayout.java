@@ -5,7 +5,7 @@ import java.util.List;
 
 /**
  * Where photos hang on the Wall: each at the same area, so that verticals are not smaller than horizontals, in rows
- * filled from the left. Within a row all stand on one line with their captions below.
+ * as wide as the Wall. Within a row all stand on one line, evenly apart, with their captions below.
  *
  * @param cells in the photos' order
  * @param height of all rows
@@ -46,10 +46,14 @@ record WallLayout(List<Cell> cells, double height) {
     static WallLayout of(List<Double> aspects, double width, double edge) {
         List<Cell> cells = new ArrayList<>();
         double y = MARGIN;
+        double apart = gap(edge);
         int first = 0;
         while (first < aspects.size()) {
             int end = endOfRow(aspects, first, width, edge);
-            y = addRow(cells, aspects.subList(first, end), y, width, edge) + gap(edge);
+            List<Double> row = aspects.subList(first, end);
+            // the last row is seldom full: it goes on as the one before
+            apart = end < aspects.size() ? filling(row, width, edge) : Math.min(apart, filling(row, width, edge));
+            y = addRow(cells, row, new Row(y, width, apart), edge) + gap(edge);
             first = end;
         }
         return new WallLayout(List.copyOf(cells), y - gap(edge) + MARGIN);
@@ -65,17 +69,27 @@ record WallLayout(List<Cell> cells, double height) {
         return end;
     }
 
-    private static double addRow(List<Cell> cells, List<Double> row, double y, double width, double edge) {
+    /** How far apart photos of a row are that fill the width. */
+    private static double filling(List<Double> row, double width, double edge) {
+        double photos =
+                row.stream().mapToDouble(aspect -> widthOf(aspect, edge)).sum();
+        return row.size() < 2 ? gap(edge) : Math.max(gap(edge), (width - 2 * MARGIN - photos) / (row.size() - 1));
+    }
+
+    private record Row(double y, double width, double apart) {}
+
+    private static double addRow(List<Cell> cells, List<Double> row, Row at, double edge) {
         double tallest =
                 row.stream().mapToDouble(aspect -> heightOf(aspect, edge)).max().orElse(0);
         double x = MARGIN;
         for (double aspect : row) {
-            double cellWidth = Math.min(widthOf(aspect, edge), Math.max(1, width - 2 * MARGIN));
+            double cellWidth = Math.min(widthOf(aspect, edge), Math.max(1, at.width - 2 * MARGIN));
             double cellHeight = Math.round(cellWidth / aspect);
-            cells.add(new Cell(x, y + tallest - cellHeight, cellWidth, Math.max(1, cellHeight), caption(edge)));
-            x += cellWidth + gap(edge);
+            double y = at.y + tallest - cellHeight;
+            cells.add(new Cell(Math.round(x), y, cellWidth, Math.max(1, cellHeight), caption(edge)));
+            x += cellWidth + at.apart;
         }
-        return y + tallest + caption(edge);
+        return at.y + tallest + caption(edge);
     }
 
     private static double widthOf(double aspect, double edge) {

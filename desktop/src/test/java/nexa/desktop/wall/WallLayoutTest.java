@@ -3,6 +3,7 @@ package nexa.desktop.wall;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -34,6 +35,32 @@ class WallLayoutTest {
                     sameRow ? cell.x() >= before.x() + before.width() + WallLayout.GAP : cell.y() >= before.bottom());
             assertTrue(cell.x() + cell.width() <= 1100 - WallLayout.MARGIN);
         }
+    }
+
+    @Test
+    void rows_areAsWideAsTheWall_andEvenlyApart() {
+        List<Cell> cells = WallLayout.of(MIXED, 1100, 180).cells();
+        for (int i = 2; i < cells.size(); i++) {
+            Cell before = cells.get(i - 1);
+            if (cells.get(i).bottom() != before.bottom()) {
+                assertEquals(
+                        1100 - WallLayout.MARGIN, before.x() + before.width(), 1, "the row before ends at the edge");
+            } else if (cells.get(i - 2).bottom() == before.bottom()) {
+                assertEquals(apart(cells.get(i - 2), before), apart(before, cells.get(i)), 1);
+            }
+        }
+    }
+
+    @Test
+    void lastRow_goesOnAsTheOneBefore() {
+        List<Cell> cells =
+                WallLayout.of(Collections.nCopies(11, 1.5), 1100, 180).cells();
+        assertEquals(cells.get(5).x(), cells.get(9).x(), "4 and 4 and 3");
+        assertEquals(cells.get(6).x(), cells.get(10).x());
+    }
+
+    private static double apart(Cell left, Cell right) {
+        return right.x() - left.x() - left.width();
     }
 
     @Test

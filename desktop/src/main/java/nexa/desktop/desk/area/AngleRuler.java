@@ -8,20 +8,19 @@ import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
-import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.InkedPane;
 
 /**
  * An engraved scale of degrees that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click
  * for 0. The photo follows at once; letting go stores one edit.
  */
-public final class AngleRuler extends DrawnPane {
+public final class AngleRuler extends InkedPane {
     /** The angle that is scrubbed. */
     public interface Angle {
         double degrees();
@@ -132,14 +131,14 @@ public final class AngleRuler extends DrawnPane {
     }
 
     /** @param away 0 at the needle, 1 at the end, where marks fade out */
-    private static void mark(GraphicsContext canvas, int fifth, double x, double away) {
+    private void mark(GraphicsContext canvas, int fifth, double x, double away) {
         boolean whole = fifth % 5 == 0;
         double strength = 0.9 * Math.max(0, 1 - away * away);
         canvas.setLineWidth(1);
-        canvas.setStroke(Color.gray(whole ? 0.25 : 0.55, strength));
+        canvas.setStroke(ink().deriveColor(0, 1, 1, whole ? strength : 0.6 * strength));
         canvas.strokeLine(x, 4, x, whole ? 22 : 13);
         if (whole) {
-            canvas.setFill(Color.gray(0.35, strength));
+            canvas.setFill(ink().deriveColor(0, 1, 1, strength));
             canvas.fillText(String.format(Locale.ROOT, "%d°", fifth / 5).replace('-', '−'), x, 38);
         }
     }
