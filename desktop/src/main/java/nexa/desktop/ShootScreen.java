@@ -20,6 +20,7 @@ import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.LensPane;
+import nexa.desktop.find.CommandMenu;
 import nexa.desktop.find.Findables;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.keys.Keys;
@@ -86,6 +87,9 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);
+        CommandMenu menu = new CommandMenu(keys, shootKeys);
+        menu.on(bench, CommandMenu.BENCH);
+        menu.on(wall, CommandMenu.WALL);
         sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys));
         notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
         top = new VBox(header, notices);

@@ -62,12 +62,18 @@ final class WallPointer {
         together =
                 pressed.filter(tile -> event.getButton() == MouseButton.PRIMARY).flatMap(this::begin);
         if (together.isEmpty()) {
-            pressed.ifPresent(this::choose);
+            pressed.filter(tile -> !isMenuOfSelected(event, tile)).ifPresent(this::choose);
         }
         if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2 && pressed.isPresent()) {
             together = Optional.empty();
             session.viewProperty().set(MainView.BENCH);
         }
+    }
+
+    /** A menu on one of several chosen photos is for all of them. */
+    private boolean isMenuOfSelected(MouseEvent event, PhotoTile tile) {
+        return event.getButton() == MouseButton.SECONDARY
+                && session.selection().photos().contains(tile.photo());
     }
 
     /** With Ctrl or Shift only the selection changes: the current photo stays, to be carried from. */

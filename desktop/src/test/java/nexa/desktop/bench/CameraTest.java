@@ -38,6 +38,7 @@ class CameraTest {
     @BeforeEach
     void look() {
         when(subject.moment()).thenReturn(moment(Optional.of(new PhotoSpace(SIZE, Pose.AS_SHOT))));
+        when(subject.showsNeighbours()).thenReturn(true);
         camera.resize(1200, 800, 2);
     }
 
@@ -67,6 +68,14 @@ class CameraTest {
         Point other = view().toScreen(new Point(0.5, 1 / 3.0));
         assertTrue(corner.x() > 0 && corner.y() > 0 && other.x() < 1200 && other.y() < 800);
         assertEquals(600, (corner.x() + other.x()) / 2, 1e-9);
+    }
+
+    @Test
+    void withoutNeighbours_thePhotoIsLarger() {
+        double beside = view().scale();
+        when(subject.showsNeighbours()).thenReturn(false);
+        camera.resize(1200, 800, 2);
+        assertTrue(view().scale() > 1.1 * beside);
     }
 
     @Test

@@ -9,7 +9,9 @@ import javafx.scene.input.KeyCode;
 import nexa.core.geometry.Turn;
 import nexa.core.overlay.Overlay;
 import nexa.core.space.Pose;
+import nexa.desktop.bench.BenchView;
 import nexa.desktop.session.MainView;
+import nexa.desktop.wall.PhotoTile;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -57,6 +59,24 @@ class FinderStoryTest extends WindowTest {
                         .toString());
         assertEquals(MainView.WALL, session().viewProperty().get());
         assertEquals(1, session().carry().planProperty().get().size());
+    }
+
+    @Test
+    void rightClick_offersWhatIsCommonThere(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        robot.rightClickOn(bench);
+        WaitForAsyncUtils.waitForFxEvents();
+        click(robot, "#menu-MIRROR");
+        assertEquals(Turn.MIRROR, session().framing().pose().turn());
+        press(robot, KeyCode.W);
+        press(robot, KeyCode.SHORTCUT, KeyCode.A);
+        robot.rightClickOn(
+                robot.lookup(".photo-tile").match((PhotoTile t) -> t.isUsed()).<PhotoTile>query());
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(3, session().selection().photos().size(), "it is for all that are chosen");
+        click(robot, "#menu-QUARTER");
+        assertTrue(session().shoot().photos().stream()
+                .allMatch(photo -> session().framing(photo).pose().turn().quarterTurns() % 2 == 1));
     }
 
     @Test
