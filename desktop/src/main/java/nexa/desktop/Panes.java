@@ -1,9 +1,9 @@
 package nexa.desktop;
 
-import java.util.List;
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.function.Supplier;
+import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import nexa.core.brief.Format;
 import nexa.desktop.brief.FormatPane;
@@ -11,6 +11,8 @@ import nexa.desktop.brief.ShapePane;
 import nexa.desktop.brief.ShelfPane;
 import nexa.desktop.delivering.ExchangeModel;
 import nexa.desktop.delivering.FinishExample;
+import nexa.desktop.delivering.HandoverModel;
+import nexa.desktop.delivering.Opening;
 import nexa.desktop.delivering.PaperModel;
 import nexa.desktop.desk.AlternatesPane;
 import nexa.desktop.desk.CarryPane;
@@ -25,6 +27,7 @@ import nexa.desktop.desk.PlumbPane;
 import nexa.desktop.handover.ExchangePane;
 import nexa.desktop.handover.FilesPane;
 import nexa.desktop.handover.FinishForm;
+import nexa.desktop.handover.HandoverView;
 import nexa.desktop.handover.PaperPane;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FilterPane;
@@ -36,17 +39,28 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 
 /** Makes the small panes. */
-public final class Panes {
+public final class Panes implements HandoverView.Actions {
     private final ShootModels models;
     private final Session session;
     private final PhotoLoader loader;
+    private final PaneLayer layer;
     private final Executor work;
     private final Executor fx;
     private final PaperModel paper;
     private final LensPane.Ways lensWays;
 
-    /** @param lensWays where the lens's pane leads to */
-    public Panes(ShootModels models, PhotoLoader loader, Executor work, Executor fx, LensPane.Ways lensWays) {
+    /**
+     * @param layer where they lie
+     * @param lensWays where the lens's pane leads to
+     */
+    public Panes(
+            ShootModels models,
+            PhotoLoader loader,
+            PaneLayer layer,
+            Executor work,
+            Executor fx,
+            LensPane.Ways lensWays) {
+        this.layer = layer;
         this.lensWays = lensWays;
         this.models = models;
         this.session = models.session();
@@ -81,18 +95,31 @@ public final class Panes {
         return new FormatPane(session, models.shelf(), format, done);
     }
 
-    /** @param format whose files are to be edited */
-    public PaneLayer.Content files(Format format, Runnable done) {
-        return new FilesPane(session, new FinishExample(session.shoot(), work, fx, FinishForm.SIDE), format, done);
+    @Override
+    public void files(Format format, Node beside) {
+        FinishExample example = new FinishExample(session.shoot(), work, fx, FinishForm.SIDE);
+        layer.toggle(new FilesPane(session, example, format, layer::close), beside);
     }
 
-    /** @param formats those to print */
-    public PaneLayer.Content paper(Supplier<List<Format>> formats) {
-        return new PaperPane(paper, formats);
+    @Override
+    public void paper(HandoverModel model, Node beside) {
+        layer.toggle(new PaperPane(paper, model::chosenFormats), beside);
     }
 
-    public PaneLayer.Content exchange() {
-        return new ExchangePane(session.shoot(), new ExchangeModel(session.shoot(), work, fx), models.inStep());
+    @Override
+    public void exchange(Node beside) {
+        ExchangeModel exchanging = new ExchangeModel(session.shoot(), work, fx);
+        layer.toggle(new ExchangePane(session.shoot(), exchanging, models.inStep()), beside);
+    }
+
+    @Override
+    public void open(Path file) {
+        Opening.open(file, work);
+    }
+
+    @Override
+    public boolean canOpen() {
+        return Opening.isPossible();
     }
 
     /** @param done closes the pane */

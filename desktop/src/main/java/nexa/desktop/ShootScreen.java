@@ -16,7 +16,6 @@ import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.brief.FormatCard;
 import nexa.desktop.brief.RailView;
-import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.LensPane;
@@ -74,6 +73,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         panes = new Panes(
                 models,
                 loader,
+                layer,
                 work,
                 fx,
                 new LensPane.Ways(this::openLenses, () -> toggleMode(BenchMode.STRAIGHTENING)));
@@ -83,7 +83,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
         lineup = new LineupView(models, keys, loader, fx);
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
-        handover = new HandoverView(session, models.handover(), new FromHandover());
+        handover = new HandoverView(session, models.handover(), panes);
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);
@@ -122,24 +122,6 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
                 session.viewProperty().set(MainView.WALL); // where its ghosts show
             }
             layer.toggle(panes.of(pane), beside);
-        }
-    }
-
-    /** What the handover starts. */
-    private final class FromHandover implements HandoverView.Actions {
-        @Override
-        public void files(Format format, Node beside) {
-            layer.toggle(panes.files(format, layer::close), beside);
-        }
-
-        @Override
-        public void paper(HandoverModel model, Node beside) {
-            layer.toggle(panes.paper(model::chosenFormats), beside);
-        }
-
-        @Override
-        public void exchange(Node beside) {
-            layer.toggle(panes.exchange(), beside);
         }
     }
 

@@ -3,6 +3,7 @@ package nexa.desktop.delivering;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -17,6 +18,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableSet;
 import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
 import nexa.core.naming.NameTemplate;
 import nexa.core.told.Told;
 import nexa.shoot.Shoot;
@@ -27,6 +29,7 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.handover.Scope;
 import nexa.shoot.photo.Photo;
 
 /** What is to be handed over, what would come of it, and how far a run is. */
@@ -62,16 +65,36 @@ public final class HandoverModel {
         record NotStarted(Told reason) implements State {}
     }
 
+    /** Which photos are meant. */
+    public enum Meant {
+        ALL,
+        /** Those whose crops were checked, format by format. */
+        CHECKED,
+        /** Those chosen on the Wall. */
+        SELECTED,
+        /** Those that the filter lets through. */
+        FILTERED
+    }
+
+    /** What is chosen and looked at meanwhile. */
+    public interface Around {
+        Collection<Photo> selected();
+
+        Collection<Photo> filtered();
+    }
+
     private static final String FOLDER = "handover folder";
     private static final String NAMES = "handover names";
 
     private final Shoot shoot;
+    private final Around around;
     private final Executor work;
     private final Executor fx;
     private final ObservableSet<Integer> leftOut = FXCollections.observableSet();
     private final ObjectProperty<Path> folder;
     private final ObjectProperty<NameTemplate> names;
     private final ObjectProperty<Collision> collision = new SimpleObjectProperty<>(Collision.NUMBER);
+    private final ObjectProperty<Meant> meant = new SimpleObjectProperty<>(Meant.ALL);
     private final BooleanProperty alternates = new SimpleBooleanProperty(false);
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
     private final ReadOnlyObjectWrapper<Outlook> outlook = new ReadOnlyObjectWrapper<>(Outlook.NOTHING);
@@ -83,8 +106,9 @@ public final class HandoverModel {
      * @param work runs a whole handover, off the interface's thread
      * @param fx the interface's thread
      */
-    public HandoverModel(Shoot shoot, Executor work, Executor fx) {
+    public HandoverModel(Shoot shoot, Around around, Executor work, Executor fx) {
         this.shoot = shoot;
+        this.around = around;
         this.work = work;
         this.fx = fx;
         this.folder = new SimpleObjectProperty<>(
@@ -144,8 +168,37 @@ public final class HandoverModel {
                 .toList();
     }
 
+    /** Which photos are delivered. */
+    public ObjectProperty<Meant> meantProperty() {
+        return meant;
+    }
+
+    /** How many photos that would be; of checked ones those with a checked crop in a chosen format. */
+    public long count(Meant which) {
+        return switch (which) {
+            case ALL -> deliverable(shoot.photos());
+            case SELECTED -> deliverable(around.selected());
+            case FILTERED -> deliverable(around.filtered());
+            case CHECKED ->
+                deliverable(shoot.photos().stream()
+                        .filter(photo -> chosenFormats().stream()
+                                .anyMatch(format -> shoot.framing(photo).state(format) == FrameState.CHECKED))
+                        .toList());
+        };
+    }
+
+    private Scope scope() {
+        return switch (meant.get()) {
+            case ALL -> Scope.ALL;
+            case CHECKED -> Scope.CHECKED;
+            case SELECTED -> Scope.of(around.selected());
+            case FILTERED -> Scope.of(around.filtered());
+        };
+    }
+
     private HandoverRequest request() {
         return new HandoverRequest(folder.get(), chosenFormats())
+                .of(scope())
                 .named(names.get(), collision.get())
                 .withAlternates(alternates.get());
     }
@@ -193,9 +246,8 @@ public final class HandoverModel {
         });
     }
 
-    /** How many photos would be delivered. */
-    public long deliverable() {
-        return shoot.photos().stream()
+    private long deliverable(Collection<Photo> photos) {
+        return photos.stream()
                 .filter(photo -> photo.isReadable() && !shoot.framing(photo).setAside())
                 .count();
     }
@@ -246,7 +298,8 @@ public final class HandoverModel {
         shoot.remember(NAMES, request.names().text());
         control = new RunControl();
         RunControl mine = control;
-        state.set(new State.Running(0, (int) deliverable() * request.formats().size(), 0, false));
+        state.set(new State.Running(
+                0, (int) count(meant.get()) * request.formats().size(), 0, false));
         work.execute(() -> run(request, resuming, allowed, mine));
     }
 

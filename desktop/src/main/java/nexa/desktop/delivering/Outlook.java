@@ -11,6 +11,8 @@ import nexa.shoot.handover.HandoverPlan.OnGrid;
  * What a run would do.
  *
  * @param files to be written
+ * @param photos that they are of
+ * @param unchecked files of crops that nobody checked
  * @param there files that are there already and stay
  * @param replaced files that are there and would be replaced
  * @param unfinished whether a run into the folder did not come to its end
@@ -20,17 +22,21 @@ import nexa.shoot.handover.HandoverPlan.OnGrid;
  */
 public record Outlook(
         int files,
+        long photos,
+        long unchecked,
         int there,
         long replaced,
         boolean unfinished,
         Map<Integer, SetSense> senses,
         Map<Integer, OnGrid> onGrid,
         Optional<Estimate> estimate) {
-    static final Outlook NOTHING = new Outlook(0, 0, 0, false, Map.of(), Map.of(), Optional.empty());
+    static final Outlook NOTHING = new Outlook(0, 0, 0, 0, 0, false, Map.of(), Map.of(), Optional.empty());
 
     static Outlook of(HandoverPlan plan) {
         return new Outlook(
                 plan.deliveries().size(),
+                plan.photos(),
+                plan.unchecked(),
                 plan.there().size(),
                 plan.replaced(),
                 HandoverPlan.isUnfinished(plan.request().folder()),
@@ -40,6 +46,6 @@ public record Outlook(
     }
 
     Outlook with(Estimate known) {
-        return new Outlook(files, there, replaced, unfinished, senses, onGrid, Optional.of(known));
+        return new Outlook(files, photos, unchecked, there, replaced, unfinished, senses, onGrid, Optional.of(known));
     }
 }

@@ -1,11 +1,12 @@
 package nexa.desktop.handover;
 
+import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -14,15 +15,14 @@ import nexa.core.told.Told;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.delivering.HandoverModel.State;
 import nexa.desktop.delivering.Outlook;
+import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.shoot.handover.Estimate;
-import nexa.shoot.handover.Outcome;
 import nexa.words.Words;
 
 /** What a run would do, the run itself, and what came of it. */
 final class HandoverRun extends VBox {
-    private static final double ROW = 24;
     private static final double MEGABYTE = 1e6;
     private static final double GIGABYTE = 1e9;
 
@@ -38,11 +38,19 @@ final class HandoverRun extends VBox {
     private final Button replace;
     private final ProgressBar progress = new ProgressBar(0);
     private final Label status = new Label();
-    private final ListView<String> results = new ListView<>();
+    private final ResultList results;
     private final Subscription subscriptions;
 
-    HandoverRun(Session session, HandoverModel model) {
+    /** @param open opens a folder or file with what the system has for it */
+    HandoverRun(Session session, HandoverModel model, Consumer<Path> open, boolean canOpen) {
         super(10);
+        this.results = new ResultList(
+                photo -> {
+                    session.choose(photo);
+                    session.viewProperty().set(MainView.BENCH);
+                },
+                open,
+                canOpen);
         this.session = session;
         this.model = model;
         this.cancel = button("handover.cancel", "handover-cancel", model::cancel);
@@ -65,12 +73,7 @@ final class HandoverRun extends VBox {
         progress.setId("handover-progress");
         progress.setMaxWidth(Double.MAX_VALUE);
         progress.setAccessibleText(Words.of("handover.title"));
-        results.setId("handover-results");
-        results.setPrefHeight(150);
-        results.setFixedCellSize(ROW);
-        results.setAccessibleText(Words.of("handover.log"));
-        for (Node node :
-                new Node[] {pause, cancel, resume, replace, progress, status, results, start, room, exceptions}) {
+        for (Node node : new Node[] {pause, cancel, resume, replace, progress, status, start, room, exceptions}) {
             node.managedProperty().bind(node.visibleProperty());
         }
         Label keeps = note();
@@ -132,11 +135,12 @@ final class HandoverRun extends VBox {
         }
         return formats == 0
                 ? Words.of("handover.plan.nothing")
-                : Words.of("handover.plan", outlook.files(), model.deliverable(), formats);
+                : Words.of("handover.plan", outlook.files(), outlook.photos(), formats);
     }
 
     private String exceptionWords(Outlook outlook) {
         StringBuilder words = new StringBuilder();
+        add(words, "handover.plan.unchecked", outlook.unchecked());
         add(words, "handover.plan.unreadable", model.unreadable());
         add(words, "handover.plan.aside", model.setAside());
         add(words, "handover.plan.there", outlook.there());
@@ -178,7 +182,7 @@ final class HandoverRun extends VBox {
         replace.setVisible(state instanceof State.Asking);
         progress.setVisible(running || state instanceof State.Done);
         status.setVisible(!(state instanceof State.Planning));
-        results.getItems().clear();
+        results.clear();
         switch (state) {
             case State.Planning() -> status.setText("");
             case State.Asking(long replaced) -> status.setText(Words.of("handover.asking", replaced));
@@ -186,7 +190,6 @@ final class HandoverRun extends VBox {
             case State.Done done -> showDone(done);
             case State.NotStarted(Told reason) -> status.setText(Words.of("handover.failed", reason));
         }
-        results.setVisible(!results.getItems().isEmpty());
         refresh();
     }
 
@@ -214,24 +217,6 @@ final class HandoverRun extends VBox {
         String there = done.there() == 0 ? "" : " · " + Words.of("handover.done.there", done.there());
         status.setText(Words.of(key, done.written().size(), done.folder()) + there + failed);
         progress.setProgress(1);
-        done.listTrouble().ifPresent(why -> results.getItems().add(Words.of("handover.list.failed", why)));
-        for (Outcome.Failed each : done.failed()) {
-            results.getItems()
-                    .add(Words.of(
-                            "handover.file.failed",
-                            each.delivery().photo().name(),
-                            each.delivery().format().name(),
-                            each.reason()));
-        }
-        for (Outcome.Written each : done.written()) {
-            results.getItems()
-                    .add(Words.of(
-                            each.remarks().isEmpty() ? "handover.file.good" : "handover.file.damaged",
-                            done.folder().relativize(each.delivery().output()),
-                            each.delivery().size().width(),
-                            each.delivery().size().height(),
-                            bytes(each.bytes()),
-                            Words.of(each.remarks())));
-        }
+        results.show(done, HandoverRun::bytes);
     }
 }

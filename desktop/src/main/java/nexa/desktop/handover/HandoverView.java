@@ -1,6 +1,7 @@
 package nexa.desktop.handover;
 
 import java.io.File;
+import java.nio.file.Path;
 import javafx.animation.PauseTransition;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.VPos;
@@ -22,6 +23,7 @@ import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
 import nexa.desktop.delivering.HandoverModel;
+import nexa.desktop.delivering.HandoverModel.Meant;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -48,6 +50,7 @@ public final class HandoverView extends StackPane {
     private final Label example = new Label();
     private final CheckBox alternates = new CheckBox();
     private final Choices<Collision> taken;
+    private final Choices<Meant> meant;
     private final SetChangeListener<Integer> chosen = change -> refresh();
     private final Subscription subscriptions;
 
@@ -59,6 +62,11 @@ public final class HandoverView extends StackPane {
         void paper(HandoverModel model, Node beside);
 
         void exchange(Node beside);
+
+        /** Opens a folder or file with what the system has for it. */
+        void open(Path file);
+
+        boolean canOpen();
     }
 
     public HandoverView(Session session, HandoverModel model, Actions actions) {
@@ -66,8 +74,9 @@ public final class HandoverView extends StackPane {
         this.model = model;
         this.actions = actions;
         this.table = new HandoverTable(model, actions::files);
-        this.run = new HandoverRun(session, model);
+        this.run = new HandoverRun(session, model, actions::open, actions.canOpen());
         this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
+        this.meant = new Choices<>("meant", Meant.values(), model.meantProperty());
         soon.setOnFinished(event -> model.look());
         getStyleClass().add("handover");
         HBox below = new HBox(40, fields(), run);
@@ -88,6 +97,9 @@ public final class HandoverView extends StackPane {
                 session.viewProperty().subscribe(view -> refresh()),
                 model.folderProperty().subscribe(path -> refresh()),
                 model.namesProperty().subscribe(template -> refresh()),
+                model.meantProperty().subscribe(which -> refresh()),
+                session.selection().property().subscribe(selected -> refresh()),
+                session.list().photosProperty().subscribe(photos -> refresh()),
                 model.collisionProperty().subscribe(choice -> refresh()),
                 model.alternatesProperty().subscribe(chosen -> refresh()),
                 model.outlookProperty().subscribe(outlook -> showTable()));
@@ -97,6 +109,7 @@ public final class HandoverView extends StackPane {
         soon.stop();
         subscriptions.unsubscribe();
         taken.dispose();
+        meant.dispose();
         run.dispose();
         model.leftOut().removeListener(chosen);
     }
@@ -109,11 +122,12 @@ public final class HandoverView extends StackPane {
 
     private Node fields() {
         GridPane grid = new GridPane(16, 14);
-        grid.addRow(0, label("handover.folder"), folderRow());
-        grid.addRow(1, label("handover.names"), namesRow());
-        grid.addRow(2, label("handover.taken"), taken);
-        grid.add(alternates(), 1, 3);
-        grid.addRow(4, label("handover.also"), also());
+        grid.addRow(0, label("handover.meant"), meant);
+        grid.addRow(1, label("handover.folder"), folderRow());
+        grid.addRow(2, label("handover.names"), namesRow());
+        grid.addRow(3, label("handover.taken"), taken);
+        grid.add(alternates(), 1, 4);
+        grid.addRow(5, label("handover.also"), also());
         grid.setPrefWidth(520);
         grid.setMinWidth(460);
         return grid;
@@ -201,6 +215,9 @@ public final class HandoverView extends StackPane {
             alternates.setText(Words.of("handover.alternates", kept));
             alternates.setVisible(kept > 0);
             alternates.setManaged(kept > 0);
+            for (Meant which : Meant.values()) {
+                meant.word(which, Words.of("handover.meant.count", Words.of("meant", which), model.count(which)));
+            }
             showExample();
             showTable();
             run.refresh();

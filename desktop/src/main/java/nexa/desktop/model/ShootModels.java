@@ -1,5 +1,6 @@
 package nexa.desktop.model;
 
+import java.util.Collection;
 import java.util.concurrent.Executor;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.repair.EyeMending;
@@ -10,6 +11,7 @@ import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.lens.Lenses;
+import nexa.shoot.photo.Photo;
 import nexa.shoot.prepare.Preparer;
 
 /** The models of an open shoot. */
@@ -56,9 +58,23 @@ public record ShootModels(
                 new RepeatsModel(session, work, fx),
                 new InStep(session, work, fx),
                 new RawModel(session, work, fx),
-                new HandoverModel(session.shoot(), work, fx),
+                new HandoverModel(session.shoot(), around(session), work, fx),
                 new Preparer(session.shoot(), lenses),
                 shelf);
+    }
+
+    private static HandoverModel.Around around(Session session) {
+        return new HandoverModel.Around() {
+            @Override
+            public Collection<Photo> selected() {
+                return session.selection().chosen();
+            }
+
+            @Override
+            public Collection<Photo> filtered() {
+                return session.list().photos();
+            }
+        };
     }
 
     public void dispose() {

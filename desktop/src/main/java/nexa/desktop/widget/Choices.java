@@ -30,6 +30,12 @@ public final class Choices<E extends Enum<E>> extends HBox {
                 chosen -> group.getToggles().forEach(toggle -> toggle.setSelected(toggle.getUserData() == chosen)));
     }
 
+    /** Gives a choice other words than its own. */
+    public void word(E value, String words) {
+        getChildren().stream().filter(button -> button.getUserData() == value).forEach(button -> ((ToggleButton) button)
+                .setText(words));
+    }
+
     public void dispose() {
         subscription.unsubscribe();
     }

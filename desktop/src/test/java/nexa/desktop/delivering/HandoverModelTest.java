@@ -3,6 +3,7 @@ package nexa.desktop.delivering;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.Mockito.mock;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -28,7 +29,7 @@ class HandoverModelTest {
         Deque<Runnable> work = new ArrayDeque<>();
         try (Shoot shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")))) {
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
-            HandoverModel model = new HandoverModel(shoot, work::add, Runnable::run);
+            HandoverModel model = new HandoverModel(shoot, mock(HandoverModel.Around.class), work::add, Runnable::run);
             model.folderProperty().set(base.resolve("out"));
             model.start();
             model.dispose();

@@ -9,7 +9,9 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
@@ -26,6 +28,7 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Finish.Sharpening;
 import nexa.core.print.SizeTarget;
+import nexa.desktop.session.MainView;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -133,6 +136,41 @@ class HandoverViewTest extends WindowTest {
     }
 
     @Test
+    void onlyWhatIsMeant_isDelivered_andUncheckedOnesAreTold(FxRobot robot) throws Exception {
+        Path out = folder.resolveSibling("out");
+        plan(robot);
+        type(robot, "#handover-folder", out.toString());
+        onFx(() -> {
+            session().choose(session().shoot().photos().getFirst());
+            session().frameEdits().place("edit.frame", frame().scaled(0.8));
+            session().frameEdits().checkAll();
+            session()
+                    .selection()
+                    .property()
+                    .set(Set.copyOf(session().shoot().photos().subList(1, 3)));
+        });
+        until(() -> text(robot, "#meant-CHECKED").equals("checked 1")
+                && text(robot, "#meant-SELECTED").equals("chosen 2"));
+        until(() -> robot.lookup("2 crops are not checked yet.").tryQuery().isPresent());
+        robot.clickOn("#meant-SELECTED");
+        until(() -> text(robot, "#handover-plan").startsWith("2 files: 2 photos"));
+        robot.clickOn("#meant-CHECKED");
+        until(() -> text(robot, "#handover-plan").startsWith("1 file: 1 photo"));
+        robot.clickOn("#handover-start");
+        until(() -> text(robot, "#handover-status").startsWith("1 file is in"));
+        ListView<?> results = robot.lookup("#handover-results").query();
+        assertEquals(1, results.getItems().size());
+        until(() -> robot.lookup("#handover-results .image-view").<ImageView>queryAll().stream()
+                .anyMatch(view -> view.getImage() != null && view.getImage().getProgress() == 1));
+        robot.doubleClickOn(robot.lookup("#handover-results .list-cell")
+                .<Node>queryAll()
+                .iterator()
+                .next());
+        until(() -> session().viewProperty().get() == MainView.BENCH);
+        assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file());
+    }
+
+    @Test
     void failedFiles_areListedAndTriedAgain(FxRobot robot) throws Exception {
         Path out = folder.resolveSibling("out");
         Files.createDirectories(out);
@@ -143,7 +181,7 @@ class HandoverViewTest extends WindowTest {
         until(() -> text(robot, "#handover-plan").startsWith("3 files"));
         robot.clickOn("#handover-start");
         until(() -> text(robot, "#handover-status").contains("3 failed"));
-        ListView<String> results = robot.lookup("#handover-results").query();
+        ListView<?> results = robot.lookup("#handover-results").query();
         assertEquals(3, results.getItems().size());
         Files.delete(inTheWay);
         until(() -> robot.lookup("#handover-resume").query().isVisible());

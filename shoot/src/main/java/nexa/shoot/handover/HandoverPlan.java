@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
@@ -123,6 +124,21 @@ public record HandoverPlan(
                 .count();
     }
 
+    /** How many files show a crop that nobody checked. */
+    public long unchecked() {
+        return deliveries.stream()
+                .filter(delivery -> delivery.framing().state(delivery.format()) != FrameState.CHECKED)
+                .count();
+    }
+
+    /** Of how many photos there are files. */
+    public long photos() {
+        return Stream.concat(deliveries.stream(), there.stream())
+                .map(Delivery::photo)
+                .distinct()
+                .count();
+    }
+
     /** Whether a run into this folder did not come to its end. */
     public static boolean isUnfinished(Path folder) {
         return Journal.isIn(folder);
@@ -155,7 +171,7 @@ public record HandoverPlan(
         HandoverPlan plan() {
             List<Photo> unreadable = new ArrayList<>();
             for (Photo photo : moment.photos()) {
-                if (!moment.framing(photo).setAside()) {
+                if (!moment.framing(photo).setAside() && request.scope().takes(photo)) {
                     if (photo.isReadable()) {
                         request.formats().forEach(format -> add(photo, format));
                     } else {
@@ -169,6 +185,9 @@ public record HandoverPlan(
         /** The frame, unless it is one of the alternates that are delivered too. */
         private void add(Photo photo, Format format) {
             Framing framing = moment.framing(photo);
+            if (!request.scope().takes(framing, format)) {
+                return;
+            }
             List<Alternate> alternates = request.alternates() ? framing.alternates(format) : List.of();
             if (alternates.stream().noneMatch(each -> isPlaced(framing, format, each))) {
                 add(sample(shoot, moment, photo, format), photo.name());
