@@ -19,6 +19,8 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
+import nexa.shoot.handover.Part;
+import nexa.shoot.handover.PartLists;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
@@ -66,10 +68,19 @@ final class HandoverCommand extends ShootCommand {
     @Option(
             names = "--if-taken",
             paramLabel = "number|skip|replace",
-            defaultValue = "number",
-            description = "What to do where a file of that name is there already.")
-    @SuppressWarnings("NullAway.Init")
-    private String taken;
+            description =
+                    "What to do where a file of that name is there already; number unless --part is given, else skip.")
+    private @Nullable String taken;
+
+    @Option(
+            names = "--part",
+            paramLabel = "K/N",
+            description =
+                    "Do only a share of the delivery, such as 2/4, while others do the rest; --join makes one list in the end.")
+    private @Nullable String part;
+
+    @Option(names = "--join", description = "Check that all parts are there and make one list of theirs.")
+    private boolean join;
 
     @Option(
             names = "--alternates",
@@ -81,6 +92,10 @@ final class HandoverCommand extends ShootCommand {
 
     @Override
     boolean run(Shoot shoot, Rows rows) throws IOException {
+        if (join) {
+            rows.add().with("output", out.toString()).with("files", PartLists.join(shoot, out));
+            return true;
+        }
         HandoverRequest request = request(shoot);
         HandoverPlan plan = resume ? HandoverPlan.resumed(shoot, request) : HandoverPlan.of(shoot, request);
         letOthersEdit(shoot);
@@ -120,7 +135,13 @@ final class HandoverCommand extends ShootCommand {
         }
         requireQuality();
         List<Format> asked = formats.stream().map(this::asked).toList();
-        return new HandoverRequest(out, asked).named(names(), taken()).withAlternates(alternates);
+        HandoverRequest all =
+                new HandoverRequest(out, asked).named(names(), taken()).withAlternates(alternates);
+        try {
+            return part == null ? all : all.of(Part.parse(part));
+        } catch (IllegalArgumentException refused) {
+            throw wrong(Words.of(refused), refused);
+        }
     }
 
     /** As the format says, but for what the command line says of all. */
@@ -146,10 +167,14 @@ final class HandoverCommand extends ShootCommand {
     }
 
     private Collision taken() {
+        String asked = taken;
+        if (asked == null) {
+            return part == null ? Collision.NUMBER : Collision.SKIP;
+        }
         return Stream.of(Collision.values())
-                .filter(choice -> choice.name().equalsIgnoreCase(taken))
+                .filter(choice -> choice.name().equalsIgnoreCase(asked))
                 .findFirst()
-                .orElseThrow(() -> wrong(Words.of("cli.if-taken-number-skip-or", taken)));
+                .orElseThrow(() -> wrong(Words.of("cli.if-taken-number-skip-or", asked)));
     }
 
     private FileType type(Format format) {

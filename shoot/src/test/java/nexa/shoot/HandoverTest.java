@@ -288,8 +288,8 @@ class HandoverTest {
                     new nexa.core.geometry.PixelSize(24_000, 16_000),
                     out.resolve("a.tif"),
                     java.util.Optional.empty());
-            HandoverPlan plan =
-                    new HandoverPlan(new HandoverRequest(out, List.of(format)), List.of(huge), List.of(), List.of());
+            HandoverPlan plan = new HandoverPlan(
+                    new HandoverRequest(out, List.of(format)), List.of(huge), List.of(), List.of(), "");
             Outcome outcome =
                     new Handover(plan, told -> {}, new RunControl()).run(shoot).getFirst();
             assertTrue(outcome instanceof Outcome.Failed, outcome::toString);

@@ -49,7 +49,7 @@ public final class Handover {
     public List<Outcome> run(Shoot shoot) throws IOException {
         WriteGuard guard = folder(shoot.guard());
         Path folder = plan.request().folder().toRealPath();
-        try (Journal journal = Journal.open(folder, guard, shoot.seal())) {
+        try (Journal journal = Journal.open(folder, plan.request().part(), guard, shoot.seal())) {
             Writing writing = new Writing(folder, guard, journal, shoot);
             List<Outcome> outcomes = ByPhoto.work(plan.deliveries(), ofOne -> deliver(ofOne, writing)).stream()
                     .flatMap(List::stream)
@@ -76,8 +76,9 @@ public final class Handover {
     /** A run that was cancelled or failed in part can be gone on with; the list tells what is there in either case. */
     private void end(List<Outcome> outcomes, Writing writing) {
         try {
-            if (!outcomes.isEmpty()) {
-                new Manifest(writing.folder, writing.guard, writing.shoot.seal()).write(outcomes, plan.there());
+            if (!outcomes.isEmpty() || plan.request().part().isPresent()) {
+                Manifest manifest = new Manifest(writing.folder, writing.guard, writing.shoot.seal());
+                manifest.write(outcomes, plan);
             }
             if (isWhole(outcomes)) {
                 writing.journal.end();

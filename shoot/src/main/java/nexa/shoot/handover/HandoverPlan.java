@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.brief.Alternate;
 import nexa.core.brief.Format;
@@ -23,6 +25,7 @@ import nexa.core.print.SetSense;
 import nexa.shoot.Shoot;
 import nexa.shoot.Snapshot;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.scan.Sha256;
 
 /**
  * All files a handover writes, decided before anything is written from one moment of the shoot, and what it leaves out.
@@ -30,9 +33,14 @@ import nexa.shoot.photo.Photo;
  * @param deliveries grouped by photo, in the shoot's order; photos set aside are left out
  * @param there files that exist already and stay: of the same name where names are not to be taken twice, or delivered
  *     by a run that this one goes on with
+ * @param digest of all files of all parts, by which parts of the same plan know each other; empty if there are no parts
  */
 public record HandoverPlan(
-        HandoverRequest request, List<Delivery> deliveries, List<Photo> unreadable, List<Delivery> there) {
+        HandoverRequest request,
+        List<Delivery> deliveries,
+        List<Photo> unreadable,
+        List<Delivery> there,
+        String digest) {
 
     /** A new run. */
     public static HandoverPlan of(Shoot shoot, HandoverRequest request) {
@@ -41,7 +49,7 @@ public record HandoverPlan(
 
     /** Goes on with a run that was cancelled or ended by a crash or a full disk: what it delivered is not done again. */
     public static HandoverPlan resumed(Shoot shoot, HandoverRequest request) {
-        return new Planning(shoot, request, Journal.files(request.folder())).plan();
+        return new Planning(shoot, request, Journal.files(request.folder(), request.part())).plan();
     }
 
     /** What a file would be called, to show what a template makes. */
@@ -141,7 +149,7 @@ public record HandoverPlan(
 
     /** Whether a run into this folder did not come to its end. */
     public static boolean isUnfinished(Path folder) {
-        return Journal.isIn(folder);
+        return Journal.isIn(folder, Optional.empty());
     }
 
     /** Also a link that leads nowhere. */
@@ -179,7 +187,30 @@ public record HandoverPlan(
                     }
                 }
             }
-            return new HandoverPlan(request, List.copyOf(deliveries), List.copyOf(unreadable), List.copyOf(there));
+            String digest = request.part().isPresent() ? digest() : "";
+            request.part().ifPresent(part -> keep(part, unreadable));
+            return new HandoverPlan(
+                    request, List.copyOf(deliveries), List.copyOf(unreadable), List.copyOf(there), digest);
+        }
+
+        private String digest() {
+            return Sha256.of(Stream.concat(deliveries.stream(), there.stream())
+                    .map(delivery ->
+                            Journal.key(delivery) + " " + request.folder().relativize(delivery.output()))
+                    .sorted()
+                    .collect(Collectors.joining("\n")));
+        }
+
+        /** All is planned first, so that names and numbers are the same whoever does which part. */
+        private void keep(Part part, List<Photo> unreadable) {
+            List<Photo> all = moment.photos();
+            Set<Photo> own = IntStream.range(0, all.size())
+                    .filter(part::has)
+                    .mapToObj(all::get)
+                    .collect(Collectors.toSet());
+            deliveries.removeIf(delivery -> !own.contains(delivery.photo()));
+            there.removeIf(delivery -> !own.contains(delivery.photo()));
+            unreadable.removeIf(photo -> !own.contains(photo));
         }
 
         /** The frame, unless it is one of the alternates that are delivered too. */

@@ -49,13 +49,11 @@ final class Journal implements AutoCloseable {
     // ---- reading ----
 
     /** The files of a folder's unfinished run that are there, by their keys; none if no run is unfinished. */
-    static Map<String, Path> files(Path folder) {
+    static Map<String, Path> files(Path folder, Optional<Part> part) {
         Map<String, Path> files = new HashMap<>();
-        if (isIn(folder)) {
+        if (isIn(folder, part)) {
             try {
-                Files.readString(folder.resolve(DeliveredFiles.JOURNAL))
-                        .lines()
-                        .forEach(line -> read(folder, line, files));
+                Files.readString(file(folder, part)).lines().forEach(line -> read(folder, line, files));
             } catch (IOException unreadable) { // then all is done again
                 LOG.info("The journal in {} can't be read: {}", folder, unreadable.toString());
             }
@@ -79,8 +77,12 @@ final class Journal implements AutoCloseable {
     }
 
     /** Whether a run into this folder did not come to its end. */
-    static boolean isIn(Path folder) {
-        return Files.isRegularFile(folder.resolve(DeliveredFiles.JOURNAL), LinkOption.NOFOLLOW_LINKS);
+    static boolean isIn(Path folder, Optional<Part> part) {
+        return Files.isRegularFile(file(folder, part), LinkOption.NOFOLLOW_LINKS);
+    }
+
+    private static Path file(Path folder, Optional<Part> part) {
+        return folder.resolve(DeliveredFiles.JOURNAL + part.map(Part::suffix).orElse(""));
     }
 
     /** Names all that a delivered file depends on. */
@@ -104,8 +106,8 @@ final class Journal implements AutoCloseable {
      * @param folder real
      * @throws IOException if another run has it, or what has its name is not a journal
      */
-    static Journal open(Path folder, WriteGuard guard, DeliverySeal seal) throws IOException {
-        Path file = folder.resolve(DeliveredFiles.JOURNAL);
+    static Journal open(Path folder, Optional<Part> part, WriteGuard guard, DeliverySeal seal) throws IOException {
+        Path file = file(folder, part);
         guard.require(file, IfTaken.REPLACE);
         requireJournal(file);
         FileChannel channel = FileChannel.open(

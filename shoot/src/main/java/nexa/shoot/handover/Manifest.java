@@ -12,6 +12,7 @@ import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.guard.WriteGuard;
@@ -46,10 +47,11 @@ final class Manifest {
     }
 
     /** @throws IOException if it can't be written; the files are there nevertheless */
-    void write(List<Outcome> outcomes, List<Delivery> there) throws IOException {
-        Path json = place(folder);
+    void write(List<Outcome> outcomes, HandoverPlan plan) throws IOException {
+        Optional<Part> part = plan.request().part();
+        Path json = part.isPresent() ? PartLists.file(folder, part.get()) : place(folder);
         Map<String, ObjectNode> files = before(json);
-        for (Delivery delivery : there) { // of a run that ended before its list was written
+        for (Delivery delivery : plan.there()) { // of a run that ended before its list was written
             Path output = delivery.output();
             put(files, new Outcome.Written(delivery, Files.size(output), Sha256.of(output), false, List.of()));
         }
@@ -58,7 +60,37 @@ final class Manifest {
                 put(files, written);
             }
         }
+        write(json, files, plan.digest());
+    }
+
+    /**
+     * Makes one list of those of all parts, which must all be there, and removes those.
+     *
+     * @return how many files it lists
+     * @throws IOException with words for the user if a file is missing, or not as it was delivered
+     */
+    int join(List<Path> parts) throws IOException {
+        Path json = place(folder);
+        Map<String, ObjectNode> files = before(json);
+        for (Path part : parts) {
+            for (JsonNode entry : JSON.readTree(part.toFile()).path("files")) {
+                files.put(entry.path("file").asText(), (ObjectNode) entry);
+            }
+        }
+        PartLists.requireWhole(folder, files.values());
+        write(json, files, "");
+        for (Path part : parts) {
+            Files.deleteIfExists(part);
+            Files.deleteIfExists(table(part));
+        }
+        return files.size();
+    }
+
+    private void write(Path json, Map<String, ObjectNode> files, String digest) throws IOException {
         ObjectNode root = JSON.createObjectNode().put("nexaHandover", 1);
+        if (!digest.isEmpty()) {
+            root.put("plan", digest);
+        }
         ArrayNode list = root.putArray("files");
         files.values().forEach(list::add);
         guard.write(json, JSON.writeValueAsBytes(root), IfTaken.REPLACE);

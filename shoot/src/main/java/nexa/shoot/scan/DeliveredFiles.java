@@ -3,6 +3,8 @@ package nexa.shoot.scan;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
+import java.nio.file.DirectoryIteratorException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
@@ -130,7 +132,26 @@ public final class DeliveredFiles {
     /** Reads the lists that lie in a folder, before its files are asked about. */
     void readLists(Path directory) {
         LISTS.forEach(name -> readList(directory.resolve(name)));
-        Path journal = directory.resolve(JOURNAL);
+        readJournal(directory, directory.resolve(JOURNAL));
+        readParts(directory);
+    }
+
+    /** Those that parts of a delivery leave until they are joined. */
+    private void readParts(Path directory) {
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(directory, "{handover," + JOURNAL + "}-*-of-*")) {
+            for (Path part : parts) {
+                if (part.toString().endsWith(".json")) {
+                    readList(part);
+                } else {
+                    readJournal(directory, part);
+                }
+            }
+        } catch (IOException | DirectoryIteratorException unreadable) { // the scan itself says so
+            LOG.debug("{} can't be listed", directory, unreadable);
+        }
+    }
+
+    private void readJournal(Path directory, Path journal) {
         try {
             if (isPlain(journal)) {
                 Files.readString(journal).lines().forEach(line -> addLine(directory, line));
