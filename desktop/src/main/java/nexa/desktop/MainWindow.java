@@ -55,7 +55,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final Program program;
     private final Doors doors;
     private final Leaving leaving = new Leaving(root, work, fx);
-    private final FirstStartView firstStart = new FirstStartView(this::openAnother, this::openDemo);
+    private FirstStartView firstStart;
     private volatile State state = new State.Start();
     private Surround surround;
 
@@ -67,11 +67,13 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         this.stage = stage;
         this.program = Program.of(locations, work, fx);
         this.doors = new Doors(locations, fx);
+        this.firstStart = new FirstStartView(this::openAnother, this::openDemo);
         work.execute(Warming::run);
         PictureSettings pictures = program.settings().pictures();
         pictures.cacheProperty().subscribe((before, now) -> program.previews().limit(pictures.cacheBytes()));
         pictures.screenProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         pictures.conversionProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
+        program.settings().languageProperty().subscribe((before, now) -> speak());
         this.surround = program.preferences().get(SURROUND).map(Surround::named).orElse(Surround.LIGHT);
         root.getStyleClass().addAll("nexa", surround.styleClass());
         root.getChildren().add(firstStart);
@@ -203,6 +205,21 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
             open.shoot().show(colours);
             open.screen().dispose();
             show(open.shoot());
+        });
+    }
+
+    /** All that has words is made anew. */
+    private void speak() {
+        Words.speak(() -> program.settings().languageProperty().get());
+        boolean isFirst = root.getChildren().contains(firstStart);
+        firstStart = new FirstStartView(this::openAnother, this::openDemo);
+        if (isFirst) {
+            root.getChildren().setAll(firstStart);
+        }
+        open().ifPresent(open -> {
+            open.screen().dispose();
+            show(open.shoot());
+            screen().ifPresent(ShootScreen::toggleSettings);
         });
     }
 

@@ -11,7 +11,7 @@ public final class Languages {
     public static final String AS_SYSTEM = "";
 
     /** The first stands in for those that there are no words in. */
-    private static final List<Locale> ALL = List.of(Locale.ENGLISH);
+    private static final List<Locale> ALL = List.of(Locale.ENGLISH, Locale.GERMAN);
 
     private Languages() {}
 

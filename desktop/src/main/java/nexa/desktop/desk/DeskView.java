@@ -69,12 +69,6 @@ public final class DeskView extends HBox {
     /** Below this, signs have no words. */
     private static final double NARROW = 1200;
 
-    /** What signs without words, and a shorter ruler, save. */
-    private static final double SAVED = 96;
-
-    /** What the seldom used signs need. */
-    private static final double MORE = 270;
-
     private static final double USUAL = 1280;
     private static final PseudoClass WITHOUT_WORDS = PseudoClass.getPseudoClass("narrow");
 
@@ -92,6 +86,7 @@ public final class DeskView extends HBox {
     private final Button alternates;
     private final Button carry;
     private final DeskGroups groups;
+    private final HBox usual;
     private final WorkAreas areas;
     private final Button clear;
     private final Button check;
@@ -126,7 +121,7 @@ public final class DeskView extends HBox {
         setMinWidth(0);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        HBox usual = new HBox(
+        usual = new HBox(
                 groups.correct(), groups.turn(), overlayArea(), groups.frame(), figures(), space, actionArea());
         usual.getStyleClass().add("desk-usual");
         usual.setAlignment(Pos.CENTER_LEFT);
@@ -149,7 +144,16 @@ public final class DeskView extends HBox {
         tilting.narrow(isNarrow);
         overlayKey.setVisible(!isNarrow);
         clear.setVisible(!isNarrow); // it is in the frame's menu, too
-        picker.fit(width, isNarrow ? SAVED : width >= WIDE ? -MORE : 0);
+    }
+
+    /** What is left beside all else is for miniatures of overlays. */
+    @Override
+    protected void layoutChildren() {
+        if (usual.isVisible() && getWidth() > 0) {
+            double room = getWidth() - snappedLeftInset() - snappedRightInset() - tilting.prefWidth(-1) - getSpacing();
+            picker.fit(room - usual.prefWidth(-1));
+        }
+        super.layoutChildren();
     }
 
     private Button pane(Ikon icon, String words, DeskPane pane) {

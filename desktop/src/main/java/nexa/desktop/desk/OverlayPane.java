@@ -91,6 +91,7 @@ public final class OverlayPane implements PaneLayer.Content {
                 .set(OverlayPicker.picked(session.overlayProperty().get(), overlay)));
         Buttons.explain(button, Words.of(overlay));
         CheckBox cycle = new CheckBox(Words.of(overlay));
+        cycle.setMinWidth(Region.USE_PREF_SIZE);
         cycle.getStyleClass().add("cycle");
         cycle.setId("cycle-" + overlay);
         cycle.setOnAction(event ->
@@ -99,7 +100,7 @@ public final class OverlayPane implements PaneLayer.Content {
         inCycle.put(overlay, cycle);
         VBox cell = new VBox(3, button, cycle);
         cell.setAlignment(Pos.TOP_CENTER);
-        cell.setPrefWidth(CELL);
+        cell.setMinWidth(CELL);
         return cell;
     }
 

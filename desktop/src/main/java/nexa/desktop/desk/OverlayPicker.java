@@ -28,16 +28,17 @@ final class OverlayPicker extends HBox {
     /** More would be no picker any more; the pane has all. */
     private static final int MOST_SHOWN = 7;
 
-    /** How wide the desk is without miniatures, and what each adds. */
-    private static final double DESK = 1080;
-
+    /** What each adds. */
     private static final double EACH = 50;
+
+    /** A miniature comes only where there is more room than it needs, so that none comes and goes with a figure's digits. */
+    private static final double SPARE = 24;
 
     private final Session session;
     private final Map<Overlay, Button> buttons = new EnumMap<>(Overlay.class);
     private final Subscription subscriptions;
     private double drawnAspect;
-    private int most = MOST_SHOWN;
+    private int most = 1;
 
     OverlayPicker(Session session) {
         super(4);
@@ -53,12 +54,13 @@ final class OverlayPicker extends HBox {
     }
 
     /**
-     * Shows as many as a desk of that width has room for.
+     * Shows more or fewer of them.
      *
-     * @param saved what the desk needs less than usual
+     * @param left room beside what shows; negative if there is too little
      */
-    void fit(double deskWidth, double saved) {
-        int room = (int) Math.clamp(Math.floor((deskWidth - DESK + saved) / EACH), 0, MOST_SHOWN);
+    void fit(double left) {
+        int fitting = left < 0 ? most + (int) Math.floor(left / EACH) : most + (int) Math.floor((left - SPARE) / EACH);
+        int room = Math.clamp(left < 0 ? fitting : Math.max(most, fitting), 0, MOST_SHOWN);
         if (room != most) {
             most = room;
             fill();

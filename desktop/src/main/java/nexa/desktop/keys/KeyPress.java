@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import nexa.words.Words;
 
 /** One key with Shift and Ctrl (on a Mac: Command) held or not. */
 public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
@@ -37,9 +38,9 @@ public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
                 : Optional.of(new KeyPress(event.getCode(), event.isShiftDown(), event.isShortcutDown()));
     }
 
-    /** As it is written on the key sheet, such as {@code Ctrl Shift Z}. */
+    /** As it is written on the key sheet, such as {@code Ctrl Shift Z}; in the language that is spoken. */
     public String label() {
-        return (shortcut ? "Ctrl " : "") + (shift ? "Shift " : "") + name();
+        return (shortcut ? Words.of("key.ctrl") + " " : "") + (shift ? Words.of("key.shift") + " " : "") + name();
     }
 
     private String name() {
@@ -48,12 +49,12 @@ public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
             case PERIOD -> ".";
             case PLUS, ADD -> "+";
             case EQUALS -> "=";
-            case ENTER -> "Enter";
-            case ESCAPE -> "Esc";
-            case BACK_SPACE -> "Backspace";
-            case SPACE -> "Space";
-            case PAGE_UP -> "Page up";
-            case PAGE_DOWN -> "Page down";
+            case ENTER -> Words.of("key.enter");
+            case ESCAPE -> Words.of("key.esc");
+            case BACK_SPACE -> Words.of("key.backspace");
+            case SPACE -> Words.of("key.space");
+            case PAGE_UP -> Words.of("key.page-up");
+            case PAGE_DOWN -> Words.of("key.page-down");
             case LEFT -> "←";
             case RIGHT -> "→";
             case UP -> "↑";

@@ -15,6 +15,7 @@ public final class Labels {
     public static Label title(String words) {
         Label label = new Label(Words.of(words));
         label.getStyleClass().add("desk-title");
+        label.setMinWidth(Region.USE_PREF_SIZE);
         return label;
     }
 

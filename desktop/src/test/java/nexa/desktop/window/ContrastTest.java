@@ -2,12 +2,10 @@ package nexa.desktop.window;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
-import atlantafx.base.theme.PrimerLight;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Stream;
-import javafx.application.Application;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Control;
@@ -32,14 +30,13 @@ class ContrastTest extends WindowTest {
     private final TreeSet<String> faint = new TreeSet<>();
 
     @AfterEach
-    void undress() throws Exception {
-        onFx(() -> Application.setUserAgentStylesheet(null));
+    void undressed() throws Exception {
+        undress();
     }
 
     @Test
     void wordsCanBeRead_inAllSurrounds(FxRobot robot) throws Exception {
-        onFx(() ->
-                Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet())); // as the program does
+        dress();
         onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
         for (Surround surround : Surround.values()) {
             for (MainView view : MainView.values()) {

@@ -13,6 +13,7 @@ import nexa.core.shape.Shape;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.session.MainView;
 import nexa.shoot.photo.Photo;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -73,8 +74,14 @@ class TwoWaysTest extends WindowTest {
         assertAllDone();
     }
 
+    @AfterEach
+    void undressed() throws Exception {
+        undress();
+    }
+
     @Test
     void withTheMouseAlone(FxRobot robot) throws Exception {
+        dress(); // what has room for the mouse depends on it
         openInBench(robot, "kiln_0206.jpg");
         press(robot, "#format-2");
         press(robot, "#overlay-GOLDEN_SPIRAL");

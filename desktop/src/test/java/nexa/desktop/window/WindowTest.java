@@ -1,15 +1,18 @@
 package nexa.desktop.window;
 
+import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
+import javafx.application.Application;
 import javafx.geometry.Point2D;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Shape;
@@ -84,6 +87,24 @@ abstract class WindowTest {
 
     final Frame frame() {
         return session().frame().orElseThrow();
+    }
+
+    /** As the program is dressed; without it tests start sooner. */
+    static void dress() throws Exception {
+        onFx(() -> {
+            for (String weight : new String[] {"Regular", "Medium", "SemiBold"}) {
+                Font.loadFont(
+                        MainWindow.class
+                                .getResource("fonts/Inter-" + weight + ".otf")
+                                .toExternalForm(),
+                        12);
+            }
+            Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+        });
+    }
+
+    static void undress() throws Exception {
+        onFx(() -> Application.setUserAgentStylesheet(null));
     }
 
     static void until(Callable<Boolean> condition) throws Exception {

@@ -70,6 +70,7 @@ public final class NeutralArea extends HBox {
         Buttons.explain(clear, Words.of("desk.neutral.clear.tip"));
         VBox sliders = new VBox(4, kelvin, tint, stops);
         sliders.setPrefWidth(430);
+        sliders.setMinWidth(260);
         sliders.setAlignment(Pos.CENTER_LEFT);
         setAlignment(Pos.CENTER_LEFT);
         Label title = Labels.title("desk.neutral.title");

@@ -34,6 +34,9 @@ public final class PlumbArea extends HBox {
 
     private static final double WIDE = 190;
 
+    /** Where there is little room. */
+    private static final double NARROW = 100;
+
     private final Session session;
     private final Plumbing plumbing;
     private final AngleRuler pitch;
@@ -53,7 +56,7 @@ public final class PlumbArea extends HBox {
      */
     public PlumbArea(
             ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, BooleanProperty adjusting, Runnable finish) {
-        super(22);
+        super(16);
         session = models.session();
         plumbing = models.plumbing();
         pitch = ruler(
@@ -123,7 +126,7 @@ public final class PlumbArea extends HBox {
         head.setAlignment(Pos.BASELINE_LEFT);
         VBox area = new VBox(2, head, ruler);
         area.setAlignment(Pos.CENTER_LEFT);
-        area.setMinWidth(WIDE);
+        area.setMinWidth(NARROW);
         return area;
     }
 
@@ -169,6 +172,9 @@ public final class PlumbArea extends HBox {
         auto.setId("plumb-auto");
         Buttons.explain(auto, Command.AUTO_PLUMB, keys);
         Button done = DoneButton.of("plumb-done", Command.PLUMB, keys, mode);
+        for (Button button : new Button[] {auto, clear, done}) {
+            button.setMinWidth(Region.USE_PREF_SIZE);
+        }
         VBox area = new VBox(6, new HBox(8, auto, clear, done), note);
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
