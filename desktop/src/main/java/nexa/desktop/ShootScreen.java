@@ -315,7 +315,12 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
             return true;
         }
         Node owner = getScene().getFocusOwner();
-        return shootKeys.pressed(event, owner != null && isWithin(owner, layer));
+        return shootKeys.pressed(event, owner != null && (isWithin(owner, layer) || isReachedByKeys(owner)));
+    }
+
+    /** Whoever went to a control by Tab wants to use it by keys; a click on one leaves all keys to the shoot. */
+    private boolean isReachedByKeys(Node owner) {
+        return owner != this && owner != wall && owner.isFocusVisible();
     }
 
     private static boolean isWithin(Node node, Node ancestor) {

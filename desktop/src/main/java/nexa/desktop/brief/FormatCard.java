@@ -7,6 +7,8 @@ import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.geometry.Side;
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
@@ -95,17 +97,44 @@ public final class FormatCard extends VBox {
         caption.managedProperty().bind(caption.visibleProperty());
         getChildren().addAll(holder, caption);
         setOnMousePressed(event -> session.choose(format));
+        setFocusTraversable(true);
+        setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.SPACE || event.getCode() == KeyCode.ENTER) {
+                session.choose(format);
+                event.consume();
+            }
+        });
         ObservableValue<MainView> view = session.viewProperty();
         subscriptions = Subscription.combine(
-                session.formatProperty()
-                        .subscribe(active -> pseudoClassStateChanged(
-                                ACTIVE,
-                                active.filter(f -> f.id() == format.id()).isPresent())),
+                session.formatProperty().subscribe(active -> {
+                    pseudoClassStateChanged(ACTIVE, isActive());
+                    notifyAccessibleAttributeChanged(AccessibleAttribute.SELECTED);
+                }),
                 session.photoProperty().subscribe(this::showPhoto),
                 session.framingProperty().subscribe(framing -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()),
                 counts.countedProperty().subscribe(counted -> refresh()),
                 view.subscribe(shown -> refresh()));
+    }
+
+    private boolean isActive() {
+        return session.format().filter(active -> active.id() == format.id()).isPresent();
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        return attribute == AccessibleAttribute.SELECTED
+                ? (Object) isActive()
+                : super.queryAccessibleAttribute(attribute, parameters);
+    }
+
+    @Override
+    public void executeAccessibleAction(AccessibleAction action, Object... parameters) {
+        if (action == AccessibleAction.FIRE) {
+            session.choose(format);
+        } else {
+            super.executeAccessibleAction(action, parameters);
+        }
     }
 
     private void fillMenu() {

@@ -46,6 +46,7 @@ public final class FillPane implements PaneLayer.Content {
         asFormat.setId("fill-format");
         Buttons.explain(asFormat, Words.of("fill.format.tip"));
         percent.setId("fill-percent");
+        percent.setAccessibleText(Words.of("fill.room"));
         percent.setEditable(true);
         percent.setPrefWidth(80);
         percent.focusedProperty().subscribe(focused -> percent.commitValue());

@@ -47,10 +47,12 @@ public final class NumbersPane implements PaneLayer.Content {
         unit.getItems().setAll(Unit.values());
         unit.setConverter(new EnumWords<>("unit"));
         unit.setId("numbers-unit");
+        unit.setAccessibleText(Words.of("numbers.unit"));
         unit.setValue(settings.unitProperty().get());
         unit.valueProperty().subscribe(chosen -> settings.unitProperty().set(chosen));
         ppi.setPrefColumnCount(4);
         ppi.setId("numbers-ppi");
+        ppi.setAccessibleText(Words.of("numbers.ppi"));
         ppi.setOnAction(event -> typedPpi());
         GridPane grid = new GridPane(10, 7);
         grid.addRow(0, Labels.field("numbers.x"), x, Labels.field("numbers.width"), wide);

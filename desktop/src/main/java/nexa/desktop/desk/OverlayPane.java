@@ -140,6 +140,7 @@ public final class OverlayPane implements PaneLayer.Content {
     private static Slider slider(double least, double most, String id) {
         Slider slider = new Slider(least, most, least);
         slider.setId(id);
+        slider.setAccessibleText(Words.of(id.replace("overlay-", "overlay.pane.")));
         slider.setPrefWidth(170);
         return slider;
     }

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
+import javafx.scene.AccessibleAttribute;
+import javafx.scene.AccessibleRole;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.util.Subscription;
@@ -94,13 +96,34 @@ final class OverlayPicker extends HBox {
     }
 
     private Button button(Overlay overlay) {
-        Button button = new Button(null, new Miniature(WIDTH, HEIGHT));
+        Button button = new Picked(overlay);
         button.getStyleClass().add("miniature");
         button.setId("overlay-" + overlay.name());
-        button.setFocusTraversable(false);
         Buttons.explain(button, Words.of(overlay));
         button.setOnAction(event -> pick(overlay));
         return button;
+    }
+
+    /** One of a group of which at most one is taken. */
+    private final class Picked extends Button {
+        private final Overlay overlay;
+
+        Picked(Overlay overlay) {
+            super(null, new Miniature(WIDTH, HEIGHT));
+            this.overlay = overlay;
+            setAccessibleRole(AccessibleRole.RADIO_BUTTON);
+        }
+
+        @Override
+        public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+            return attribute == AccessibleAttribute.SELECTED
+                    ? (Object) session.overlayProperty()
+                            .get()
+                            .overlay()
+                            .filter(overlay::equals)
+                            .isPresent()
+                    : super.queryAccessibleAttribute(attribute, parameters);
+        }
     }
 
     private void pick(Overlay overlay) {

@@ -132,6 +132,7 @@ public final class SettingsPane implements PaneLayer.Content {
     private static ComboBox<String> language(ObjectProperty<String> setting) {
         ComboBox<String> box = new ComboBox<>();
         box.setId("settings-language");
+        box.setAccessibleText(Words.of("settings.language"));
         box.getItems().add(Languages.AS_SYSTEM);
         box.getItems().addAll(Languages.tags());
         box.setConverter(new LanguageNames());
@@ -158,6 +159,7 @@ public final class SettingsPane implements PaneLayer.Content {
     private static ComboBox<Integer> sizes(String id, List<Integer> sizes, int now, IntConsumer chosen) {
         ComboBox<Integer> box = new ComboBox<>();
         box.setId(id);
+        box.setAccessibleText(Words.of(id.replace('-', '.')));
         box.getItems().setAll(sizes);
         box.setConverter(new Sizes());
         box.setValue(now);

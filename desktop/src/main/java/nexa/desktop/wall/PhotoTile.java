@@ -7,6 +7,8 @@ import java.util.concurrent.Executor;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
@@ -92,6 +94,26 @@ public final class PhotoTile extends Pane {
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
         setOpacity(0);
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        return switch (attribute) {
+            case SELECTED ->
+                session.photo().filter(photo::equals).isPresent()
+                        || session.selection().photos().contains(photo);
+            case INDEX -> session.list().photos().indexOf(photo);
+            default -> super.queryAccessibleAttribute(attribute, parameters);
+        };
+    }
+
+    @Override
+    public void executeAccessibleAction(AccessibleAction action, Object... parameters) {
+        if (action == AccessibleAction.REQUEST_FOCUS || action == AccessibleAction.FIRE) {
+            session.choose(photo);
+        } else {
+            super.executeAccessibleAction(action, parameters);
+        }
     }
 
     /** Shows a photo, also another one in place of the one before: making a tile anew takes far longer. */

@@ -12,6 +12,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollBar;
@@ -75,6 +76,7 @@ public final class WallView extends Region {
         getStyleClass().add("wall");
         setAccessibleRole(AccessibleRole.LIST_VIEW);
         setAccessibleText(Words.of("view.wall.tip"));
+        setFocusTraversable(true);
         bar.setOrientation(Orientation.VERTICAL);
         bar.setUnitIncrement(60);
         size.getStyleClass().add("wall-size");
@@ -214,7 +216,19 @@ public final class WallView extends Region {
         event.consume();
     }
 
+    @Override
+    public @Nullable Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        List<Photo> photos = session.list().photos();
+        return switch (attribute) {
+            case ITEM_COUNT -> photos.size();
+            case ITEM_AT_INDEX -> shown.get(photos.get((int) parameters[0]));
+            case FOCUS_ITEM -> session.photo().map(shown::get).orElse(null);
+            default -> super.queryAccessibleAttribute(attribute, parameters);
+        };
+    }
+
     private void reveal(Optional<Photo> current) {
+        notifyAccessibleAttributeChanged(AccessibleAttribute.FOCUS_ITEM);
         int index = current.map(session.list().photos()::indexOf).orElse(-1);
         if (index >= 0 && index < layout.cells().size() && getHeight() > 0) {
             WallLayout.Cell cell = layout.cells().get(index);

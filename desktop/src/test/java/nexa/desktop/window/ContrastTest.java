@@ -14,68 +14,32 @@ import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
-import nexa.core.space.Pose;
-import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.paint.Surround;
-import nexa.desktop.session.MainView;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** All words of all screens can be read on what they stand on, whatever surrounds the photos (WCAG 2.2, 1.4.3). */
-class ContrastTest extends WindowTest {
+class ContrastTest extends EveryScreen {
     private static final double LEAST = 4.5;
 
     private final TreeSet<String> faint = new TreeSet<>();
 
-    @AfterEach
-    void undressed() throws Exception {
-        undress();
-    }
+    private String surroundings = "";
 
     @Test
     void wordsCanBeRead_inAllSurrounds(FxRobot robot) throws Exception {
-        dress();
-        onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+        begin(robot);
         for (Surround surround : Surround.values()) {
-            for (MainView view : MainView.values()) {
-                onFx(() -> session().viewProperty().set(view));
-                look(surround + ", " + view);
-            }
-            onFx(() -> session().viewProperty().set(MainView.BENCH));
-            for (DeskPane pane : DeskPane.values()) {
-                open(robot, pane);
-                look(surround + ", " + pane);
-                press(robot, KeyCode.ESCAPE);
-                onFx(() -> session().viewProperty().set(MainView.BENCH));
-            }
-            for (KeyCode key : new KeyCode[] {KeyCode.F1, KeyCode.F3}) {
-                press(robot, key);
-                look(surround + ", " + key);
-                press(robot, KeyCode.ESCAPE);
-            }
-            for (KeyCode[] keys : new KeyCode[][] {
-                {KeyCode.SHORTCUT, KeyCode.COMMA}, {KeyCode.SHIFT, KeyCode.W}, {KeyCode.SHIFT, KeyCode.U},
-                {KeyCode.SHORTCUT, KeyCode.T}, {KeyCode.SHORTCUT, KeyCode.D}, {KeyCode.SHORTCUT, KeyCode.U}
-            }) {
-                press(robot, keys);
-                look(surround + ", " + List.of(keys));
-                press(robot, KeyCode.ESCAPE);
-            }
+            surroundings = surround.toString();
+            walk(robot);
             press(robot, KeyCode.U);
         }
         assertEquals("", String.join("\n", faint));
     }
 
-    private static void open(FxRobot robot, DeskPane pane) throws Exception {
-        nexa.desktop.desk.DeskView desk = robot.lookup(".desk").queryAs(nexa.desktop.desk.DeskView.class);
-        onFx(() -> desk.open(pane));
-    }
-
-    private void look(String screen) throws Exception {
-        WaitForAsyncUtils.waitForFxEvents();
-        onFx(() -> texts(window.scene().getRoot(), 1).forEach(text -> judge(screen, text)));
+    @Override
+    void look(String screen) {
+        texts(window.scene().getRoot(), 1).forEach(text -> judge(surroundings + ", " + screen, text));
     }
 
     private void judge(String screen, Text text) {

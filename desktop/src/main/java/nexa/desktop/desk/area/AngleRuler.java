@@ -3,18 +3,24 @@ package nexa.desktop.desk.area;
 import java.util.Locale;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.BooleanProperty;
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
+import nexa.core.geometry.Tilt;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.InkedPane;
+import nexa.desktop.widget.Looks;
+import nexa.words.Words;
 
 /**
  * An engraved scale of degrees that slides under a fixed needle: drag it anywhere, use the wheel for tenths, double-click
@@ -64,6 +70,8 @@ public final class AngleRuler extends InkedPane {
         setOnMouseDragged(this::dragged);
         setOnMouseReleased(event -> finish());
         setOnScroll(this::scrolled);
+        setFocusTraversable(true);
+        setOnKeyPressed(this::typed);
         wheelRest.setOnFinished(event -> finish());
         subscription = session.framingProperty().subscribe(framing -> moved());
     }
@@ -92,6 +100,46 @@ public final class AngleRuler extends InkedPane {
         show(pressedDegrees - (event.getSceneX() - pressedX) / PIXELS_PER_DEGREE);
     }
 
+    /** With the keyboard on it: arrows by tenths, with Shift by whole degrees, Home for 0. */
+    private void typed(KeyEvent event) {
+        double step = event.isShiftDown() ? 1 : WHEEL_STEP;
+        switch (event.getCode()) {
+            case LEFT -> stepped(-step);
+            case RIGHT -> stepped(step);
+            case HOME -> angle.zero();
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    private void stepped(double by) {
+        show(angle.degrees() + by);
+        finish();
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        return switch (attribute) {
+            case VALUE -> angle.degrees();
+            case MIN_VALUE -> -Tilt.LIMIT;
+            case MAX_VALUE -> Tilt.LIMIT;
+            case VALUE_STRING -> Words.of("desk.tilt.value", Looks.degrees(angle.degrees()));
+            default -> super.queryAccessibleAttribute(attribute, parameters);
+        };
+    }
+
+    @Override
+    public void executeAccessibleAction(AccessibleAction action, Object... parameters) {
+        switch (action) {
+            case INCREMENT, BLOCK_INCREMENT -> stepped(WHEEL_STEP);
+            case DECREMENT, BLOCK_DECREMENT -> stepped(-WHEEL_STEP);
+            case SET_VALUE -> stepped(((Number) parameters[0]).doubleValue() - angle.degrees());
+            default -> super.executeAccessibleAction(action, parameters);
+        }
+    }
+
     private void scrolled(ScrollEvent event) {
         show(angle.degrees() + Math.signum(event.getDeltaY() + event.getDeltaX()) * WHEEL_STEP);
         wheelRest.playFromStart();
@@ -117,6 +165,7 @@ public final class AngleRuler extends InkedPane {
         double middle = Math.floor(width / 2) + 0.5;
         double shown = angle.degrees();
         drawnDegrees = shown;
+        notifyAccessibleAttributeChanged(AccessibleAttribute.VALUE);
         int first = (int) Math.ceil((shown - middle / PIXELS_PER_DEGREE) * 5);
         int last = (int) Math.floor((shown + middle / PIXELS_PER_DEGREE) * 5);
         canvas.setFont(Font.font("Inter", 11));
