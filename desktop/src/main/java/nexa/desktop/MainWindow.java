@@ -24,6 +24,7 @@ import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
+import nexa.desktop.setting.WindowPlace;
 import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
@@ -83,7 +84,16 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setMinHeight(600);
         stage.focusedProperty().subscribe(focused -> program.keys().releaseAll());
         stage.setOnCloseRequest(this::asked);
+        stage.setOnHiding(event -> rememberPlace());
         stage.setOnHidden(event -> close());
+        stage.setFullScreenExitHint("");
+        WindowPlace.restore(stage, program.preferences());
+    }
+
+    private void rememberPlace() {
+        if (!work.isShutdown()) {
+            WindowPlace.remember(stage, program.preferences());
+        }
     }
 
     private Scene scene(double width, double height) {
@@ -201,8 +211,12 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     /** All that shows photos is made anew. */
     private void showInColours(ScreenColours colours) {
+        open().ifPresent(open -> open.shoot().show(colours));
+        showAnew();
+    }
+
+    private void showAnew() {
         open().ifPresent(open -> {
-            open.shoot().show(colours);
             open.screen().dispose();
             show(open.shoot());
         });
@@ -216,11 +230,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         if (isFirst) {
             root.getChildren().setAll(firstStart);
         }
-        open().ifPresent(open -> {
-            open.screen().dispose();
-            show(open.shoot());
-            screen().ifPresent(ShootScreen::toggleSettings);
-        });
+        showAnew();
+        screen().ifPresent(ShootScreen::toggleSettings);
     }
 
     private Void showFailure(Path place, Throwable failed) {
@@ -342,6 +353,11 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         surround = surround.next();
         root.getStyleClass().add(surround.styleClass());
         program.preferences().put(SURROUND, surround.name());
+    }
+
+    @Override
+    public void toggleFullScreen() {
+        stage.setFullScreen(!stage.isFullScreen());
     }
 
     @Override

@@ -153,6 +153,7 @@ final class ShootKeys implements Findables.Commands {
         framing.put(Command.ZOOM_FIT, screen.bench()::zoomToFit);
         framing.put(Command.BARE, screen::toggleBare);
         everywhere.put(Command.SURROUND, screen::nextSurround);
+        everywhere.put(Command.FULL_SCREEN, screen::toggleFullScreen);
         everywhere.put(Command.SETTINGS, screen::toggleSettings);
         everywhere.put(Command.KEYS, () -> screen.sheets().toggleKeys());
         everywhere.put(Command.FIND, () -> screen.sheets().find());

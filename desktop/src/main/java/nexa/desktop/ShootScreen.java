@@ -262,6 +262,10 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         actions.nextSurround();
     }
 
+    void toggleFullScreen() {
+        actions.toggleFullScreen();
+    }
+
     void stepWallRow(int direction) {
         wall.stepRow(direction);
     }

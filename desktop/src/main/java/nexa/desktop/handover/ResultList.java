@@ -18,10 +18,12 @@ import nexa.desktop.delivering.HandoverModel.State;
 import nexa.desktop.widget.Buttons;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.scan.DeliveredFiles;
 import nexa.words.Words;
 
 /** What came of a run: first what failed, then each file with a small picture. A double click leads to its photo. */
 final class ResultList extends VBox {
+    private static final String TABLE = DeliveredFiles.LISTS.getFirst().replace(".json", ".csv");
     private static final double ROW = 40;
     private static final double PICTURE_WIDTH = 48;
     private static final double PICTURE_HEIGHT = 34;
@@ -50,7 +52,7 @@ final class ResultList extends VBox {
         folder.setId("handover-show");
         folder.setOnAction(event -> open.accept((Path) folder.getUserData()));
         manifest.setId("handover-show-list");
-        manifest.setOnAction(event -> open.accept(((Path) manifest.getUserData()).resolve("handover.csv")));
+        manifest.setOnAction(event -> open.accept(((Path) manifest.getUserData()).resolve(TABLE)));
         Buttons.explain(manifest, Words.of("handover.show.list.tip"));
         HBox buttons = new HBox(8, folder, manifest);
         buttons.setVisible(canOpen);

@@ -14,6 +14,7 @@ import static javafx.scene.input.KeyCode.EQUALS;
 import static javafx.scene.input.KeyCode.ESCAPE;
 import static javafx.scene.input.KeyCode.F;
 import static javafx.scene.input.KeyCode.F1;
+import static javafx.scene.input.KeyCode.F11;
 import static javafx.scene.input.KeyCode.F2;
 import static javafx.scene.input.KeyCode.F3;
 import static javafx.scene.input.KeyCode.G;
@@ -124,6 +125,7 @@ public enum Command {
     ZOOM_FIT(Group.LOOK, DIGIT0),
     BARE(Group.LOOK, K),
     SURROUND(Group.LOOK, U),
+    FULL_SCREEN(Group.LOOK, F11),
     RESULT(Group.LOOK, true, E),
     WHOLE(Group.LOOK, true, I),
     BEFORE(Group.LOOK, true, J),

@@ -44,6 +44,9 @@ public final class HeaderView extends HBox {
 
         void nextSurround();
 
+        /** The whole screen, or a window again. */
+        void toggleFullScreen();
+
         void showKeys();
     }
 
