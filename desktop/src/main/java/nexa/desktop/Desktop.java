@@ -11,6 +11,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import nexa.desktop.mishap.Mishaps;
 import nexa.shoot.DemoCamera;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
@@ -90,7 +91,6 @@ public final class Desktop {
     private static void run(Consumer<MainWindow> then) {
         CountDownLatch closed = new CountDownLatch(1);
         Platform.startup(() -> {
-            Thread.currentThread().setUncaughtExceptionHandler((thread, bug) -> LOG.error("On {}", thread, bug));
             Theme.install();
             Stage stage = new Stage();
             MainWindow window = new MainWindow(stage, Locations.ofThisUser(), WIDTH, HEIGHT);
@@ -99,6 +99,8 @@ public final class Desktop {
                     closed.countDown();
                 }
             });
+            Mishaps mishaps = new Mishaps(stage, Locations.logsOfThisUser(), window::openAgain);
+            Thread.currentThread().setUncaughtExceptionHandler((thread, bug) -> mishaps.take(bug));
             window.show();
             logStart(window);
             then.accept(window);
