@@ -98,6 +98,11 @@ final class DeskGroups {
                         mode("plumb", MaterialDesignP.PERSPECTIVE_MORE, Command.PLUMB, BenchMode.PLUMB),
                         lens,
                         roomy(mode("trim", MaterialDesignI.IMAGE_SIZE_SELECT_LARGE, Command.TRIM, BenchMode.TRIM)),
+                        roomy(sign(
+                                "auto-trim",
+                                MaterialDesignI.IMAGE_SEARCH_OUTLINE,
+                                Command.AUTO_TRIM,
+                                actions::autoTrim)),
                         roomy(mode("neutral", MaterialDesignE.EYEDROPPER, Command.NEUTRAL, BenchMode.NEUTRAL)),
                         roomy(mode("eyes", MaterialDesignE.EYE_OUTLINE, Command.EYES, BenchMode.EYES)))
                 .seldom(Command.TRIM, () -> mode.set(BenchMode.TRIM))

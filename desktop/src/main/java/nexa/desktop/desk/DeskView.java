@@ -64,7 +64,7 @@ public final class DeskView extends HBox {
     }
 
     /** From here on there is room for what is seldom used. */
-    private static final double WIDE = 1640;
+    private static final double WIDE = 1690;
 
     /** Below this, signs have no words. */
     private static final double NARROW = 1200;

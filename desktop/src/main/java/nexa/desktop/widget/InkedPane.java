@@ -1,5 +1,6 @@
 package nexa.desktop.widget;
 
+import javafx.geometry.VPos;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 
@@ -12,6 +13,7 @@ public abstract class InkedPane extends DrawnPane {
         words.getStyleClass().add("drawn-words");
         words.setManaged(false);
         words.setMouseTransparent(true);
+        words.setTextOrigin(VPos.TOP); // within the pane, which else would reach beyond itself
         words.fillProperty().subscribe((before, now) -> redraw());
         getChildren().add(words);
     }
