@@ -18,12 +18,12 @@ import javafx.stage.DirectoryChooser;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import nexa.desktop.model.ShootModels;
-import nexa.desktop.paint.Surround;
 import nexa.desktop.pane.FirstStartView;
 import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
+import nexa.desktop.setting.SurroundChoice;
 import nexa.desktop.setting.WindowPlace;
 import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.DemoShoot;
@@ -37,8 +37,6 @@ import org.slf4j.LoggerFactory;
 /** Nexa's window: the first-start screen, or an open shoot. Puts all parts together and owns their threads. */
 public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private static final Logger LOG = LoggerFactory.getLogger(MainWindow.class);
-
-    private static final String SURROUND = "surround";
 
     /** What the window shows. */
     private sealed interface State {
@@ -58,7 +56,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final Leaving leaving = new Leaving(root, work, fx);
     private FirstStartView firstStart;
     private volatile State state = new State.Start();
-    private Surround surround;
+    private final SurroundChoice surround;
 
     /** How often something was asked to be opened; the last one asked for is shown. */
     private final AtomicLong openings = new AtomicLong();
@@ -75,8 +73,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         pictures.screenProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         pictures.conversionProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         program.settings().languageProperty().subscribe((before, now) -> speak());
-        this.surround = program.preferences().get(SURROUND).map(Surround::named).orElse(Surround.LIGHT);
-        root.getStyleClass().addAll("nexa", surround.styleClass());
+        root.getStyleClass().add("nexa");
+        this.surround = new SurroundChoice(root, program.preferences());
         root.getChildren().add(firstStart);
         stage.setTitle(Words.of("app.name"));
         stage.setScene(scene(width, height));
@@ -84,16 +82,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setMinHeight(600);
         stage.focusedProperty().subscribe(focused -> program.keys().releaseAll());
         stage.setOnCloseRequest(this::asked);
-        stage.setOnHiding(event -> rememberPlace());
         stage.setOnHidden(event -> close());
         stage.setFullScreenExitHint("");
-        WindowPlace.restore(stage, program.preferences());
-    }
-
-    private void rememberPlace() {
-        if (!work.isShutdown()) {
-            WindowPlace.remember(stage, program.preferences());
-        }
+        WindowPlace.keep(stage, program.preferences(), () -> !work.isShutdown());
     }
 
     private Scene scene(double width, double height) {
@@ -225,11 +216,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /** All that has words is made anew. */
     private void speak() {
         Words.speak(() -> program.settings().languageProperty().get());
-        boolean isFirst = root.getChildren().contains(firstStart);
+        FirstStartView before = firstStart;
         firstStart = new FirstStartView(this::openAnother, this::openDemo);
-        if (isFirst) {
-            root.getChildren().setAll(firstStart);
-        }
+        root.getChildren().replaceAll(shown -> shown == before ? firstStart : shown);
         showAnew();
         screen().ifPresent(ShootScreen::toggleSettings);
     }
@@ -349,10 +338,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     @Override
     public void nextSurround() {
-        root.getStyleClass().remove(surround.styleClass());
-        surround = surround.next();
-        root.getStyleClass().add(surround.styleClass());
-        program.preferences().put(SURROUND, surround.name());
+        surround.next();
     }
 
     @Override

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.Cases;
@@ -123,5 +124,15 @@ class PaperTest {
     @Test
     void pageWithoutRoom_isRefused() {
         assertThrows(IllegalArgumentException.class, () -> Paper.A4.page(false, 105));
+    }
+
+    @Test
+    void usualPapers_comeFirst_andNoneIsMissing() {
+        assertEquals(Paper.LETTER, Paper.inCountry("US").getFirst());
+        assertEquals(Paper.A4, Paper.inCountry("DE").getFirst());
+        assertEquals(Paper.A4, Paper.inCountry("").getFirst());
+        for (String country : new String[] {"US", "DE"}) {
+            assertEquals(Set.of(Paper.values()), Set.copyOf(Paper.inCountry(country)));
+        }
     }
 }

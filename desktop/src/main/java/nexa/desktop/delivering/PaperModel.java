@@ -3,6 +3,7 @@ package nexa.desktop.delivering;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.property.BooleanProperty;
@@ -71,8 +72,9 @@ public final class PaperModel {
         this.shoot = shoot;
         this.work = work;
         this.fx = fx;
-        this.paper = new SimpleObjectProperty<>(
-                shoot.setting(PAPER).flatMap(PaperModel::paper).orElse(Paper.A4));
+        this.paper = new SimpleObjectProperty<>(shoot.setting(PAPER)
+                .flatMap(PaperModel::paper)
+                .orElse(Paper.inCountry(Locale.getDefault().getCountry()).getFirst()));
     }
 
     private static Optional<Paper> paper(String name) {

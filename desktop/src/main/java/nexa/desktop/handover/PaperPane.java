@@ -3,6 +3,7 @@ package nexa.desktop.handover;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
@@ -86,7 +87,7 @@ public final class PaperPane implements PaneLayer.Content {
     }
 
     private void fill() {
-        paper.getItems().setAll(Paper.values());
+        paper.getItems().setAll(Paper.inCountry(Locale.getDefault().getCountry()));
         paper.setConverter(new EnumWords<>("sheet"));
         paper.valueProperty().bindBidirectional(model.paperProperty());
         paper.setId("paper-paper");

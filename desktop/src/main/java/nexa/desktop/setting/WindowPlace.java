@@ -2,6 +2,7 @@ package nexa.desktop.setting;
 
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 import javafx.geometry.Rectangle2D;
@@ -19,8 +20,21 @@ public final class WindowPlace {
 
     private WindowPlace() {}
 
-    /** Puts a window where it was, if that is known and can be reached. */
-    public static void restore(Stage stage, Preferences preferences) {
+    /**
+     * Puts a window where it was, and remembers where it is when it closes.
+     *
+     * @param canRemember whether anything is kept any more
+     */
+    public static void keep(Stage stage, Preferences preferences, BooleanSupplier canRemember) {
+        restore(stage, preferences);
+        stage.setOnHiding(event -> {
+            if (canRemember.getAsBoolean()) {
+                remember(stage, preferences);
+            }
+        });
+    }
+
+    private static void restore(Stage stage, Preferences preferences) {
         preferences
                 .get(SETTING)
                 .flatMap(WindowPlace::read)
@@ -38,7 +52,7 @@ public final class WindowPlace {
     }
 
     /** Remembers where it is; while it fills the screen, where it was before that is not known. */
-    public static void remember(Stage stage, Preferences preferences) {
+    private static void remember(Stage stage, Preferences preferences) {
         if (!stage.isFullScreen()) {
             String text = DoubleStream.of(stage.getX(), stage.getY(), stage.getWidth(), stage.getHeight())
                     .mapToObj(String::valueOf)

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -38,6 +39,8 @@ public final class DeliveredFiles {
 
     /** What a run delivered so far, a line a file. */
     public static final String JOURNAL = ".nexa-handover";
+
+    private static final Pattern PART = Pattern.compile("(?:handover|\\.nexa-handover)-\\d+-of-\\d+(?:\\.json)?");
 
     /** What version 0.1 put into a folder of deliveries. */
     private static final String MARKER = ".nexa-delivered";
@@ -138,7 +141,7 @@ public final class DeliveredFiles {
 
     /** Those that parts of a delivery leave until they are joined. */
     private void readParts(Path directory) {
-        try (DirectoryStream<Path> parts = Files.newDirectoryStream(directory, "{handover," + JOURNAL + "}-*-of-*")) {
+        try (DirectoryStream<Path> parts = Files.newDirectoryStream(directory, DeliveredFiles::isOfPart)) {
             for (Path part : parts) {
                 if (part.toString().endsWith(".json")) {
                     readList(part);
@@ -149,6 +152,10 @@ public final class DeliveredFiles {
         } catch (IOException | DirectoryIteratorException unreadable) { // the scan itself says so
             LOG.debug("{} can't be listed", directory, unreadable);
         }
+    }
+
+    private static boolean isOfPart(Path file) {
+        return PART.matcher(file.getFileName().toString()).matches();
     }
 
     private void readJournal(Path directory, Path journal) {
