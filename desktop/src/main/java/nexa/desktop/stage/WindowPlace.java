@@ -1,4 +1,4 @@
-package nexa.desktop.setting;
+package nexa.desktop.stage;
 
 import java.util.Arrays;
 import java.util.Optional;

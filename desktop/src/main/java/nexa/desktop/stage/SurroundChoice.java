@@ -1,4 +1,4 @@
-package nexa.desktop.setting;
+package nexa.desktop.stage;
 
 import javafx.scene.Node;
 import nexa.desktop.paint.Surround;
