@@ -114,6 +114,15 @@ class PartsCommandTest extends CommandTest {
     }
 
     @Test
+    void somebodyElsesFile_ofAPartsName_stays() throws IOException {
+        Files.createDirectories(out);
+        Path foreign = Files.writeString(out.resolve("handover-1-of-3.csv"), "mine");
+        assertEquals(14 / 7 * 3, part(1).size(), "the files are there nevertheless");
+        assertTrue(said().contains("is there already"), said());
+        assertEquals("mine", Files.readString(foreign));
+    }
+
+    @Test
     void nonsense_isRefused() {
         assertEquals(2, run("handover", shoot(), "--out", out.toString(), "--part", "4/3"));
         assertEquals(2, run("handover", shoot(), "--out", out.toString(), "--part", "1/3", "--if-taken", "number"));

@@ -117,6 +117,16 @@ public final class WriteGuard {
     }
 
     /**
+     * Removes a file that Nexa wrote; nothing if it is not there.
+     *
+     * @throws RefusedException if it is one that may not be replaced either
+     */
+    public void remove(Path target) throws IOException {
+        require(target, IfTaken.REPLACE);
+        Files.deleteIfExists(target);
+    }
+
+    /**
      * Makes a folder, and says where it really is.
      *
      * @throws RefusedException if it is among Nexa's own files

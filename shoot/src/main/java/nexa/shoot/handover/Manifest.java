@@ -49,7 +49,7 @@ final class Manifest {
     /** @throws IOException if it can't be written; the files are there nevertheless */
     void write(List<Outcome> outcomes, HandoverPlan plan) throws IOException {
         Optional<Part> part = plan.request().part();
-        Path json = part.isPresent() ? PartLists.file(folder, part.get()) : place(folder);
+        Path json = part.isPresent() ? placeOf(part.get()) : place(folder);
         Map<String, ObjectNode> files = before(json);
         for (Delivery delivery : plan.there()) { // of a run that ended before its list was written
             Path output = delivery.output();
@@ -80,8 +80,8 @@ final class Manifest {
         PartLists.requireWhole(folder, files.values());
         write(json, files, "");
         for (Path part : parts) {
-            Files.deleteIfExists(part);
-            Files.deleteIfExists(table(part));
+            guard.remove(part);
+            guard.remove(table(part));
         }
         return files.size();
     }
@@ -95,6 +95,15 @@ final class Manifest {
         files.values().forEach(list::add);
         guard.write(json, JSON.writeValueAsBytes(root), IfTaken.REPLACE);
         guard.write(table(json), csv(list).getBytes(StandardCharsets.UTF_8), IfTaken.REPLACE);
+    }
+
+    /** Somebody else's file of that name stays. */
+    private Path placeOf(Part part) throws IOException {
+        Path json = PartLists.file(folder, part);
+        if (!isList(json) && !(isFree(json) && isFree(table(json)))) {
+            throw new ToldException("told.guard.there-already", json);
+        }
+        return json;
     }
 
     /** The first of the names that is free, or whose file is such a list. */
