@@ -46,6 +46,7 @@ final class DeskGroup extends VBox {
     DeskGroup seldom(Command command, Runnable action) {
         MenuItem item = new MenuItem();
         item.setId("seldom-" + command);
+        item.setUserData(command);
         item.setOnAction(event -> action.run());
         seldom.getItems().add(item);
         seldom.setOnShowing(event -> seldom.getItems().forEach(this::name));
@@ -55,7 +56,7 @@ final class DeskGroup extends VBox {
 
     /** With the key that it has by now. */
     private void name(MenuItem item) {
-        Command command = Command.valueOf(item.getId().substring("seldom-".length()));
+        Command command = (Command) item.getUserData();
         item.setText(
                 Words.of("keys.tip", Words.of("command", command), keys.map().label(command)));
     }

@@ -97,6 +97,16 @@ public final class MarksPane implements PaneLayer.Content {
         clear.setDisable(marked == 0 || !mayEdit);
     }
 
+    /** Whoever opens it said *propose*. */
+    @Override
+    public void focus() {
+        boolean isBegun = marking.searchProperty().get().isPresent()
+                || !marking.proposalsProperty().get().isEmpty();
+        if (!isBegun && !suggest.isDisabled()) {
+            marking.suggest();
+        }
+    }
+
     @Override
     public String title() {
         return Words.of("marks.title");

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.LongFunction;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ListCell;
@@ -67,7 +68,7 @@ final class ResultList extends VBox {
     }
 
     /** @param size a file's bytes in words */
-    void show(State.Done done, java.util.function.LongFunction<String> size) {
+    void show(State.Done done, LongFunction<String> size) {
         List<Row> rows = new ArrayList<>();
         done.listTrouble()
                 .ifPresent(why ->

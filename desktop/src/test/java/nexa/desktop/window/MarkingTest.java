@@ -96,8 +96,7 @@ class MarkingTest extends WindowTest {
     void proposals_changeNothingUntilAccepted_asOneStep(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
         press(robot, KeyCode.W);
-        press(robot, KeyCode.SHORTCUT, KeyCode.K);
-        click(robot, "#marks-suggest");
+        press(robot, KeyCode.SHORTCUT, KeyCode.K); // that is all it takes
         var marking = window.models().orElseThrow().marking();
         until(() -> marking.searchProperty().get().isEmpty()
                 && !marking.proposalsProperty().get().isEmpty());
@@ -122,8 +121,7 @@ class MarkingTest extends WindowTest {
     @Test
     void oneProposal_isDeclinedAndMarksAreTakenAway(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
-        press(robot, KeyCode.SHORTCUT, KeyCode.K);
-        click(robot, "#marks-suggest");
+        press(robot, KeyCode.SHORTCUT, KeyCode.K); // that is all it takes
         var marking = window.models().orElseThrow().marking();
         until(() -> marking.proposalsProperty().get().size() == 1);
         assertEquals(
