@@ -97,7 +97,9 @@ class CarryTest extends WindowTest {
         prepare(robot);
         click(robot, "#part-TILT");
         click(robot, "#opposite-SKIP");
-        robot.press(KeyCode.CONTROL).clickOn(tile(robot, "kiln_0230.jpg")).release(KeyCode.CONTROL);
+        PhotoTile tile = tile(robot, "kiln_0230.jpg");
+        untilAtRest(tile);
+        robot.press(KeyCode.CONTROL).clickOn(tile).release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file(), "still carried from");
         assertEquals(Set.of(photo(2)), session().carry().planProperty().get().keySet());

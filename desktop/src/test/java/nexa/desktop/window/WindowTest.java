@@ -7,7 +7,9 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Application;
+import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -110,6 +112,20 @@ abstract class WindowTest {
     static void until(Callable<Boolean> condition) throws Exception {
         WaitForAsyncUtils.waitFor(
                 60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
+    }
+
+    /** Waits until the layout no longer moves a node, so that a click at its middle meets it. */
+    static void untilAtRest(Node node) throws Exception {
+        Bounds before;
+        do {
+            before = onScreen(node);
+            WaitForAsyncUtils.waitForFxEvents();
+        } while (!before.equals(onScreen(node)));
+    }
+
+    private static Bounds onScreen(Node node) throws Exception {
+        return WaitForAsyncUtils.asyncFx(() -> node.localToScreen(node.getBoundsInLocal()))
+                .get();
     }
 
     static void onFx(Runnable action) throws Exception {
