@@ -8,9 +8,6 @@ import nexa.core.files.Conversion.Intent;
  * black becomes the other (ISO 18619, 6), or one paper's white is measured as the other's (ICC.1:2022, 6.3.2).
  */
 final class AdjustedEngine implements Engine {
-    /** From 8 bits to 16: all values are used in either. */
-    private static final int STRETCH = 257;
-
     private final Engine first;
     private final Engine second;
     private final Adjustment adjustment;
@@ -34,12 +31,12 @@ final class AdjustedEngine implements Engine {
     public byte[] convert(byte[] pixels, int width, int height, boolean blueFirst) {
         short[] deep = new short[pixels.length];
         for (int i = 0; i < deep.length; i++) {
-            deep[i] = (short) ((pixels[i] & 0xFF) * STRETCH);
+            deep[i] = Depth.deep(pixels[i] & 0xFF);
         }
         short[] converted = convert(deep, width, height, blueFirst);
         byte[] bytes = new byte[converted.length];
         for (int i = 0; i < bytes.length; i++) {
-            bytes[i] = (byte) (((converted[i] & 0xFFFF) + STRETCH / 2) / STRETCH);
+            bytes[i] = (byte) Depth.eight(converted[i]);
         }
         return bytes;
     }

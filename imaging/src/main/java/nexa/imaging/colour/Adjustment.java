@@ -16,9 +16,6 @@ record Adjustment(double[] scale, double[] offset) {
     /** Of {@link Profile#XYZ}. */
     static final double ONE = 32_768;
 
-    /** D50 as profiles have it (ICC.1:2022, 7.2.16). */
-    static final double[] WHITE = {0.9642, 1, 0.8249};
-
     private static final Adjustment NONE = new Adjustment(new double[] {1, 1, 1}, new double[3]);
     private static final double SEEN = 1e-4;
     private static final int VERSION_AT = 8;
@@ -44,7 +41,7 @@ record Adjustment(double[] scale, double[] offset) {
     private static Adjustment blacks(double from, double to) {
         double scale = (1 - to) / (1 - from);
         double[] offset = new double[3];
-        Arrays.setAll(offset, i -> WHITE[i] * (1 - scale));
+        Arrays.setAll(offset, i -> Adaptation.D50[i] * (1 - scale));
         return new Adjustment(new double[] {scale, scale, scale}, offset);
     }
 
@@ -83,11 +80,11 @@ record Adjustment(double[] scale, double[] offset) {
         byte[] tag = profile.engine().getData(ICC_Profile.icSigMediaWhitePointTag);
         boolean isOldDisplay = header.get(VERSION_AT) < 4 && header.getInt(CLASS_AT) == DISPLAY;
         if (isOldDisplay || tag == null || tag.length < TAG_HEADER + 3 * Integer.BYTES) {
-            return WHITE;
+            return Adaptation.D50;
         }
         ByteBuffer values = ByteBuffer.wrap(tag, TAG_HEADER, 3 * Integer.BYTES);
         double[] white = new double[3];
         Arrays.setAll(white, i -> values.getInt() / FIXED_ONE);
-        return Arrays.stream(white).allMatch(value -> value > 0) ? white : WHITE;
+        return Arrays.stream(white).allMatch(value -> value > 0) ? white : Adaptation.D50;
     }
 }

@@ -10,9 +10,6 @@ import org.bytedeco.opencv.opencv_core.Mat;
 final class FastPixels {
     private static final int BAND = 1 << 16;
 
-    /** From 8 bits to 16: all values are used in either. */
-    private static final int STRETCH = 257;
-
     private FastPixels() {}
 
     /** @param source blue, green, red in 8 or 16 bits; not changed */
@@ -63,12 +60,12 @@ final class FastPixels {
                 byte[] from = new byte[colours.length];
                 source.get(from);
                 for (int i = 0; i < from.length; i++) {
-                    colours[i] = (short) ((from[i] & 0xFF) * STRETCH);
+                    colours[i] = Depth.deep(from[i] & 0xFF);
                 }
                 convert();
                 byte[] to = new byte[converted.length];
                 for (int i = 0; i < to.length; i++) {
-                    to[i] = (byte) (((converted[i] & 0xFFFF) + STRETCH / 2) / STRETCH);
+                    to[i] = (byte) Depth.eight(converted[i]);
                 }
                 target.put(to, 0, to.length);
             }

@@ -24,7 +24,6 @@ public final class SoftProof {
 
     private static final int VEIL = 0x80;
     private static final int VEILED_PARTS = 3; // of four
-    private static final int STRETCH = 257;
     private static final Conversion JUDGING = new Conversion(Intent.RELATIVE, true);
 
     /** From the screen's red, green and blue to those of the proof, and how far each is moved. */
@@ -97,7 +96,7 @@ public final class SoftProof {
         private static double[] lab(short[] xyz, int at) {
             double[] f = new double[3];
             for (int i = 0; i < 3; i++) {
-                double t = (xyz[at + i] & 0xFFFF) / Adjustment.ONE / Adjustment.WHITE[i];
+                double t = (xyz[at + i] & 0xFFFF) / Adjustment.ONE / Adaptation.D50[i];
                 f[i] = t > 216.0 / 24_389 ? Math.cbrt(t) : (24_389.0 / 27 * t + 16) / 116;
             }
             return new double[] {116 * f[1] - 16, 500 * (f[0] - f[1]), 200 * (f[1] - f[2])};
@@ -136,7 +135,7 @@ public final class SoftProof {
         for (int x = 0; x < width; x++) {
             int argb = picture.argb()[y * width + x];
             for (int channel = 0; channel < 3; channel++) {
-                colours[3 * x + channel] = (short) ((argb >> 16 - 8 * channel & 0xFF) * STRETCH);
+                colours[3 * x + channel] = Depth.deep(argb >> 16 - 8 * channel & 0xFF);
             }
         }
         short[] converted = new short[width * 4];
@@ -154,7 +153,7 @@ public final class SoftProof {
     private static int packed(short[] colours, int at, boolean veiled) {
         int rgb = 0;
         for (int channel = 0; channel < 3; channel++) {
-            int value = ((colours[at + channel] & 0xFFFF) + STRETCH / 2) / STRETCH;
+            int value = Depth.eight(colours[at + channel]);
             rgb = rgb << 8 | (veiled ? (value + VEILED_PARTS * VEIL) / (VEILED_PARTS + 1) : value);
         }
         return rgb;
