@@ -14,7 +14,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.scan.DeliveredFiles;
@@ -23,9 +22,6 @@ import nexa.shoot.scan.Sha256;
 
 /** The lists that the parts of a delivery leave, {@code handover-2-of-4.json}, and how they become one. */
 public final class PartLists {
-    private static final Pattern NAME =
-            Pattern.compile("(?:handover|\\.nexa-handover)-\\d{1,6}-of-(\\d{1,6})(?:\\.json)?");
-
     private static final ObjectMapper JSON = new ObjectMapper();
 
     private PartLists() {}
@@ -74,10 +70,9 @@ public final class PartLists {
     /** Into how many parts the delivery in a folder was cut. */
     private static int parts(Path folder) throws IOException {
         Set<Integer> cuts = new HashSet<>();
-        try (DirectoryStream<Path> names =
-                Files.newDirectoryStream(folder, "{handover," + DeliveredFiles.JOURNAL + "}-*-of-*")) {
-            for (Path each : names) {
-                Matcher matcher = NAME.matcher(each.getFileName().toString());
+        try (DirectoryStream<Path> parts = DeliveredFiles.parts(folder)) {
+            for (Path each : parts) {
+                Matcher matcher = DeliveredFiles.PART.matcher(each.getFileName().toString());
                 if (matcher.matches()) {
                     cuts.add(Integer.parseInt(matcher.group(1)));
                 }

@@ -40,7 +40,9 @@ public final class DeliveredFiles {
     /** What a run delivered so far, a line a file. */
     public static final String JOURNAL = ".nexa-handover";
 
-    private static final Pattern PART = Pattern.compile("(?:handover|\\.nexa-handover)-\\d+-of-\\d+(?:\\.json)?");
+    /** Names of lists and journals that parts of a delivery leave until they are joined; its group says of how many. */
+    public static final Pattern PART =
+            Pattern.compile("(?:handover|\\.nexa-handover)-\\d{1,6}-of-(\\d{1,6})(?:\\.json)?");
 
     /** What version 0.1 put into a folder of deliveries. */
     private static final String MARKER = ".nexa-delivered";
@@ -141,7 +143,7 @@ public final class DeliveredFiles {
 
     /** Those that parts of a delivery leave until they are joined. */
     private void readParts(Path directory) {
-        try (DirectoryStream<Path> parts = Files.newDirectoryStream(directory, DeliveredFiles::isOfPart)) {
+        try (DirectoryStream<Path> parts = parts(directory)) {
             for (Path part : parts) {
                 if (part.toString().endsWith(".json")) {
                     readList(part);
@@ -154,8 +156,10 @@ public final class DeliveredFiles {
         }
     }
 
-    private static boolean isOfPart(Path file) {
-        return PART.matcher(file.getFileName().toString()).matches();
+    /** The files of a folder that are called as what parts leave. */
+    public static DirectoryStream<Path> parts(Path directory) throws IOException {
+        return Files.newDirectoryStream(
+                directory, file -> PART.matcher(file.getFileName().toString()).matches());
     }
 
     private void readJournal(Path directory, Path journal) {
