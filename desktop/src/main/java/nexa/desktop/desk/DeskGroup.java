@@ -13,7 +13,6 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
-import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** Signs that belong together, under a word; those that are seldom used are in a menu. */
@@ -56,9 +55,7 @@ final class DeskGroup extends VBox {
 
     /** With the key that it has by now. */
     private void name(MenuItem item) {
-        Command command = (Command) item.getUserData();
-        item.setText(
-                Words.of("keys.tip", Words.of("command", command), keys.map().label(command)));
+        item.setText(keys.words((Command) item.getUserData()));
     }
 
     /** What panes that come from the menu open beside. */

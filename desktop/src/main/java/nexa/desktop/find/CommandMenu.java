@@ -8,7 +8,6 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.words.Words;
 
 /** Common commands by a right click on what they are for. */
 public final class CommandMenu {
@@ -56,8 +55,7 @@ public final class CommandMenu {
     }
 
     private MenuItem item(Command command) {
-        MenuItem item = new MenuItem(
-                Words.of("keys.tip", Words.of("command", command), keys.map().label(command)));
+        MenuItem item = new MenuItem(keys.words(command));
         item.setId("menu-" + command);
         item.setOnAction(event -> commands.run(command));
         return item;

@@ -36,6 +36,7 @@ final class ResultList extends VBox {
     private final Consumer<Photo> chosen;
     private final ListView<Row> list = new ListView<>();
     private final Button folder = Buttons.text("handover.show", () -> {});
+    private Path shownFolder = Path.of("");
     private final Button manifest = Buttons.text("handover.show.list", () -> {});
 
     /**
@@ -51,9 +52,9 @@ final class ResultList extends VBox {
         list.setAccessibleText(Words.of("handover.log"));
         list.setCellFactory(view -> new Cell());
         folder.setId("handover-show");
-        folder.setOnAction(event -> open.accept((Path) folder.getUserData()));
+        folder.setOnAction(event -> open.accept(shownFolder));
         manifest.setId("handover-show-list");
-        manifest.setOnAction(event -> open.accept(((Path) manifest.getUserData()).resolve(TABLE)));
+        manifest.setOnAction(event -> open.accept(shownFolder.resolve(TABLE)));
         Buttons.explain(manifest, Words.of("handover.show.list.tip"));
         HBox buttons = new HBox(8, folder, manifest);
         buttons.setVisible(canOpen);
@@ -96,8 +97,7 @@ final class ResultList extends VBox {
                     Optional.of(each.delivery().photo())));
         }
         list.getItems().setAll(rows);
-        folder.setUserData(done.folder());
-        manifest.setUserData(done.folder());
+        shownFolder = done.folder();
         setVisible(!rows.isEmpty());
     }
 

@@ -9,6 +9,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.input.KeyEvent;
 import nexa.shoot.Preferences;
+import nexa.words.Words;
 
 /**
  * This user's keys, and what is held right now: commands, and the modifiers that change what the mouse does. Modifiers
@@ -39,6 +40,11 @@ public final class Keys {
 
     public KeyMap map() {
         return map.get();
+    }
+
+    /** A command in words, with the key that it has by now. */
+    public String words(Command command) {
+        return Words.of("keys.tip", Words.of("command", command), map().label(command));
     }
 
     public Optional<Command> command(KeyEvent event) {

@@ -51,9 +51,7 @@ public final class Buttons {
 
     public static void explain(javafx.scene.control.Control control, Command command, Keys keys) {
         explain(control, Words.of("command", command));
-        control.getTooltip().setOnShowing(event -> control.getTooltip()
-                .setText(Words.of(
-                        "keys.tip", Words.of("command", command), keys.map().label(command))));
+        control.getTooltip().setOnShowing(event -> control.getTooltip().setText(keys.words(command)));
     }
 
     private static <B extends ButtonBase> B dress(B button, String words) {
