@@ -11,12 +11,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
 import java.util.stream.Stream;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
@@ -162,10 +162,11 @@ class HandoverViewTest extends WindowTest {
         assertEquals(1, results.getItems().size());
         until(() -> robot.lookup("#handover-results .image-view").<ImageView>queryAll().stream()
                 .anyMatch(view -> view.getImage() != null && view.getImage().getProgress() == 1));
-        robot.doubleClickOn(robot.lookup("#handover-results .list-cell")
-                .<Node>queryAll()
-                .iterator()
-                .next());
+        ListCell<?> row = robot.lookup("#handover-results .list-cell")
+                .match((ListCell<?> cell) -> cell.isVisible() && !cell.isEmpty()) // lists keep others at hand
+                .query();
+        untilAtRest(row);
+        robot.doubleClickOn(row);
         until(() -> session().viewProperty().get() == MainView.BENCH);
         assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file());
     }
