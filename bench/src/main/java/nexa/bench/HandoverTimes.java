@@ -5,12 +5,10 @@ import static org.bytedeco.opencv.global.opencv_core.PSNR;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import nexa.core.geometry.Frame;
-import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
+import nexa.core.space.Pose;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
@@ -22,83 +20,65 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
 
-/** A handover of 100 photos of 24 megapixels, tilted, 4:5, 2048 pixels, against libvips' command line. */
+/**
+ * A handover of photos of 24 megapixels, tilted, 4:5, 2048 pixels, against the limit (the JPEG library's own tools decoding the
+ * same files and encoding pictures of the same size on all cores) and against libvips.
+ */
 final class HandoverTimes {
     private static final int PHOTOS = 100;
-    private static final double TILT = 2.3;
     private static final int COMPARED = 10;
 
     private HandoverTimes() {}
 
-    static void run() throws IOException {
+    /** @param count of photos; 0 = the usual number */
+    static void run(int count) throws IOException {
+        int photos = count > 0 ? count : PHOTOS;
         Path own = Files.createTempDirectory("nexa-handover");
-        Path folder = LargePhotos.folder(PHOTOS);
-        try (Shoot shoot = Shoot.open(folder, new Locations(own.resolve("data"), own.resolve("cache")))) {
-            Deliveries.hold(shoot, pose -> pose.withTilt(new Tilt(TILT)));
+        try (Shoot shoot =
+                Shoot.open(LargePhotos.folder(photos), new Locations(own.resolve("data"), own.resolve("cache")))) {
+            Deliveries.hold(shoot, HandoverTimes::tilted);
             HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(own.resolve("ours")));
-            long begun = System.nanoTime();
-            List<Outcome> outcomes = new Handover(plan, outcome -> {}, new RunControl()).run(shoot);
-            double ours = outcomes.size() / ((System.nanoTime() - begun) / 1e9);
-            long written =
-                    outcomes.stream().filter(Outcome.Written.class::isInstance).count();
-            say(
-                    "Nexa: " + written + " files, " + rate(ours),
-                    Peer.peakOf(ProcessHandle.current().pid()));
-            if (!Peer.has("vips")) {
-                System.out.println("libvips' command line is not installed");
-                return;
+            double ours = ours(shoot, plan);
+            HandoverPeers peers = new HandoverPeers(plan, own);
+            peers.limit()
+                    .ifPresent(limit ->
+                            say("share of the limit (decoding and encoding alone: " + rate(limit) + ")", ours / limit));
+            peers.commandLine(Files.createDirectory(own.resolve("commands")))
+                    .ifPresent(rate -> say("over libvips' command line, " + rate(rate), ours / rate));
+            Path theirs = Files.createDirectory(own.resolve("pipeline"));
+            peers.pipeline(theirs).ifPresent(rate -> say("over libvips in one pipeline, " + rate(rate), ours / rate));
+            if (Files.list(theirs).findAny().isPresent()) {
+                System.out.printf(
+                        Locale.ROOT, "lowest PSNR of %d pairs: %.1f dB%n", COMPARED, lowestPsnr(plan, theirs));
             }
-            Path theirs = Files.createDirectory(own.resolve("theirs"));
-            Peer.Taken taken = Peer.shell(script(plan, theirs));
-            double vips = PHOTOS / taken.seconds();
-            say("libvips' command line: " + rate(vips), taken.peak());
-            System.out.printf(Locale.ROOT, "ours over theirs: %.2f%n", ours / vips);
-            System.out.printf(Locale.ROOT, "lowest PSNR of %d pairs: %.1f dB%n", COMPARED, lowestPsnr(plan, theirs));
         }
     }
 
-    private static void say(String what, long kilobytes) {
-        System.out.printf(Locale.ROOT, "%-60s largest process %d MB%n", what, kilobytes / 1024);
+    private static Pose tilted(Pose pose) {
+        return pose.withTilt(new Tilt(HandoverPeers.TILT));
+    }
+
+    private static double ours(Shoot shoot, HandoverPlan plan) throws IOException {
+        long begun = System.nanoTime();
+        List<Outcome> outcomes = new Handover(plan, outcome -> {}, new RunControl()).run(shoot);
+        double ours = outcomes.size() / ((System.nanoTime() - begun) / 1e9);
+        long written =
+                outcomes.stream().filter(Outcome.Written.class::isInstance).count();
+        System.out.printf(
+                Locale.ROOT,
+                "Nexa: %d files, %s, process %d MB at its largest%n",
+                written,
+                rate(ours),
+                Peer.peakOf(ProcessHandle.current().pid()) / 1024);
+        return ours;
+    }
+
+    private static void say(String what, double ratio) {
+        System.out.printf(Locale.ROOT, "%.2f %s%n", ratio, what);
     }
 
     private static String rate(double aSecond) {
         return String.format(Locale.ROOT, "%.2f a second", aSecond);
-    }
-
-    /** Turn, cut, reduce, each a command of its own, as there is none that does all. */
-    private static String script(HandoverPlan plan, Path out) {
-        List<String> lines = new ArrayList<>();
-        Path turned = out.resolve("turned.v");
-        Path cut = out.resolve("cut.v");
-        for (Delivery delivery : plan.deliveries()) {
-            lines.add("vips similarity " + delivery.source() + " " + turned + " --angle " + TILT
-                    + " --interpolate bicubic");
-            lines.add("vips crop " + turned + " " + cut + " " + cutOf(delivery));
-            lines.add("vips resize " + cut + " " + out.resolve(delivery.output().getFileName()) + "[Q="
-                    + Deliveries.QUALITY + "] " + scales(delivery));
-        }
-        return String.join(" && ", lines);
-    }
-
-    private static String cutOf(Delivery delivery) {
-        PixelSize photo = delivery.photo().facts().orElseThrow().asShot();
-        double angle = Math.toRadians(TILT);
-        double wide = photo.width() * Math.cos(angle) + photo.height() * Math.sin(angle);
-        double high = photo.width() * Math.sin(angle) + photo.height() * Math.cos(angle);
-        Frame frame = delivery.frame();
-        double edge = photo.longEdge();
-        long left = Math.round(wide / 2 + (frame.centreX() - frame.width() / 2) * edge);
-        long top = Math.round(high / 2 + (frame.centreY() - frame.height() / 2) * edge);
-        return left + " " + top + " " + Math.round(frame.width() * edge) + " " + Math.round(frame.height() * edge);
-    }
-
-    private static String scales(Delivery delivery) {
-        double edge = delivery.photo().facts().orElseThrow().asShot().longEdge();
-        double x =
-                delivery.size().width() / (double) Math.round(delivery.frame().width() * edge);
-        double y =
-                delivery.size().height() / (double) Math.round(delivery.frame().height() * edge);
-        return String.format(Locale.ROOT, "%.8f --vscale %.8f", x, y);
     }
 
     private static double lowestPsnr(HandoverPlan plan, Path theirs) throws IOException {

@@ -20,7 +20,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
- * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover},
+ * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
  * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
  * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
  * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER},
@@ -76,7 +76,7 @@ public final class Main {
             case "batch" -> BatchTimes.run();
             case "pictures" -> PictureTimes.run(count);
             case "memory" -> MemoryUse.run(count);
-            case "handover" -> HandoverTimes.run();
+            case "handover" -> HandoverTimes.run(count);
             case "corrected" -> CorrectedTimes.run();
             case "sharpness" -> Sharpness.run();
             case "colour" -> ColourTimes.run(SmallPhotos.demoPhotos().getFirst());

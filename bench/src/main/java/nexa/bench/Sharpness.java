@@ -2,6 +2,8 @@ package nexa.bench;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC1;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.IMREAD_GRAYSCALE;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMWRITE_JPEG_QUALITY;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.imencode;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imread;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwrite;
 
@@ -23,8 +25,13 @@ import nexa.core.plumb.Plumb;
 import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.render.SinglePass;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 
@@ -58,6 +65,7 @@ final class Sharpness {
                     "%-36s MTF50 %.3f cycles a pixel in the middle%n",
                     "Nexa, lens and plumb too",
                     mtf50(rendered(edge, corrected), edgeAngle(corrected)));
+            decodedSmaller(edge, plate);
             if (!Peer.has("vips")) {
                 System.out.println("libvips' command line is not installed");
                 return;
@@ -68,13 +76,46 @@ final class Sharpness {
         }
     }
 
+    /** What a handover's decoding at half the size costs where it leaves two pixels to a delivered one. */
+    private static void decodedSmaller(Mat edge, Mat plate) throws UnreadablePhotoException {
+        double reduction = 4;
+        PixelSize output = new PixelSize(600, 600);
+        for (Reduction decoded : List.of(Reduction.NONE, Reduction.HALF)) {
+            print(
+                    "Nexa, reduced by 4, decoded at 1/" + decoded.factor(),
+                    rendered(decoded(edge, decoded), decoded, output),
+                    rendered(decoded(plate, decoded), decoded, output),
+                    reduction);
+        }
+    }
+
+    private static Mat decoded(Mat source, Reduction reduction) throws UnreadablePhotoException {
+        try (BytePointer jpeg = new BytePointer();
+                IntPointer best = new IntPointer(IMWRITE_JPEG_QUALITY, 100)) {
+            imencode(".jpg", source, jpeg, best);
+            byte[] bytes = new byte[(int) jpeg.limit()];
+            jpeg.get(bytes);
+            return Decoder.decode(Path.of("made.jpg"), bytes, reduction).mat();
+        }
+    }
+
+    private static Mat rendered(Mat source, Reduction decoded, PixelSize output) {
+        double scale = 1.0 / decoded.factor();
+        Mapping map = map(Correction.NONE, output).then(Affine.scale(scale, scale));
+        return SinglePass.render(new Picture(source), map, output).mat();
+    }
+
     private static void print(String who, Mat edge, Mat plate) {
+        print(who, edge, plate, REDUCTION);
+    }
+
+    private static void print(String who, Mat edge, Mat plate, double reduction) {
         System.out.printf(
                 Locale.ROOT,
                 "%-36s MTF50 %.3f cycles a pixel, false patterns %.2f %% RMS%n",
                 who,
                 mtf50(edge, EDGE + TILT),
-                100 * aliasing(plate));
+                100 * aliasing(plate, reduction));
     }
 
     private static Mat edge() {
@@ -108,8 +149,12 @@ final class Sharpness {
     }
 
     private static Mapping map(Correction correction) {
+        return map(correction, OUTPUT);
+    }
+
+    private static Mapping map(Correction correction, PixelSize output) {
         return new PhotoSpace(SOURCE, new Pose(Turn.NONE, new Tilt(TILT)).withCorrection(correction))
-                .outputToStored(Turn.NONE, FRAME, OUTPUT);
+                .outputToStored(Turn.NONE, FRAME, output);
     }
 
     /** How far the edge leans in the middle of the output, degrees. */
@@ -206,9 +251,9 @@ final class Sharpness {
     }
 
     /** RMS of what shows where the plate's rings are finer than the output can hold, over the rings' amplitude. */
-    private static double aliasing(Mat picture) {
+    private static double aliasing(Mat picture, double reduction) {
         double middle = picture.cols() / 2.0;
-        double perPixel = 0.5 * REDUCTION * REDUCTION / (SOURCE.width() / 2.0); // cycles an output pixel, by radius
+        double perPixel = 0.5 * reduction * reduction / (SOURCE.width() / 2.0); // cycles an output pixel, by radius
         double sum = 0;
         long count = 0;
         try (UByteIndexer pixels = picture.createIndexer()) {

@@ -130,11 +130,12 @@ public record PhotoCodecs(List<PhotoCodec> inOrder) {
     }
 
     /**
-     * A photo at its full size that is not decoded yet.
+     * A photo that is not decoded yet.
      *
+     * @param reduction that its pixels may have
      * @throws UnreadablePhotoException if this list has no codec for it
      */
-    public OpenedPhoto opened(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        return new OpenedPhoto(of(file, facts), file, facts, Reduction.NONE);
+    public OpenedPhoto opened(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        return new OpenedPhoto(of(file, facts), file, facts, reduction);
     }
 }

@@ -28,6 +28,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -209,17 +210,17 @@ class PhotoCodecsTest {
     void openedPhoto_isDecodedOnce_andNotForItsMetadata() throws IOException {
         Path jpeg = TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1);
         PhotoFacts facts = readable(jpeg);
-        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(jpeg, facts)) {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(jpeg, facts, Reduction.NONE)) {
             assertNotNull(photo.metadata().exif());
             assertSame(photo.source(), photo.source());
         }
         byte[] whole = Files.readAllBytes(jpeg);
         Path headers = TestPhotos.write(folder.resolve("headers.jpg"), Arrays.copyOf(whole, whole.length / 10));
-        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(headers, facts)) {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(headers, facts, Reduction.NONE)) {
             assertNotNull(photo.metadata().exif(), "its pixels are not needed for that");
         }
         Path text = Files.writeString(folder.resolve("text.jpg"), "notes");
-        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(text, facts)) {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(text, facts, Reduction.NONE)) {
             UnreadablePhotoException refusal = assertThrows(UnreadablePhotoException.class, photo::source);
             assertSame(refusal, assertThrows(UnreadablePhotoException.class, photo::source), "asked once");
         }

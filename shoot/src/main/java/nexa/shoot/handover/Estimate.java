@@ -60,7 +60,7 @@ public record Estimate(long bytes, long free) {
         int samples = Math.min(SAMPLES, deliveries.size());
         for (int i = 0; i < samples && !outdated.getAsBoolean(); i++) {
             Delivery delivery = deliveries.get((2 * i + 1) * deliveries.size() / (2 * samples));
-            try (OpenedPhoto photo = codecs.opened(delivery.source(), Rendering.facts(delivery))) {
+            try (OpenedPhoto photo = Decoding.open(codecs, List.of(delivery))) {
                 bytes += Rendering.bytes(delivery, photo, note -> {}).length;
                 pixels += pixels(delivery.size());
             }

@@ -106,7 +106,7 @@ public final class Handover {
         Delivery first = ofOnePhoto.getFirst();
         List<Outcome> outcomes = new ArrayList<>();
         boolean damaged = writing.shoot.isDamaged(first.photo());
-        try (OpenedPhoto photo = writing.shoot.codecs().opened(first.source(), Rendering.facts(first))) {
+        try (OpenedPhoto photo = Decoding.open(writing.shoot.codecs(), ofOnePhoto)) {
             for (Delivery delivery : ofOnePhoto) {
                 if (control.mayGoOn()) {
                     outcomes.add(told(deliver(delivery, photo, damaged, writing)));

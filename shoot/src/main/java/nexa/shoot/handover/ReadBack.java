@@ -8,6 +8,7 @@ import java.util.Objects;
 import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.codec.PhotoCodecs;
+import nexa.imaging.file.FileKind;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.Decoder;
@@ -19,7 +20,8 @@ final class ReadBack {
     private ReadBack() {}
 
     /**
-     * Checks a file that has not its name yet: bytes, size, orientation, that there is a profile if one was asked for, and that every pixel decodes.
+     * Checks a file that has not its name yet: bytes, size, orientation, that there is a profile if one was
+     * asked for, and that all of its picture data decodes (a JPEG's to fewer pixels, for which all of it is read too).
      *
      * @throws IOException with the reason if anything is not as it was meant
      */
@@ -37,9 +39,10 @@ final class ReadBack {
         if (converted && facts.profile() == null) {
             throw new ToldException("told.handover.file-reads-back-without-colour");
         }
-        try (Picture picture = Decoder.decode(file, read, Reduction.NONE)) {
+        Reduction reduction = facts.kind() == FileKind.JPEG ? Reduction.EIGHTH : Reduction.NONE;
+        try (Picture picture = Decoder.decode(file, read, reduction)) {
             PixelSize size = facts.decodedToAsShot().apply(picture.size());
-            if (!size.equals(delivery.size())) {
+            if (!size.equals(reduction.of(delivery.size()))) {
                 throw new ToldException("told.handover.file-reads-back-with-pixels", size);
             }
         }

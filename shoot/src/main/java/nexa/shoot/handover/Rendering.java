@@ -230,10 +230,15 @@ public final class Rendering {
 
     /** From the photo's own pixels to those of a source that was decoded smaller. */
     private static Affine reduced(Delivery delivery, Source source) {
-        PixelSize whole = facts(delivery).asShot();
-        PixelSize decoded = source.picture().size();
-        return Affine.scale(
-                (double) decoded.longEdge() / whole.longEdge(), (double) decoded.longEdge() / whole.longEdge());
+        double scale = 1 / reduction(facts(delivery).asShot(), source.picture().size());
+        return Affine.scale(scale, scale);
+    }
+
+    /** Pixels of the whole photo to a decoded one: a whole number, even where the last decoded ones stand for fewer. */
+    private static double reduction(PixelSize whole, PixelSize decoded) {
+        double ratio = (double) whole.longEdge() / decoded.longEdge();
+        int factor = (int) Math.rint(ratio);
+        return Math.ceilDiv(whole.longEdge(), factor) == decoded.longEdge() ? factor : ratio;
     }
 
     private static Picture onScreen(Picture part, Source source) {
