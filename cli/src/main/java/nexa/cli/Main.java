@@ -3,6 +3,7 @@ package nexa.cli;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.words.Languages;
@@ -17,8 +18,9 @@ import picocli.CommandLine.ParameterException;
         name = "nexa",
         description = "Crops whole shoots: every format of the brief, every photo, consistent and non-destructive.",
         mixinStandardHelpOptions = true,
-        version = "Nexa 0.1.0",
-        subcommands = {
+        version = "Nexa 0.1.0")
+public final class Main implements Runnable {
+    private static final List<Class<?>> COMMANDS = List.of(
             WindowCommands.Open.class,
             WindowCommands.Demo.class,
             WindowCommands.Tour.class,
@@ -44,9 +46,8 @@ import picocli.CommandLine.ParameterException;
             LineupCommand.class,
             HandoverCommand.class,
             PaperCommands.Contact.class,
-            PaperCommands.Prints.class
-        })
-public final class Main implements Runnable {
+            PaperCommands.Prints.class);
+
     @Override
     public void run() {
         WindowCommands.start();
@@ -63,13 +64,27 @@ public final class Main implements Runnable {
     /** Runs one command line and gives its exit code; for tests and {@link #main}. */
     static int run(PrintStream out, PrintStream err, String... arguments) {
         Words.speak(Main::language);
-        CommandLine line = new CommandLine(new Main());
+        CommandLine line = commands(arguments);
         line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
         line.setErr(new java.io.PrintWriter(err, true, StandardCharsets.UTF_8));
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setParameterExceptionHandler(Main::wrongUsage);
         line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
         return line.execute(LensMeasureCommands.joined(arguments));
+    }
+
+    /** Reading what a command takes is most of a short one's time: only the one that is named is read, or all if it is none. */
+    private static CommandLine commands(String... arguments) {
+        CommandLine line = new CommandLine(new Main());
+        List<Class<?>> named = COMMANDS.stream()
+                .filter(each -> arguments.length > 0 && name(each).equals(arguments[0]))
+                .toList();
+        (named.isEmpty() ? COMMANDS : named).forEach(line::addSubcommand);
+        return line;
+    }
+
+    private static String name(Class<?> command) {
+        return command.getAnnotation(Command.class).name();
     }
 
     /** Read when a command has something to say, and not before. */

@@ -35,6 +35,7 @@ import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.shoot.disk.UnpackedSqlite;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -177,6 +178,7 @@ public final class Shoot implements Framings, AutoCloseable {
     public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience, PhotoCodecs codecs)
             throws IOException {
         Path real = checked(folder);
+        UnpackedSqlite.keptIn(locations.cache());
         ShootFiles files = ShootFiles.open(real, locations, patience);
         Store store = files.opened().store();
         try {
