@@ -141,6 +141,11 @@ final class BenchLayers {
         frameLayer.redraw();
     }
 
+    /** Whether the photo is drawn as it is held, if only as a draft. */
+    boolean isDrawn() {
+        return raster.isDrawn();
+    }
+
     /** Whether the photo is drawn as well as it can be. */
     boolean isSettled() {
         return raster.isSettled();

@@ -207,6 +207,11 @@ public final class BenchView extends Region {
         }
     }
 
+    /** Whether the current photo shows with all pixels that were asked for, if not smoothed to the last. */
+    public boolean isShown() {
+        return pictures.current().isSharp() && layers.isDrawn();
+    }
+
     /** Whether the current photo shows as well as it can. */
     public boolean isSharp() {
         return pictures.current().isSharp() && layers.isSettled();

@@ -95,10 +95,12 @@ public final class PhotoRaster extends Region {
     private final ScreenWarp warp = new ScreenWarp(); // the worker's
     private final Queue<Pair> free = new ConcurrentLinkedQueue<>();
     private Optional<Pair> shown = Optional.empty();
+    private Optional<Raster> wished = Optional.empty();
     private ScreenBox box = NOWHERE;
     private double scale = 1; // the picture's pixels in a unit of the view
     private Optional<ScreenBox> opened = Optional.empty();
-    private long fine; // the last wish that shows as well as it can
+    private long drawn; // the last wish of which something shows
+    private long fine; // the last one that shows as well as it can
 
     public PhotoRaster(Executor fx) {
         this.fx = fx;
@@ -111,15 +113,24 @@ public final class PhotoRaster extends Region {
 
     public void show(Wish wish) {
         long mine = latest.incrementAndGet();
-        worker.execute(() -> make(mine, wish, wish.squares ? Quality.PIXELS : Quality.DRAFT));
+        boolean moves = wished.filter(wish.picture::equals).isPresent(); // another photo appears and stays
+        wished = Optional.of(wish.picture);
+        worker.execute(() -> make(mine, wish, wish.squares ? Quality.PIXELS : Quality.DRAFT, moves ? AT_REST : 0));
     }
 
     public void hide() {
         fine = latest.incrementAndGet();
+        drawn = fine;
         shown = Optional.empty();
+        wished = Optional.empty();
         free.clear();
         ground.setImage(null);
         opening.setImage(null);
+    }
+
+    /** Whether what was wished for last shows, if only as a draft. */
+    public boolean isDrawn() {
+        return drawn == latest.get();
     }
 
     /** Whether what was wished for last shows as well as it can. */
@@ -160,7 +171,8 @@ public final class PhotoRaster extends Region {
                 Math.max(0, Math.min(box.y() + box.height(), part.y() + part.height()) - top));
     }
 
-    private void make(long mine, Wish wish, Quality quality) {
+    /** @param rest milliseconds after which a draft is made well */
+    private void make(long mine, Wish wish, Quality quality, long rest) {
         if (mine != latest.get()) {
             return;
         }
@@ -182,7 +194,7 @@ public final class PhotoRaster extends Region {
             LOG.error("The photo is not drawn", failed);
         }
         if (quality == Quality.DRAFT) {
-            worker.schedule(() -> make(mine, wish, Quality.FINE), AT_REST, TimeUnit.MILLISECONDS);
+            worker.schedule(() -> make(mine, wish, Quality.FINE, rest), rest, TimeUnit.MILLISECONDS);
         }
     }
 
@@ -209,6 +221,7 @@ public final class PhotoRaster extends Region {
         ground.relocate(box.x(), box.y());
         opening.setImage(wish.veil == 0 ? null : pair.plain.image);
         showOpening();
+        drawn = mine;
         if (quality != Quality.DRAFT && mine == latest.get()) {
             fine = mine;
         }

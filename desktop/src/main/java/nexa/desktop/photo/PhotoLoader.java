@@ -40,6 +40,7 @@ public final class PhotoLoader implements AutoCloseable {
     private record Key(String fingerprint, int edge) {}
 
     private final PreviewCache cache;
+    private final Foremost foremost = new Foremost();
     private final ThreadPoolExecutor workers;
 
     /** Those that are not done, or failed. */
@@ -74,10 +75,8 @@ public final class PhotoLoader implements AutoCloseable {
                 TimeUnit.SECONDS,
                 new PriorityBlockingQueue<>(),
                 Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
-        this.corrected = new CorrectedPictures(
-                work -> workers.execute(new Queued(Urgency.CURRENT, 0, work)), () -> screen.profile());
-        this.proofed = new ProofedPictures(
-                work -> workers.execute(new Queued(Urgency.CURRENT, 0, work)), () -> screen.profile());
+        this.corrected = new CorrectedPictures(foremost, () -> screen.profile());
+        this.proofed = new ProofedPictures(foremost, () -> screen.profile());
         this.background = new Background(cache, workers, cores, () -> wanted.get() > 0);
     }
 
@@ -143,6 +142,9 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     private CompletableFuture<ScreenPhoto> wanted(Key key, Urgency urgency, Job.Loading loading) {
+        if (urgency == Urgency.CURRENT) {
+            foremost.begins();
+        }
         Optional<ScreenPhoto> there = pictures.get(key.fingerprint(), key.edge());
         if (there.isPresent()) {
             return CompletableFuture.completedFuture(there.get());
@@ -172,7 +174,15 @@ public final class PhotoLoader implements AutoCloseable {
 
     private void enter(Job job, Urgency urgency) {
         try {
-            workers.execute(new Queued(urgency, places++, job::run));
+            switch (urgency) {
+                case CURRENT -> foremost.execute(job::run);
+                case FIRST_LOOK -> workers.execute(new Queued(urgency, places++, job::run));
+                case VISIBLE, NEXT, REST ->
+                    workers.execute(new Queued(urgency, places++, () -> {
+                        foremost.giveWay();
+                        job.run();
+                    }));
+            }
         } catch (RejectedExecutionException closed) {
             job.fail(closed);
         }
@@ -252,5 +262,6 @@ public final class PhotoLoader implements AutoCloseable {
     public void close() {
         background.stop();
         workers.shutdownNow();
+        foremost.close();
     }
 }

@@ -40,6 +40,9 @@ public final class ScreenWarp implements AutoCloseable {
     /** A picture that is shown smaller by more than this is averaged to the size first. */
     private static final double REDUCED = 1.2;
 
+    /** From this reduction on the four pixels that a draft takes miss some between them. */
+    private static final double GRAINS = 2;
+
     /** Reductions that differ by less share an averaged picture. */
     private static final double ALIKE = 0.01;
 
@@ -65,7 +68,7 @@ public final class ScreenWarp implements AutoCloseable {
             int height) {
         keep(picture);
         double wanted = LowPass.reduction(screenToSource.tangent(new Point(width / 2.0, height / 2.0)));
-        Mat shown = wanted > REDUCED ? averaged(wanted) : whole();
+        Mat shown = wanted <= REDUCED || passes(quality, wanted) ? whole() : averaged(wanted);
         Affine toShown =
                 Affine.scale((double) shown.cols() / picture.width(), (double) shown.rows() / picture.height());
         try (IntPointer pixels = new IntPointer(target);
@@ -132,9 +135,18 @@ public final class ScreenWarp implements AutoCloseable {
         return whole;
     }
 
+    /** A draft that is soon gone is not averaged for, unless it would fall into grains. */
+    private boolean passes(Quality quality, double wanted) {
+        return quality == Quality.DRAFT && wanted < GRAINS && !isAveraged(wanted);
+    }
+
+    private boolean isAveraged(double wanted) {
+        return averaged != null && Math.abs(wanted / reduction - 1) < ALIKE;
+    }
+
     private Mat averaged(double wanted) {
         Mat known = averaged;
-        if (known != null && Math.abs(wanted / reduction - 1) < ALIKE) {
+        if (known != null && isAveraged(wanted)) {
             return known;
         }
         if (known != null) {
