@@ -18,7 +18,7 @@ import picocli.CommandLine.ParameterException;
         name = "nexa",
         description = "Crops whole shoots: every format of the brief, every photo, consistent and non-destructive.",
         mixinStandardHelpOptions = true,
-        version = "Nexa 0.1.0")
+        versionProvider = BuildInfo.class)
 public final class Main implements Runnable {
     private static final List<Class<?>> COMMANDS = List.of(
             WindowCommands.Open.class,
@@ -80,6 +80,9 @@ public final class Main implements Runnable {
                 .filter(each -> arguments.length > 0 && name(each).equals(arguments[0]))
                 .toList();
         (named.isEmpty() ? COMMANDS : named).forEach(line::addSubcommand);
+        if (named.isEmpty()) {
+            line.addSubcommand(new PackagingCommands.Completion()).addSubcommand(new PackagingCommands.Manual());
+        }
         return line;
     }
 

@@ -3,6 +3,7 @@ package nexa.shoot.disk;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -46,7 +47,7 @@ public final class UnpackedSqlite {
         String packed = LibraryLoaderUtil.getNativeLibResourcePath() + "/" + name;
         try (InputStream in = SQLiteJDBCLoader.class.getResourceAsStream(packed)) {
             if (in == null) {
-                throw new IOException("Nothing is packed as " + packed);
+                throw new NoSuchFileException(packed);
             }
             Files.createDirectories(folder);
             AtomicFile.write(folder.resolve(name), in.readAllBytes());
