@@ -1,6 +1,9 @@
 package nexa.words;
 
 import java.text.MessageFormat;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.Date;
 import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
@@ -46,7 +49,7 @@ public final class Words {
     }
 
     /**
-     * The words of a key with their places filled as {@link MessageFormat} does.
+     * The words of a key with their places filled as {@link MessageFormat} does; times as a date.
      *
      * @throws java.util.MissingResourceException if there is no such key, which is a bug
      */
@@ -64,6 +67,8 @@ public final class Words {
     private static Object shown(Object value) {
         return switch (value) {
             case Number number -> number;
+            case LocalDateTime time ->
+                Date.from(time.atZone(ZoneId.systemDefault()).toInstant());
             case Told told -> of(told);
             default -> shown(String.valueOf(value));
         };

@@ -7,10 +7,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.review.PhotoGrouping;
 import nexa.shoot.review.Repeats;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -43,6 +45,11 @@ public final class RepeatsModel {
         this.session = session;
         this.work = work;
         this.fx = fx;
+        session.list().groupingProperty().subscribe(grouping -> {
+            if (grouping == PhotoGrouping.ALIKE) {
+                find();
+            }
+        });
     }
 
     public ReadOnlyObjectProperty<Map<Photo, Place>> placesProperty() {
@@ -91,6 +98,9 @@ public final class RepeatsModel {
             }
         }
         places.set(Map.copyOf(found));
+        session.list()
+                .compared(found.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, each -> each.getValue()
+                        .group())));
         searching.set(false);
         if (selecting) {
             select();

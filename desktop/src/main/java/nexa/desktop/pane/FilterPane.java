@@ -23,6 +23,7 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.shoot.review.PhotoFilter;
+import nexa.shoot.review.PhotoGrouping;
 import nexa.shoot.review.PhotoOrder;
 import nexa.words.Words;
 
@@ -34,6 +35,7 @@ public final class FilterPane implements PaneLayer.Content {
     private final ObjectProperty<PhotoFilter.Aside> aside;
     private final Choices<PhotoFilter.Aside> asideChoices;
     private final Choices<PhotoOrder> order;
+    private final Choices<PhotoGrouping> grouping;
     private final TextField search = new TextField();
     private final CheckBox warned = new CheckBox(Words.of("filter.warned"));
     private final Button all;
@@ -52,6 +54,7 @@ public final class FilterPane implements PaneLayer.Content {
         aside.subscribe((before, now) -> set(filter().aside(now)));
         asideChoices = new Choices<>("aside", PhotoFilter.Aside.values(), aside);
         order = new Choices<>("order", PhotoOrder.values(), list.orderProperty());
+        grouping = new Choices<>("grouping", PhotoGrouping.values(), list.groupingProperty());
         search.setId("search");
         search.setPromptText(Words.of("filter.search"));
         search.setAccessibleText(Words.of("filter.search"));
@@ -79,6 +82,8 @@ public final class FilterPane implements PaneLayer.Content {
                 asideChoices,
                 Labels.field("filter.order"),
                 order,
+                Labels.field("filter.grouping"),
+                grouping,
                 Labels.field("filter.repeats"),
                 find,
                 found,
@@ -167,5 +172,6 @@ public final class FilterPane implements PaneLayer.Content {
         ticks.unsubscribe();
         asideChoices.dispose();
         order.dispose();
+        grouping.dispose();
     }
 }

@@ -15,6 +15,8 @@ import nexa.core.brief.FrameState;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
+import nexa.shoot.review.PhotoGroup;
+import nexa.shoot.review.PhotoGrouping;
 import nexa.shoot.review.PhotoOrder;
 
 /** The photos one is going through: those that the filter lets through, in the chosen order, and the current one. */
@@ -22,7 +24,10 @@ public final class PhotoList {
     private final Session session;
     private final ObjectProperty<PhotoFilter> filter = new SimpleObjectProperty<>(PhotoFilter.ALL);
     private final ObjectProperty<PhotoOrder> order = new SimpleObjectProperty<>(PhotoOrder.NAME);
+    private final ObjectProperty<PhotoGrouping> grouping = new SimpleObjectProperty<>(PhotoGrouping.NONE);
+    private final ReadOnlyObjectWrapper<List<PhotoGroup>> groups = new ReadOnlyObjectWrapper<>(List.of());
     private final ReadOnlyObjectWrapper<List<Photo>> photos;
+    private Map<Photo, List<Photo>> alike = Map.of();
     private Map<Photo, Integer> places;
     private Optional<Photo> kept = Optional.empty();
 
@@ -36,6 +41,7 @@ public final class PhotoList {
     void follow() {
         filter.subscribe((before, now) -> filtered());
         order.subscribe(now -> refresh());
+        grouping.subscribe(now -> refresh());
         session.formatProperty().subscribe(format -> refresh());
         session.photoProperty().subscribe(photo -> refresh()); // one that stayed only as the current one may go now
         session.editsProperty().subscribe(count -> refresh());
@@ -47,6 +53,21 @@ public final class PhotoList {
 
     public ObjectProperty<PhotoOrder> orderProperty() {
         return order;
+    }
+
+    public ObjectProperty<PhotoGrouping> groupingProperty() {
+        return grouping;
+    }
+
+    /** The photos as they are put together, in their order. */
+    public ReadOnlyObjectProperty<List<PhotoGroup>> groupsProperty() {
+        return groups.getReadOnlyProperty();
+    }
+
+    /** Tells which photos are nearly the same: each with those like it, itself among them. */
+    public void compared(Map<Photo, List<Photo>> found) {
+        alike = Map.copyOf(found);
+        refresh();
     }
 
     public ReadOnlyObjectProperty<List<Photo>> photosProperty() {
@@ -107,7 +128,9 @@ public final class PhotoList {
                     .toList();
             kept = current.filter(all::contains);
         }
-        List<Photo> sorted = order.get().sort(shoot, all, format);
+        groups.set(grouping.get().groups(shoot, order.get().sort(shoot, all, format), alike));
+        List<Photo> sorted =
+                groups.get().stream().flatMap(group -> group.photos().stream()).toList();
         if (!sorted.equals(photos.get())) {
             places = places(sorted);
             photos.set(sorted);

@@ -5,12 +5,14 @@ import java.util.List;
 
 /**
  * Where photos hang on the Wall: each at the same area, so that verticals are not smaller than horizontals, in rows
- * as wide as the Wall. Within a row all stand on one line, evenly apart, with their captions below.
+ * as wide as the Wall. Within a row all stand on one line, evenly apart, with their captions below. Each group of photos
+ * begins a row of its own under a heading.
  *
  * @param cells in the photos' order
+ * @param headings the upper edges of the groups' headings, in the groups' order; none without groups
  * @param height of all rows
  */
-record WallLayout(List<Cell> cells, double height) {
+record WallLayout(List<Cell> cells, List<Double> headings, double height) {
     static final double MARGIN = 22;
 
     /** Smaller photos hang close and without captions, so that hundreds show at once. */
@@ -19,6 +21,9 @@ record WallLayout(List<Cell> cells, double height) {
     static final double GAP = 22;
     private static final double NARROW_GAP = 11;
     private static final double CAPTION = 24;
+
+    /** Height of a heading with the air below it. */
+    static final double HEADING = 32;
 
     /**
      * A photo's box, caption not included.
@@ -44,8 +49,29 @@ record WallLayout(List<Cell> cells, double height) {
      * @param edge side of the square that has the area each photo gets
      */
     static WallLayout of(List<Double> aspects, double width, double edge) {
+        return of(aspects, List.of(), width, edge);
+    }
+
+    /** @param groups how many photos each has, in their order; none = no groups and no headings */
+    static WallLayout of(List<Double> aspects, List<Integer> groups, double width, double edge) {
         List<Cell> cells = new ArrayList<>();
+        List<Double> headings = new ArrayList<>();
         double y = MARGIN;
+        int first = 0;
+        for (int size : groups.isEmpty() ? List.of(aspects.size()) : groups) {
+            if (!groups.isEmpty()) {
+                headings.add(y);
+                y += HEADING;
+            }
+            y = addRows(cells, aspects.subList(first, first + size), y, width, edge);
+            first += size;
+        }
+        return new WallLayout(List.copyOf(cells), List.copyOf(headings), y - gap(edge) + MARGIN);
+    }
+
+    /** @return where the next row begins */
+    private static double addRows(List<Cell> cells, List<Double> aspects, double top, double width, double edge) {
+        double y = top;
         double apart = gap(edge);
         int first = 0;
         while (first < aspects.size()) {
@@ -56,7 +82,7 @@ record WallLayout(List<Cell> cells, double height) {
             y = addRow(cells, row, new Row(y, width, apart), edge) + gap(edge);
             first = end;
         }
-        return new WallLayout(List.copyOf(cells), y - gap(edge) + MARGIN);
+        return y;
     }
 
     private static int endOfRow(List<Double> aspects, int first, double width, double edge) {

@@ -36,6 +36,7 @@ import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.review.PhotoGrouping;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
@@ -54,6 +55,7 @@ public final class WallView extends Region {
     private final Ahead ahead;
     private final Executor fx;
     private final Pane tiles = new Pane();
+    private final GroupHeadings headings;
     private final ScrollBar bar = new ScrollBar();
     private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
     private final VBox empty = new VBox(6, new Label(Words.of("wall.empty")), new Label(Words.of("wall.empty.hint")));
@@ -62,7 +64,7 @@ public final class WallView extends Region {
     private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
     private final Deque<PhotoTile> spare = new ArrayDeque<>();
     private final Subscription subscriptions;
-    private WallLayout layout = new WallLayout(List.of(), 0);
+    private WallLayout layout = new WallLayout(List.of(), List.of(), 0);
     private boolean stale = true;
     private double hungWidth;
     private double hungSize;
@@ -88,8 +90,10 @@ public final class WallView extends Region {
         others.setId("wall-others");
         others.getStyleClass().add("note");
         others.setMouseTransparent(true);
-        getChildren().addAll(tiles, bar, size, others, empty);
-        clipTiles();
+        this.headings = new GroupHeadings(session);
+        getChildren().addAll(tiles, headings, bar, size, others, empty);
+        clip(tiles);
+        clip(headings);
         pointer = new WallPointer(session, keys, tiles, this::tileAt);
         Tooltip.install(tiles, explanation);
         tiles.setOnMouseMoved(this::explain);
@@ -100,6 +104,7 @@ public final class WallView extends Region {
                 size.valueProperty().subscribe(v -> requestLayout()),
                 session.editsProperty().subscribe(v -> relay()),
                 session.list().photosProperty().subscribe(photos -> listed()),
+                session.list().groupsProperty().subscribe(groups -> relay()),
                 session.photoProperty().subscribe(this::reveal));
     }
 
@@ -111,11 +116,11 @@ public final class WallView extends Region {
         }
     }
 
-    private void clipTiles() {
+    private static void clip(Pane pane) {
         Rectangle clip = new Rectangle();
-        clip.widthProperty().bind(tiles.widthProperty());
-        clip.heightProperty().bind(tiles.heightProperty());
-        tiles.setClip(clip);
+        clip.widthProperty().bind(pane.widthProperty());
+        clip.heightProperty().bind(pane.heightProperty());
+        pane.setClip(clip);
     }
 
     private void listed() {
@@ -244,6 +249,7 @@ public final class WallView extends Region {
         double width = getWidth() - barWidth;
         hang(width);
         tiles.resizeRelocate(0, 0, width, getHeight());
+        headings.resizeRelocate(0, 0, width, getHeight());
         bar.resizeRelocate(width, 0, barWidth, getHeight());
         size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
         others.resizeRelocate(14, getHeight() - 26, Math.ceil(others.prefWidth(-1)), 18);
@@ -259,7 +265,7 @@ public final class WallView extends Region {
     /** Of ten thousand photos this takes a while, so only when something changed. */
     private void hang(double width) {
         if (stale || width != hungWidth || size.getValue() != hungSize) {
-            layout = WallLayout.of(aspects(), width, size.getValue());
+            layout = WallLayout.of(aspects(), groupSizes(), width, size.getValue());
             stale = false;
             hungWidth = width;
             hungSize = size.getValue();
@@ -274,7 +280,20 @@ public final class WallView extends Region {
                 .toList();
     }
 
+    /** None where photos are not put together. */
+    private List<Integer> groupSizes() {
+        return session.list().groupingProperty().get() == PhotoGrouping.NONE
+                ? List.of()
+                : session.list().groupsProperty().get().stream()
+                        .map(group -> group.photos().size())
+                        .toList();
+    }
+
     private void showRows() {
+        headings.show(
+                session.list().groupsProperty().get(),
+                layout.headings().stream().map(top -> top - bar.getValue()).toList(),
+                getHeight());
         List<Photo> photos = session.list().photos();
         Map<Photo, PhotoTile> kept = new HashMap<>();
         List<Photo> next = new ArrayList<>();

@@ -52,6 +52,26 @@ class WallLayoutTest {
     }
 
     @Test
+    void groups_beginRowsOfTheirOwn_underHeadings() {
+        WallLayout plain = WallLayout.of(MIXED, 1100, 180);
+        WallLayout grouped = WallLayout.of(MIXED, List.of(7, 1, 292), 1100, 180);
+        assertEquals(3, grouped.headings().size());
+        assertEquals(List.of(), plain.headings());
+        int first = 0;
+        for (int group = 0; group < 3; group++) {
+            double heading = grouped.headings().get(group);
+            assertEquals(WallLayout.MARGIN, grouped.cells().get(first).x());
+            assertTrue(grouped.cells().get(first).y() >= heading + WallLayout.HEADING, "below its heading");
+            if (first > 0) {
+                assertTrue(grouped.cells().get(first - 1).bottom() <= heading, "the group before is above it");
+            }
+            first += List.of(7, 1, 292).get(group);
+        }
+        assertEquals(MIXED.size(), grouped.cells().size());
+        assertTrue(grouped.height() > grouped.cells().getLast().bottom());
+    }
+
+    @Test
     void lastRow_goesOnAsTheOneBefore() {
         List<Cell> cells =
                 WallLayout.of(Collections.nCopies(11, 1.5), 1100, 180).cells();

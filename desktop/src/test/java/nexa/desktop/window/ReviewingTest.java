@@ -4,9 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -16,6 +18,7 @@ import nexa.core.print.SizeTarget;
 import nexa.core.space.Pose;
 import nexa.desktop.wall.PhotoTile;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.review.PhotoGrouping;
 import nexa.shoot.review.PhotoOrder;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -72,6 +75,42 @@ class ReviewingTest extends WindowTest {
         click(robot, "#chip-unchecked");
         assertEquals(5, onTheWall(robot).size());
         assertTrue(robot.lookup("#chip-unchecked").queryAs(ToggleButton.class).isSelected());
+    }
+
+    private List<String> headings(FxRobot robot) {
+        return robot.lookup(".wall-group").queryAllAs(Button.class).stream()
+                .filter(Button::isVisible)
+                .sorted(Comparator.comparing(Button::getLayoutY))
+                .map(Button::getText)
+                .toList();
+    }
+
+    @Test
+    void groups_standUnderHeadings_thatSelectThem(FxRobot robot) throws Exception {
+        format();
+        assertEquals(List.of(), headings(robot));
+        robot.press(KeyCode.CONTROL).type(KeyCode.F).release(KeyCode.CONTROL);
+        click(robot, "#grouping-LYING");
+        until(() -> headings(robot).equals(List.of("Horizontal · 5 photos", "Vertical · 1 photo")));
+        assertEquals("kiln_0206.jpg", session().list().photos().getLast().file(), "arrows go as they hang");
+        robot.type(KeyCode.ESCAPE);
+        PhotoTile vertical = robot.lookup(".photo-tile").queryAllAs(PhotoTile.class).stream()
+                .filter(tile -> tile.isUsed() && tile.photo().file().equals("kiln_0206.jpg"))
+                .findFirst()
+                .orElseThrow();
+        Button heading = robot.lookup(".wall-group").queryAllAs(Button.class).stream()
+                .filter(each -> each.getText().startsWith("Horizontal"))
+                .findFirst()
+                .orElseThrow();
+        untilAtRest(heading);
+        assertTrue(vertical.getBoundsInParent().getMinY() > heading.getLayoutY() + heading.getHeight());
+        robot.clickOn(heading);
+        until(() -> session().selection().property().get().size() == 5);
+        assertTrue(session().selection().property().get().stream()
+                .noneMatch(photo -> photo.file().equals("kiln_0206.jpg")));
+        onFx(() -> session().list().groupingProperty().set(PhotoGrouping.NONE));
+        until(() -> headings(robot).isEmpty());
+        assertEquals("kiln_0206.jpg", session().list().photos().get(1).file());
     }
 
     private static String text(FxRobot robot, String query) {
