@@ -83,7 +83,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
         lineup = new LineupView(models, keys, loader, fx);
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
-        handover = new HandoverView(session, models.handover(), panes);
+        handover = new HandoverView(session, models.handover(), panes, loader, fx);
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this);

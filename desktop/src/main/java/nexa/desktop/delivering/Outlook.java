@@ -1,8 +1,12 @@
 package nexa.desktop.delivering;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import nexa.core.brief.Format;
 import nexa.core.print.SetSense;
+import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.Estimate;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
@@ -18,6 +22,7 @@ import nexa.shoot.handover.HandoverPlan.OnGrid;
  * @param unfinished whether a run into the folder did not come to its end
  * @param senses by a format's id
  * @param onGrid by the id of a format that wants its pixels untouched
+ * @param proofs a few of the files of each format, one format after the other
  * @param estimate empty until it is known
  */
 public record Outlook(
@@ -29,8 +34,12 @@ public record Outlook(
         boolean unfinished,
         Map<Integer, SetSense> senses,
         Map<Integer, OnGrid> onGrid,
+        List<Delivery> proofs,
         Optional<Estimate> estimate) {
-    static final Outlook NOTHING = new Outlook(0, 0, 0, 0, 0, false, Map.of(), Map.of(), Optional.empty());
+    static final Outlook NOTHING = new Outlook(0, 0, 0, 0, 0, false, Map.of(), Map.of(), List.of(), Optional.empty());
+
+    /** Of each format. */
+    private static final int PROOFS = 8;
 
     static Outlook of(HandoverPlan plan) {
         return new Outlook(
@@ -42,10 +51,25 @@ public record Outlook(
                 HandoverPlan.isUnfinished(plan.request().folder()),
                 plan.senses(),
                 plan.onGrid(),
+                plan.request().formats().stream()
+                        .flatMap(format -> proofs(plan, format).stream())
+                        .toList(),
                 Optional.empty());
     }
 
+    /** At equal distances, so that the first photos do not stand for all. */
+    private static List<Delivery> proofs(HandoverPlan plan, Format format) {
+        List<Delivery> all = plan.deliveries().stream()
+                .filter(delivery -> delivery.format().equals(format))
+                .toList();
+        int count = Math.min(PROOFS, all.size());
+        return IntStream.range(0, count)
+                .mapToObj(i -> all.get((2 * i + 1) * all.size() / (2 * count)))
+                .toList();
+    }
+
     Outlook with(Estimate known) {
-        return new Outlook(files, photos, unchecked, there, replaced, unfinished, senses, onGrid, Optional.of(known));
+        return new Outlook(
+                files, photos, unchecked, there, replaced, unfinished, senses, onGrid, proofs, Optional.of(known));
     }
 }

@@ -2,6 +2,7 @@ package nexa.desktop.handover;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.concurrent.Executor;
 import javafx.animation.PauseTransition;
 import javafx.collections.SetChangeListener;
 import javafx.geometry.VPos;
@@ -24,6 +25,7 @@ import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.delivering.HandoverModel.Meant;
+import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -31,6 +33,7 @@ import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.TypedPath;
 import nexa.shoot.handover.Collision;
+import nexa.shoot.handover.Delivery;
 import nexa.words.Words;
 
 /** Deliver formats as files: what, where, how large; then a run with progress. */
@@ -45,6 +48,7 @@ public final class HandoverView extends StackPane {
     private final Actions actions;
     private final HandoverTable table;
     private final HandoverRun run;
+    private final ProofStrip proofs;
     private final TextField folder = new TextField();
     private final TextField names = new TextField();
     private final Label example = new Label();
@@ -69,19 +73,24 @@ public final class HandoverView extends StackPane {
         boolean canOpen();
     }
 
-    public HandoverView(Session session, HandoverModel model, Actions actions) {
+    /**
+     * @param loader of the pictures that show what will be delivered
+     * @param fx the interface's thread
+     */
+    public HandoverView(Session session, HandoverModel model, Actions actions, PhotoLoader loader, Executor fx) {
         this.session = session;
         this.model = model;
         this.actions = actions;
         this.table = new HandoverTable(model, actions::files);
         this.run = new HandoverRun(session, model, actions::open, actions.canOpen());
+        this.proofs = new ProofStrip(session, loader, fx, this::goTo);
         this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
         this.meant = new Choices<>("meant", Meant.values(), model.meantProperty());
         soon.setOnFinished(event -> model.look());
         getStyleClass().add("handover");
         HBox below = new HBox(40, fields(), run);
         HBox.setHgrow(run, Priority.ALWAYS);
-        VBox sheet = new VBox(18, title(), table, below);
+        VBox sheet = new VBox(18, title(), table, proofs, below);
         sheet.getStyleClass().add("sheet");
         sheet.setMaxWidth(WIDTH);
         StackPane holder = new StackPane(sheet);
@@ -111,6 +120,7 @@ public final class HandoverView extends StackPane {
         taken.dispose();
         meant.dispose();
         run.dispose();
+        proofs.clear();
         model.leftOut().removeListener(chosen);
     }
 
@@ -226,5 +236,12 @@ public final class HandoverView extends StackPane {
 
     private void showTable() {
         table.show(session.brief(), model.outlookProperty().get());
+        proofs.show(model.outlookProperty().get().proofs());
+    }
+
+    private void goTo(Delivery proof) {
+        session.brief().find(proof.format().name()).ifPresent(session::choose);
+        session.choose(proof.photo());
+        session.viewProperty().set(MainView.BENCH);
     }
 }

@@ -30,6 +30,11 @@ public final class ResultPicture extends DrawnPane {
         picture.show(photo, PhotoLoader.SMALL);
     }
 
+    /** Gives up what is still being loaded. */
+    public void dispose() {
+        picture.clear();
+    }
+
     @Override
     public void draw(GraphicsContext canvas, double width, double height) {
         canvas.setFill(Color.gray(0.82));

@@ -9,7 +9,9 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -65,6 +67,39 @@ class HandoverViewTest extends WindowTest {
         plan(robot);
         until(() -> text(robot, "#handover-room").contains("are free"));
         assertTrue(text(robot, "#handover-room").matches("about .* [kMG]B; .* are free"));
+    }
+
+    private List<Button> proofs(FxRobot robot) {
+        return robot.lookup("#handover-proofs .proof").queryAllAs(Button.class).stream()
+                .toList();
+    }
+
+    @Test
+    void proofs_showWhatIsMeant_andLeadToIt(FxRobot robot) throws Exception {
+        plan(robot);
+        until(() -> proofs(robot).size() == 3);
+        assertTrue(proofs(robot).getFirst().getAccessibleText().startsWith("kiln_0201 in "));
+        until(() -> proofs(robot).stream().allMatch(proof -> shades(proof) > 20)); // not a grey box
+        onFx(() -> session()
+                .selection()
+                .property()
+                .set(Set.of(session().shoot().photos().get(1))));
+        robot.clickOn("#meant-SELECTED");
+        until(() -> proofs(robot).size() == 1);
+        Button proof = proofs(robot).getFirst();
+        untilAtRest(proof);
+        robot.clickOn(proof);
+        until(() -> session().viewProperty().get() == MainView.BENCH);
+        assertEquals("kiln_0206.jpg", session().photo().orElseThrow().file());
+    }
+
+    /** How many different colours a node shows. */
+    private static long shades(Button node) {
+        Image shown = node.snapshot(null, null);
+        return IntStream.range(0, (int) shown.getWidth())
+                .mapToObj(x -> shown.getPixelReader().getColor(x, (int) shown.getHeight() / 2))
+                .distinct()
+                .count();
     }
 
     @Test
