@@ -39,7 +39,7 @@ public record Outlook(
     static final Outlook NOTHING = new Outlook(0, 0, 0, 0, 0, false, Map.of(), Map.of(), List.of(), Optional.empty());
 
     /** Of each format. */
-    private static final int PROOFS = 8;
+    private static final int PROOFS = 6;
 
     static Outlook of(HandoverPlan plan) {
         return new Outlook(

@@ -8,8 +8,8 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
@@ -19,9 +19,12 @@ import nexa.shoot.handover.Delivery;
 import nexa.words.Words;
 
 /** A few results of each format as they will be delivered; each leads to its photo. */
-final class ProofStrip extends VBox {
-    private static final double PICTURE = 56;
-    private static final double NAME = 120;
+final class ProofStrip extends FlowPane {
+    private static final double PICTURE = 48;
+    private static final double NAME = 105;
+
+    /** Between formats, which stand side by side where there is room. */
+    private static final double APART = 40;
 
     private final Session session;
     private final PhotoLoader loader;
@@ -32,7 +35,7 @@ final class ProofStrip extends VBox {
 
     /** @param open goes to where a result is made */
     ProofStrip(Session session, PhotoLoader loader, Executor fx, Consumer<Delivery> open) {
-        super(6);
+        super(APART, 6);
         this.session = session;
         this.loader = loader;
         this.fx = fx;
