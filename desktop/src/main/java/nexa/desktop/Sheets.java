@@ -17,17 +17,28 @@ final class Sheets {
     private final Pane over;
     private final Keys keys;
     private final Findables findables;
+    private final Runnable hintsAgain;
     private Optional<Node> shown = Optional.empty();
 
-    Sheets(Pane over, Keys keys, Findables findables) {
+    /** @param hintsAgain points the first steps out once more */
+    Sheets(Pane over, Keys keys, Findables findables, Runnable hintsAgain) {
         this.over = over;
         this.keys = keys;
         this.findables = findables;
+        this.hintsAgain = hintsAgain;
     }
 
     void toggleKeys() {
         if (!close()) {
-            open(new KeySheet(keys, this::close), KeySheet::requestFocus);
+            open(
+                    new KeySheet(
+                            keys,
+                            () -> {
+                                close();
+                                hintsAgain.run();
+                            },
+                            this::close),
+                    KeySheet::requestFocus);
         }
     }
 

@@ -22,6 +22,7 @@ import nexa.desktop.desk.LensPane;
 import nexa.desktop.find.CommandMenu;
 import nexa.desktop.find.Findables;
 import nexa.desktop.handover.HandoverView;
+import nexa.desktop.hint.FirstSteps;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.lineup.LineupView;
 import nexa.desktop.model.ShootModels;
@@ -53,6 +54,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final HandoverView handover;
     private final BorderPane layout = new BorderPane();
     private final PaneLayer layer = new PaneLayer();
+    private final FirstSteps firstSteps;
     private final NoticeBar notices;
     private final VBox top;
     private final ShootKeys shootKeys;
@@ -90,13 +92,14 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         CommandMenu menu = new CommandMenu(keys, shootKeys);
         menu.on(bench, CommandMenu.BENCH);
         menu.on(wall, CommandMenu.WALL);
-        sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys));
         notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
         top = new VBox(header, notices);
+        firstSteps = new FirstSteps(models, rail, header::viewButton, desk.carryButton(), top::isVisible);
+        sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys), firstSteps::again);
         layout.setTop(top);
         layout.setLeft(rail);
         layout.setBottom(desk);
-        getChildren().addAll(layout, layer);
+        getChildren().addAll(layout, firstSteps.layer(), layer);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::show),
                 session.editsProperty().subscribe(count -> notices.refresh()),
@@ -140,6 +143,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     void dispose() {
         subscriptions.unsubscribe();
+        firstSteps.dispose();
         layer.close();
         lists.close();
         header.dispose();
@@ -189,6 +193,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         }
         desk.setVisible(desked);
         desk.setManaged(desked);
+        firstSteps.layer().requestLayout();
     }
 
     private void showBenchFor(BenchMode mode) {

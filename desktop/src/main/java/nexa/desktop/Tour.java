@@ -30,6 +30,7 @@ import nexa.desktop.model.Levelling;
 import nexa.desktop.repair.Filling;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.setting.Hint;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.photo.Photo;
@@ -75,6 +76,7 @@ final class Tour {
         if (TourGuide.ask(() -> window.session().isEmpty())) {
             throw new IOException(folder + " can't be opened as a shoot");
         }
+        TourGuide.onFx(() -> guide.session().settings().hintsTakenProperty().set(Set.of(Hint.values())));
     }
 
     /** A shoot of the user's: nothing is changed. */

@@ -3,10 +3,12 @@ package nexa.desktop.pane;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -155,6 +157,11 @@ public final class HeaderView extends HBox {
 
     public void dispose() {
         subscriptions.unsubscribe();
+    }
+
+    /** What shows a view. */
+    public Node viewButton(MainView view) {
+        return Objects.requireNonNull(views.get(view));
     }
 
     private HBox viewSwitch() {

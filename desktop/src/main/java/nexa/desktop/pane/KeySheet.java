@@ -26,8 +26,11 @@ public final class KeySheet extends StackPane {
     private final Label message = new Label();
     private Optional<Command> changing = Optional.empty();
 
-    /** @param close called by a click beside the sheet */
-    public KeySheet(Keys keys, Runnable close) {
+    /**
+     * @param hintsAgain points the first steps out once more
+     * @param close called by a click beside the sheet
+     */
+    public KeySheet(Keys keys, Runnable hintsAgain, Runnable close) {
         this.keys = keys;
         getStyleClass().add("veil");
         setId("key-sheet");
@@ -43,7 +46,9 @@ public final class KeySheet extends StackPane {
             fill();
         });
         usual.setId("keys-usual");
-        HBox head = new HBox(18, title, message, space, usual);
+        Button again = Buttons.text("keys.hints", hintsAgain);
+        again.setId("keys-hints");
+        HBox head = new HBox(18, title, message, space, again, usual);
         head.setAlignment(Pos.CENTER_LEFT);
         Label pointer = new Label(Words.of("keys.pointer"));
         pointer.getStyleClass().add("note");

@@ -48,6 +48,7 @@ public final class Settings {
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
     private final ObjectProperty<Double> ppi;
+    private final ObjectProperty<Set<Hint>> hintsTaken;
     private final ObjectProperty<String> language;
     private final PictureSettings pictures;
 
@@ -68,11 +69,8 @@ public final class Settings {
         neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
         railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
-        carryParts = kept(
-                "carry parts",
-                EnumSet.of(Part.SHAPE, Part.PLACE, Part.TILT),
-                Settings::parts,
-                parts -> parts.stream().map(Enum::name).sorted().collect(Collectors.joining(" ")));
+        carryParts =
+                kept("carry parts", EnumSet.of(Part.SHAPE, Part.PLACE, Part.TILT), Settings::parts, Settings::names);
         carryOpposite = kept("carry opposite", Opposite.TURN, Opposite::valueOf, Enum::name);
         carryBy = kept("carry by", By.PLACE, By::valueOf, Enum::name);
         carryTo = kept("carry to", CarryTo.ALL, CarryTo::valueOf, Enum::name);
@@ -80,6 +78,7 @@ public final class Settings {
         carryToArrivals = kept("carry to arrivals", false, Boolean::valueOf, String::valueOf);
         followArrivals = kept("follow arrivals", false, Boolean::valueOf, String::valueOf);
         plumbFar = kept("plumb far", 1.0, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
+        hintsTaken = kept("hints taken", Set.of(), Settings::hints, Settings::names);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -87,6 +86,17 @@ public final class Settings {
 
     private <T> ObjectProperty<T> kept(String name, T usual, Function<String, T> parse, Function<T, String> text) {
         return Kept.property(preferences, name, usual, parse, text);
+    }
+
+    private static String names(Set<? extends Enum<?>> values) {
+        return values.stream().map(Enum::name).sorted().collect(Collectors.joining(" "));
+    }
+
+    private static Set<Hint> hints(String names) {
+        return Stream.of(names.split(" "))
+                .filter(name -> !name.isEmpty())
+                .map(Hint::valueOf)
+                .collect(Collectors.toSet());
     }
 
     private static Set<Part> parts(String names) {
@@ -117,6 +127,11 @@ public final class Settings {
     /** The tag of the language that is spoken from the next start on; see {@link Languages}. */
     public ObjectProperty<String> languageProperty() {
         return language;
+    }
+
+    /** The first steps that were taken, which are not pointed out any more. */
+    public ObjectProperty<Set<Hint>> hintsTakenProperty() {
+        return hintsTaken;
     }
 
     public ObjectProperty<OverlayChoice> overlayProperty() {

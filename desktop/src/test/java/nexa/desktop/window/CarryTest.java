@@ -102,6 +102,8 @@ class CarryTest extends WindowTest {
         robot.press(KeyCode.CONTROL).clickOn(tile).release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file(), "still carried from");
+        assertEquals(
+                Set.of(photo(0), photo(2)), session().selection().property().get(), () -> "clicked at " + tile);
         assertEquals(Set.of(photo(2)), session().carry().planProperty().get().keySet());
         click(robot, "#carry-apply");
         assertEquals(FrameState.PLACED, state(2));

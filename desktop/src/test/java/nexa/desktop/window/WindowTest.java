@@ -1,12 +1,16 @@
 package nexa.desktop.window;
 
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
 import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -119,8 +123,19 @@ abstract class WindowTest {
         Bounds before;
         do {
             before = onScreen(node);
-            WaitForAsyncUtils.waitForFxEvents();
+            afterPulse(node);
         } while (!before.equals(onScreen(node)));
+    }
+
+    /** Waits for a whole pulse: only then is what was asked to be laid out where it belongs. */
+    private static void afterPulse(Node node) throws Exception {
+        CountDownLatch laidOut = new CountDownLatch(1);
+        onFx(() -> {
+            node.getScene().addPostLayoutPulseListener(laidOut::countDown); // goes with the scene
+            Platform.requestNextPulse();
+        });
+        assertTrue(laidOut.await(60, TimeUnit.SECONDS), "no pulse came");
+        WaitForAsyncUtils.waitForFxEvents();
     }
 
     private static Bounds onScreen(Node node) throws Exception {

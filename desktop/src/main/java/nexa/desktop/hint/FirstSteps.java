@@ -1,0 +1,52 @@
+package nexa.desktop.hint;
+
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Function;
+import javafx.scene.Node;
+import nexa.desktop.model.ShootModels;
+import nexa.desktop.session.MainView;
+
+/** The first steps through a shoot, each pointed out where it is taken. */
+public final class FirstSteps {
+    private final HintModel model;
+    private final HintLayer layer;
+
+    /**
+     * @param rail where shapes are chosen
+     * @param viewButtons what shows each view
+     * @param carry what a frame is carried with
+     * @param isFurnished whether these show
+     */
+    public FirstSteps(
+            ShootModels models,
+            Node rail,
+            Function<MainView, Node> viewButtons,
+            Node carry,
+            BooleanSupplier isFurnished) {
+        this.model = new HintModel(models.session(), models.counts());
+        this.layer = new HintLayer(model, hint -> Optional.of(
+                        switch (hint) {
+                            case SHAPES -> rail;
+                            case LOOK -> viewButtons.apply(MainView.BENCH);
+                            case CARRY -> carry;
+                            case HANDOVER -> viewButtons.apply(MainView.HANDOVER);
+                        })
+                .filter(place -> isFurnished.getAsBoolean()));
+    }
+
+    /** What lies over the views. */
+    public HintLayer layer() {
+        return layer;
+    }
+
+    /** Points all steps out once more. */
+    public void again() {
+        model.again();
+    }
+
+    public void dispose() {
+        layer.dispose();
+        model.dispose();
+    }
+}

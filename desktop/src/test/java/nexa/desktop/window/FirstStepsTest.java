@@ -1,0 +1,64 @@
+package nexa.desktop.window;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Set;
+import javafx.geometry.Bounds;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import nexa.core.shape.Shape;
+import nexa.desktop.session.MainView;
+import nexa.desktop.setting.Hint;
+import nexa.words.Words;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+
+/** A first shoot: what is pointed out, where, and until when. */
+class FirstStepsTest extends WindowTest {
+    private static Label hint(FxRobot robot) {
+        return robot.lookup("#hint").queryAs(Label.class);
+    }
+
+    private static void says(FxRobot robot, Hint expected) throws Exception {
+        until(() -> hint(robot).isVisible() && hint(robot).getText().equals(Words.of("hint", expected)));
+    }
+
+    @Test
+    void steps_arePointedOutUntilTheyAreTaken(FxRobot robot) throws Exception {
+        says(robot, Hint.SHAPES);
+        untilAtRest(hint(robot));
+        Bounds beside = hint(robot).localToScene(hint(robot).getBoundsInLocal());
+        Bounds rail = robot.lookup(".rail")
+                .query()
+                .localToScene(robot.lookup(".rail").query().getBoundsInLocal());
+        assertTrue(beside.getMinX() >= rail.getMaxX(), "beside the rail, and not over it");
+        onFx(() -> session().briefEdits().add("4:5", Shape.parse("4:5")));
+        says(robot, Hint.LOOK);
+        press(robot, KeyCode.ENTER);
+        until(() -> session().viewProperty().get() == MainView.BENCH);
+        until(() -> !hint(robot).isVisible());
+        onFx(session().frameEdits()::checkAll);
+        says(robot, Hint.CARRY);
+        press(robot, KeyCode.SHIFT, KeyCode.B);
+        until(() -> session().settings().hintsTakenProperty().get().contains(Hint.CARRY));
+        says(robot, Hint.HANDOVER);
+        press(robot, KeyCode.V);
+        until(() -> !hint(robot).isVisible());
+        assertEquals(
+                Set.of(Hint.values()), session().settings().hintsTakenProperty().get());
+        onFx(() -> session().viewProperty().set(MainView.WALL));
+        assertFalse(hint(robot).isVisible(), "once is enough");
+    }
+
+    @Test
+    void help_pointsThemOutAgain(FxRobot robot) throws Exception {
+        onFx(() -> session().settings().hintsTakenProperty().set(Set.of(Hint.values())));
+        until(() -> !hint(robot).isVisible());
+        press(robot, KeyCode.F1);
+        robot.clickOn("#keys-hints");
+        says(robot, Hint.SHAPES);
+        assertTrue(robot.lookup("#key-sheet").tryQuery().isEmpty());
+    }
+}
