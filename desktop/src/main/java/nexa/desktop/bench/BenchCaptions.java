@@ -46,10 +46,18 @@ record BenchCaptions(
         String right = right(mode);
         boolean room = CanvasText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
-        if (room || mode == BenchMode.FRAMING) {
-            text.caption(left, middle - half, TextAlignment.LEFT, overPhoto);
+        boolean both = room || mode == BenchMode.FRAMING;
+        double reach = both ? Math.max(half, reach(left, right, middle)) : half;
+        if (both) {
+            text.caption(left, middle - reach, TextAlignment.LEFT, overPhoto);
         }
-        text.caption(right, middle + half, TextAlignment.RIGHT, overPhoto);
+        text.caption(right, middle + reach, TextAlignment.RIGHT, overPhoto);
+    }
+
+    /** How far to each side of a narrow photo's middle both go without meeting, as far as the Bench does. */
+    private double reach(String left, String right, double middle) {
+        double needed = (CanvasText.measured(left) + APART + CanvasText.measured(right)) / 2;
+        return Math.min(needed, Math.min(middle, width - middle));
     }
 
     /** How the file's colours are read; the Wall says it too. */

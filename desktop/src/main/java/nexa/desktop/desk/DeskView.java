@@ -180,11 +180,6 @@ public final class DeskView extends HBox {
         };
     }
 
-    /** What opens the pane to carry with. */
-    public Node carryButton() {
-        return carry;
-    }
-
     public void dispose() {
         subscriptions.unsubscribe();
         tilting.dispose();

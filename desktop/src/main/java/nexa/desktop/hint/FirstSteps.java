@@ -15,21 +15,21 @@ public final class FirstSteps {
     /**
      * @param rail where shapes are chosen
      * @param viewButtons what shows each view
-     * @param carry what a frame is carried with
+     * @param desk with what a frame is carried with at its right end
      * @param isFurnished whether these show
      */
     public FirstSteps(
             ShootModels models,
             Node rail,
             Function<MainView, Node> viewButtons,
-            Node carry,
+            Node desk,
             BooleanSupplier isFurnished) {
         this.model = new HintModel(models.session(), models.counts());
         this.layer = new HintLayer(model, hint -> Optional.of(
                         switch (hint) {
                             case SHAPES -> rail;
                             case LOOK -> viewButtons.apply(MainView.BENCH);
-                            case CARRY -> carry;
+                            case CARRY -> desk;
                             case HANDOVER -> viewButtons.apply(MainView.HANDOVER);
                         })
                 .filter(place -> isFurnished.getAsBoolean()));

@@ -15,6 +15,9 @@ public final class HintLayer extends Pane {
     private static final double WIDTH = 300;
     private static final double GAP = 10;
 
+    /** How far below the upper edge of what is as high as the window. */
+    private static final double DOWN = 60;
+
     private final Label words = new Label();
     private final Function<Hint, Optional<Node>> places;
     private final Subscription subscription;
@@ -54,14 +57,19 @@ public final class HintLayer extends Pane {
         return sceneToLocal(node.localToScene(node.getBoundsInLocal()));
     }
 
-    /** Below what lies high, above what lies low, and beside what is as high as the window. */
+    /**
+     * Below what lies high, above what lies low, beside what is as high as the window, and at the right end of what is as
+     * wide.
+     */
     private void place(Bounds beside) {
         double width = Math.min(WIDTH, Math.ceil(words.prefWidth(-1)));
         double height = Math.ceil(words.prefHeight(width));
         boolean tall = beside.getHeight() > getHeight() / 2;
-        double x = tall ? beside.getMaxX() + GAP : beside.getCenterX() - width / 2;
+        double x = tall
+                ? beside.getMaxX() + GAP
+                : beside.getWidth() > getWidth() / 2 ? beside.getMaxX() - width - GAP : beside.getCenterX() - width / 2;
         double y = tall
-                ? beside.getMaxY() - height - GAP
+                ? beside.getMinY() + DOWN
                 : beside.getCenterY() < getHeight() / 2 ? beside.getMaxY() + GAP : beside.getMinY() - height - GAP;
         words.resizeRelocate(
                 Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - width - GAP))),
