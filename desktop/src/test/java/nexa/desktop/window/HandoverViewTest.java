@@ -200,9 +200,7 @@ class HandoverViewTest extends WindowTest {
         ListCell<?> row = robot.lookup("#handover-results .list-cell")
                 .match((ListCell<?> cell) -> cell.isVisible() && !cell.isEmpty()) // lists keep others at hand
                 .query();
-        untilAtRest(row);
-        robot.doubleClickOn(row);
-        until(() -> session().viewProperty().get() == MainView.BENCH);
+        doubleClick(robot, row, () -> session().viewProperty().get() == MainView.BENCH);
         assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file());
     }
 

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
@@ -125,6 +126,25 @@ abstract class WindowTest {
             before = onScreen(node);
             afterPulse(node);
         } while (!before.equals(onScreen(node)));
+    }
+
+    /**
+     * Double-clicks until that does something: where the machine is busy two clicks come too far apart to be a double one, and
+     * somebody would click again.
+     */
+    static void doubleClick(FxRobot robot, Node node, Callable<Boolean> done) throws Exception {
+        for (int tries = 0; tries < 5; tries++) {
+            untilAtRest(node);
+            robot.doubleClickOn(node);
+            try {
+                WaitForAsyncUtils.waitFor(3, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(done)
+                        .get());
+                return;
+            } catch (TimeoutException tooSlow) {
+                continue;
+            }
+        }
+        until(done);
     }
 
     /** Waits for a whole pulse: only then is what was asked to be laid out where it belongs. */
