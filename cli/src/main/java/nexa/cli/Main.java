@@ -64,13 +64,14 @@ public final class Main implements Runnable {
     /** Runs one command line and gives its exit code; for tests and {@link #main}. */
     static int run(PrintStream out, PrintStream err, String... arguments) {
         Words.speak(Main::language);
-        CommandLine line = commands(arguments);
+        String[] joined = LensMeasureCommands.joined(arguments);
+        CommandLine line = commands(joined);
         line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
         line.setErr(new java.io.PrintWriter(err, true, StandardCharsets.UTF_8));
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setParameterExceptionHandler(Main::wrongUsage);
         line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
-        return line.execute(LensMeasureCommands.joined(arguments));
+        return line.execute(joined);
     }
 
     /** Reading what a command takes is most of a short one's time: only the one that is named is read, or all if it is none. */
