@@ -98,9 +98,11 @@ class CarryTest extends WindowTest {
         click(robot, "#part-TILT");
         click(robot, "#opposite-SKIP");
         PhotoTile tile = tile(robot, "kiln_0230.jpg");
-        untilAtRest(tile);
-        robot.press(KeyCode.CONTROL).clickOn(tile).release(KeyCode.CONTROL);
-        WaitForAsyncUtils.waitForFxEvents();
+        for (int tries = 0; tries < 5 && session().selection().property().get().isEmpty(); tries++) {
+            untilAtRest(tile); // on a busy machine a click right after the pane's met no photo
+            robot.press(KeyCode.CONTROL).clickOn(tile).release(KeyCode.CONTROL);
+            WaitForAsyncUtils.waitForFxEvents();
+        }
         assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file(), "still carried from");
         assertEquals(
                 Set.of(photo(0), photo(2)), session().selection().property().get(), () -> "clicked at " + tile);
