@@ -8,10 +8,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.Orientation;
+import nexa.core.geometry.Tilt;
+import nexa.core.trim.Trim;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.pixels.Picture;
+import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.review.PhotoFilter;
 import nexa.shoot.review.PhotoGroup;
 import nexa.shoot.review.PhotoGroup.Kind;
 import nexa.shoot.review.PhotoGrouping;
@@ -87,6 +95,24 @@ class GroupingTest {
             assertEquals(
                     List.of("HORIZONTAL [a.jpg, d.jpg]", "VERTICAL [b.jpg]", "SQUARE [c.jpg]", "UNKNOWN [e.jpg]"),
                     told(groups(shoot, PhotoGrouping.LYING)));
+        }
+    }
+
+    @Test
+    void trimmedPhoto_liesAsWhatItsBordersLeave_asTheFilterSays() throws IOException {
+        test.photo("a.jpg", 60, 40);
+        test.photo("b.jpg", 60, 40);
+        try (Shoot shoot = test.open()) {
+            Photo photo = shoot.photos().getLast();
+            Framing before = shoot.framing(photo);
+            Trim narrow = new Trim(-0.1, -0.3, 0.1, 0.3, Tilt.NONE, 0);
+            shoot.apply(Edit.framing(
+                    "edit.trim",
+                    photo.id(),
+                    before,
+                    before.withPose(before.pose().withTrim(narrow))));
+            assertEquals(List.of("HORIZONTAL [a.jpg]", "VERTICAL [b.jpg]"), told(groups(shoot, PhotoGrouping.LYING)));
+            assertTrue(PhotoFilter.ALL.lying(Set.of(Orientation.VERTICAL)).lets(shoot, photo, Optional.empty()));
         }
     }
 

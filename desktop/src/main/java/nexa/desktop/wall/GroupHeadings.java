@@ -11,8 +11,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import nexa.desktop.session.Session;
-import nexa.imaging.file.PhotoFacts;
-import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGroup;
 import nexa.words.Words;
 
@@ -28,13 +26,14 @@ final class GroupHeadings extends Pane {
     }
 
     /**
-     * @param tops of the groups' headings in the view; no more than there are groups
+     * @param tops of the groups' headings on the Wall; no more than there are groups
+     * @param from where on the Wall what is in sight begins
      * @param height of what is in sight
      */
-    void show(List<PhotoGroup> groups, List<Double> tops, double height) {
+    void show(List<PhotoGroup> groups, List<Double> tops, double from, double height) {
         Map<PhotoGroup, Button> kept = new HashMap<>();
         for (int i = 0; i < tops.size(); i++) {
-            double top = tops.get(i);
+            double top = tops.get(i) - from;
             if (top + WallLayout.HEADING > 0 && top < height) {
                 PhotoGroup group = groups.get(i);
                 Button known = shown.remove(group);
@@ -78,13 +77,9 @@ final class GroupHeadings extends Pane {
         if (group.kind() != PhotoGroup.Kind.MOMENT) {
             return Words.of("wall.group", group.kind());
         }
-        LocalDateTime first = taken(group.photos().getFirst());
-        LocalDateTime last = taken(group.photos().getLast());
+        LocalDateTime first = group.photos().getFirst().taken().orElseThrow();
+        LocalDateTime last = group.photos().getLast().taken().orElseThrow();
         boolean oneDay = first.toLocalDate().equals(last.toLocalDate());
         return Words.of(oneDay ? "wall.group.moment" : "wall.group.moment.days", first, last);
-    }
-
-    private static LocalDateTime taken(Photo photo) {
-        return photo.facts().map(PhotoFacts::taken).orElseThrow();
     }
 }

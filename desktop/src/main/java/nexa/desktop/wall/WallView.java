@@ -290,10 +290,7 @@ public final class WallView extends Region {
     }
 
     private void showRows() {
-        headings.show(
-                session.list().groupsProperty().get(),
-                layout.headings().stream().map(top -> top - bar.getValue()).toList(),
-                getHeight());
+        headings.show(session.list().groupsProperty().get(), layout.headings(), bar.getValue(), getHeight());
         List<Photo> photos = session.list().photos();
         Map<Photo, PhotoTile> kept = new HashMap<>();
         List<Photo> next = new ArrayList<>();

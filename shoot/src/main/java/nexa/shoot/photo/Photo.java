@@ -1,5 +1,6 @@
 package nexa.shoot.photo;
 
+import java.time.LocalDateTime;
 import java.util.Optional;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -35,6 +36,11 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
 
     public Optional<PhotoFacts> facts() {
         return probe instanceof Probe.Readable(PhotoFacts facts) ? Optional.of(facts) : Optional.empty();
+    }
+
+    /** The camera's clock, which has no time zone; empty if it didn't say. */
+    public Optional<LocalDateTime> taken() {
+        return facts().map(PhotoFacts::taken);
     }
 
     public Optional<Trouble> trouble() {

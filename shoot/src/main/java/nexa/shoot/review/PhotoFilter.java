@@ -7,6 +7,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Orientation;
+import nexa.core.geometry.PixelSize;
 import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
@@ -114,9 +115,11 @@ public record PhotoFilter(
     }
 
     private boolean letsOrientation(Shoot shoot, Photo photo) {
-        return shoot.space(photo)
-                .map(PhotoSpace::keptSize)
-                .filter(size -> orientations.contains(size.orientation()))
-                .isPresent();
+        return lying(shoot, photo).filter(orientations::contains).isPresent();
+    }
+
+    /** How a photo lies as it is turned, without its borders; empty if it can't be read. */
+    static Optional<Orientation> lying(Shoot shoot, Photo photo) {
+        return shoot.space(photo).map(PhotoSpace::keptSize).map(PixelSize::orientation);
     }
 }

@@ -1,7 +1,6 @@
 package nexa.shoot.review;
 
 import java.time.Duration;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,9 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import nexa.core.geometry.PixelSize;
-import nexa.core.space.PhotoSpace;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGroup.Kind;
@@ -58,9 +54,7 @@ public enum PhotoGrouping {
     }
 
     private static Kind lying(Shoot shoot, Photo photo) {
-        return shoot.space(photo)
-                .map(PhotoSpace::upright)
-                .map(PixelSize::orientation)
+        return PhotoFilter.lying(shoot, photo)
                 .map(orientation -> switch (orientation) {
                     case HORIZONTAL -> Kind.HORIZONTAL;
                     case VERTICAL -> Kind.VERTICAL;
@@ -89,7 +83,7 @@ public enum PhotoGrouping {
     /** @param sorted by the camera's clock, those without a time last */
     private static List<PhotoGroup> byTime(List<Photo> sorted) {
         List<Photo> dated =
-                sorted.stream().filter(photo -> taken(photo).isPresent()).toList();
+                sorted.stream().filter(photo -> photo.taken().isPresent()).toList();
         Duration rest = longRest(dated);
         List<PhotoGroup> groups = new ArrayList<>();
         int first = 0;
@@ -118,11 +112,7 @@ public enum PhotoGrouping {
 
     private static Duration between(List<Photo> dated, int second) {
         return Duration.between(
-                taken(dated.get(second - 1)).orElseThrow(),
-                taken(dated.get(second)).orElseThrow());
-    }
-
-    private static Optional<LocalDateTime> taken(Photo photo) {
-        return photo.facts().map(PhotoFacts::taken);
+                dated.get(second - 1).taken().orElseThrow(),
+                dated.get(second).taken().orElseThrow());
     }
 }

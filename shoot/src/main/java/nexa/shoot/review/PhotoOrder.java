@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 
@@ -37,7 +36,7 @@ public enum PhotoOrder {
     }
 
     private static LocalDateTime taken(Photo photo) {
-        return photo.facts().map(PhotoFacts::taken).orElse(LocalDateTime.MAX);
+        return photo.taken().orElse(LocalDateTime.MAX);
     }
 
     private static List<Photo> sorted(List<Photo> photos, Comparator<Photo> order) {

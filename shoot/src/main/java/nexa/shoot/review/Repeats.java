@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import nexa.imaging.detect.Likeness;
 import nexa.imaging.detect.Sharpness;
-import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
@@ -100,8 +99,8 @@ public final class Repeats {
     }
 
     private static boolean near(Photo before, Photo photo) {
-        LocalDateTime one = before.facts().map(PhotoFacts::taken).orElse(null);
-        LocalDateTime other = photo.facts().map(PhotoFacts::taken).orElse(null);
+        LocalDateTime one = before.taken().orElse(null);
+        LocalDateTime other = photo.taken().orElse(null);
         return one == null
                 || other == null
                 || Duration.between(one, other).abs().compareTo(NEAR) <= 0;
