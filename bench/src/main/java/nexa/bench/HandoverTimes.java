@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import nexa.core.geometry.Tilt;
 import nexa.core.space.Pose;
 import nexa.imaging.pixels.Decoder;
@@ -46,8 +47,9 @@ final class HandoverTimes {
             peers.commandLine(Files.createDirectory(own.resolve("commands")))
                     .ifPresent(rate -> say("over libvips' command line, " + rate(rate), ours / rate));
             Path theirs = Files.createDirectory(own.resolve("pipeline"));
-            peers.pipeline(theirs).ifPresent(rate -> say("over libvips in one pipeline, " + rate(rate), ours / rate));
-            if (Files.list(theirs).findAny().isPresent()) {
+            OptionalDouble pipeline = peers.pipeline(theirs);
+            if (pipeline.isPresent()) {
+                say("over libvips in one pipeline, " + rate(pipeline.getAsDouble()), ours / pipeline.getAsDouble());
                 System.out.printf(
                         Locale.ROOT, "lowest PSNR of %d pairs: %.1f dB%n", COMPARED, lowestPsnr(plan, theirs));
             }

@@ -67,7 +67,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         this.program = Program.of(locations, work, fx);
         this.doors = new Doors(locations, fx);
         this.firstStart = new FirstStartView(this::openAnother, this::openDemo);
-        work.execute(Warming::run);
+        work.execute(() -> Warming.run(locations.cache()));
         PictureSettings pictures = program.settings().pictures();
         pictures.cacheProperty().subscribe((before, now) -> program.previews().limit(pictures.cacheBytes()));
         pictures.screenProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));

@@ -11,6 +11,7 @@ import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.Probe;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.shoot.disk.UnpackedSqlite;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -23,8 +24,13 @@ final class Warming {
 
     private Warming() {}
 
-    /** Takes a second or so; to be called on a thread of its own. */
-    static void run() {
+    /**
+     * Takes a second or so; to be called on a thread of its own.
+     *
+     * @param cache folder for what can be made again
+     */
+    static void run(Path cache) {
+        UnpackedSqlite.keptIn(cache);
         try {
             Path photo = Files.createTempFile("nexa-warming", ".png");
             try (var picture = Warming.class.getResourceAsStream("warming.png");

@@ -3,7 +3,6 @@ package nexa.desktop.delivering;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import nexa.core.brief.Format;
 import nexa.core.print.SetSense;
 import nexa.shoot.handover.Delivery;
@@ -57,15 +56,12 @@ public record Outlook(
                 Optional.empty());
     }
 
-    /** At equal distances, so that the first photos do not stand for all. */
     private static List<Delivery> proofs(HandoverPlan plan, Format format) {
-        List<Delivery> all = plan.deliveries().stream()
-                .filter(delivery -> delivery.format().equals(format))
-                .toList();
-        int count = Math.min(PROOFS, all.size());
-        return IntStream.range(0, count)
-                .mapToObj(i -> all.get((2 * i + 1) * all.size() / (2 * count)))
-                .toList();
+        return Delivery.samples(
+                plan.deliveries().stream()
+                        .filter(delivery -> delivery.format().equals(format))
+                        .toList(),
+                PROOFS);
     }
 
     Outlook with(Estimate known) {

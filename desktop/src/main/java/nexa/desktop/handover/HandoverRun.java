@@ -15,7 +15,6 @@ import nexa.core.told.Told;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.delivering.HandoverModel.State;
 import nexa.desktop.delivering.Outlook;
-import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.shoot.handover.Estimate;
@@ -44,13 +43,7 @@ final class HandoverRun extends VBox {
     /** @param open opens a folder or file with what the system has for it */
     HandoverRun(Session session, HandoverModel model, Consumer<Path> open, boolean canOpen) {
         super(10);
-        this.results = new ResultList(
-                photo -> {
-                    session.choose(photo);
-                    session.viewProperty().set(MainView.BENCH);
-                },
-                open,
-                canOpen);
+        this.results = new ResultList(session::look, open, canOpen);
         this.session = session;
         this.model = model;
         this.cancel = button("handover.cancel", "handover-cancel", model::cancel);

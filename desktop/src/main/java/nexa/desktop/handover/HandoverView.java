@@ -241,7 +241,6 @@ public final class HandoverView extends StackPane {
 
     private void goTo(Delivery proof) {
         session.brief().find(proof.format().name()).ifPresent(session::choose);
-        session.choose(proof.photo());
-        session.viewProperty().set(MainView.BENCH);
+        session.look(proof.photo());
     }
 }

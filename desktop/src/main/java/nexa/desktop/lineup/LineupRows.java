@@ -24,7 +24,6 @@ import nexa.core.geometry.Point;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.LineupModel;
-import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
@@ -101,8 +100,7 @@ public final class LineupRows extends Region {
                 choose(tile.photo());
             }
             if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) {
-                session.choose(tile.photo());
-                session.viewProperty().set(MainView.BENCH);
+                session.look(tile.photo());
             }
         });
     }

@@ -22,7 +22,6 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.review.Preparing;
 import nexa.desktop.review.Preparing.Choice;
 import nexa.desktop.review.Preparing.Item;
-import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.shoot.photo.Photo;
@@ -252,8 +251,7 @@ public final class PrepareView extends ReviewFrame {
         done.run();
         if (!adjusted.isEmpty()) {
             session.selection().property().set(adjusted.stream().collect(Collectors.toSet()));
-            session.choose(adjusted.getFirst());
-            session.viewProperty().set(MainView.BENCH);
+            session.look(adjusted.getFirst());
         }
     }
 

@@ -174,18 +174,22 @@ public final class PhotoLoader implements AutoCloseable {
 
     private void enter(Job job, Urgency urgency) {
         try {
-            switch (urgency) {
-                case CURRENT -> foremost.execute(job::run);
-                case FIRST_LOOK -> workers.execute(new Queued(urgency, places++, job::run));
-                case VISIBLE, NEXT, REST ->
-                    workers.execute(new Queued(urgency, places++, () -> {
-                        foremost.giveWay();
-                        job.run();
-                    }));
+            if (urgency == Urgency.CURRENT) {
+                foremost.execute(job::run);
+            } else {
+                workers.execute(new Queued(urgency, places++, () -> runInTurn(job, urgency)));
             }
         } catch (RejectedExecutionException closed) {
             job.fail(closed);
         }
+    }
+
+    /** A first look takes hardly any time. */
+    private void runInTurn(Job job, Urgency urgency) {
+        if (urgency != Urgency.FIRST_LOOK) {
+            foremost.giveWay();
+        }
+        job.run();
     }
 
     /** Takes a wish back: what nobody wants any more and is not begun is not loaded. */

@@ -129,12 +129,18 @@ public final class PhotoList {
             kept = current.filter(all::contains);
         }
         groups.set(grouping.get().groups(shoot, order.get().sort(shoot, all, format), alike));
-        List<Photo> sorted =
-                groups.get().stream().flatMap(group -> group.photos().stream()).toList();
+        List<Photo> sorted = inOneLine(groups.get());
         if (!sorted.equals(photos.get())) {
             places = places(sorted);
             photos.set(sorted);
         }
+    }
+
+    /** Every edit asks for it, of ten thousand photos too: those that are not put together are not gone through. */
+    private static List<Photo> inOneLine(List<PhotoGroup> groups) {
+        return groups.size() == 1
+                ? groups.getFirst().photos()
+                : groups.stream().flatMap(group -> group.photos().stream()).toList();
     }
 
     /** The photo so many places on, staying at the ends; empty if there is none. */

@@ -297,6 +297,12 @@ public final class Session {
         recollection.photo(chosen);
     }
 
+    /** Goes to a photo, on the Bench. */
+    public void look(Photo chosen) {
+        choose(chosen);
+        view.set(MainView.BENCH);
+    }
+
     private void showOwnOverlay() {
         framing().overlay().ifPresent(settings.overlayProperty()::set);
     }

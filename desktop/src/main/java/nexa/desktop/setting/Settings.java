@@ -69,8 +69,11 @@ public final class Settings {
         neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
         railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
-        carryParts =
-                kept("carry parts", EnumSet.of(Part.SHAPE, Part.PLACE, Part.TILT), Settings::parts, Settings::names);
+        carryParts = kept(
+                "carry parts",
+                EnumSet.of(Part.SHAPE, Part.PLACE, Part.TILT),
+                names -> named(names, Part::valueOf),
+                Settings::names);
         carryOpposite = kept("carry opposite", Opposite.TURN, Opposite::valueOf, Enum::name);
         carryBy = kept("carry by", By.PLACE, By::valueOf, Enum::name);
         carryTo = kept("carry to", CarryTo.ALL, CarryTo::valueOf, Enum::name);
@@ -78,7 +81,7 @@ public final class Settings {
         carryToArrivals = kept("carry to arrivals", false, Boolean::valueOf, String::valueOf);
         followArrivals = kept("follow arrivals", false, Boolean::valueOf, String::valueOf);
         plumbFar = kept("plumb far", 1.0, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
-        hintsTaken = kept("hints taken", Set.of(), Settings::hints, Settings::names);
+        hintsTaken = kept("hints taken", Set.of(), names -> named(names, Hint::valueOf), Settings::names);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
         ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
@@ -92,17 +95,10 @@ public final class Settings {
         return values.stream().map(Enum::name).sorted().collect(Collectors.joining(" "));
     }
 
-    private static Set<Hint> hints(String names) {
+    private static <E> Set<E> named(String names, Function<String, E> valueOf) {
         return Stream.of(names.split(" "))
                 .filter(name -> !name.isEmpty())
-                .map(Hint::valueOf)
-                .collect(Collectors.toSet());
-    }
-
-    private static Set<Part> parts(String names) {
-        return Stream.of(names.split(" "))
-                .filter(name -> !name.isEmpty())
-                .map(Part::valueOf)
+                .map(valueOf)
                 .collect(Collectors.toSet());
     }
 

@@ -51,13 +51,7 @@ public enum Reduction {
 
     /** The strongest reduction that still leaves at least the asked long edge. */
     public static Reduction leaving(int longEdge, int ofLongEdge) {
-        Reduction best = NONE;
-        for (Reduction candidate : values()) {
-            if (ofLongEdge / candidate.factor >= longEdge) {
-                best = candidate;
-            }
-        }
-        return best;
+        return atMost((double) ofLongEdge / longEdge);
     }
 
     private static final class Flags {

@@ -1,7 +1,6 @@
 package nexa.shoot.handover;
 
 import java.util.List;
-import nexa.core.geometry.PixelSize;
 import nexa.core.space.PhotoSpace;
 import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.codec.PhotoCodecs;
@@ -37,14 +36,16 @@ final class Decoding {
 
     /** Only a JPEG's decoder leaves out detail as well as our own filter; what is filled copies the photo's own pixels. */
     private static double most(Delivery delivery) {
-        PixelSize photo = Rendering.facts(delivery).asShot();
-        PhotoSpace space = new PhotoSpace(photo, delivery.framing().pose());
+        PhotoSpace space = Rendering.space(delivery);
         boolean mayBeSmaller = Rendering.facts(delivery).kind() == FileKind.JPEG
                 && space.pose().correction().keepsPlaces()
                 && space.pose().correction().eyes().isNone()
                 && space.outline().holds(delivery.frame());
         return mayBeSmaller
-                ? delivery.frame().width() * photo.longEdge() / delivery.size().width() / LEFT
+                ? delivery.frame().width()
+                        * space.asShot().longEdge()
+                        / delivery.size().width()
+                        / LEFT
                 : 1;
     }
 }

@@ -1,7 +1,9 @@
 package nexa.shoot.handover;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.fill.Fill;
@@ -80,6 +82,14 @@ public record Delivery(
                 frame.centreX(), frame.centreY(), frame.width() + more * scale, frame.height() + more * scale);
         PixelSize larger = new PixelSize(size.width() + more, size.height() + more);
         return new Delivery(photo, source, framing, format, wider, larger, output);
+    }
+
+    /** Some of many at equal distances, so that the first ones of a shoot don't stand for all. */
+    public static List<Delivery> samples(List<Delivery> all, int most) {
+        int count = Math.min(most, all.size());
+        return IntStream.range(0, count)
+                .mapToObj(i -> all.get((2 * i + 1) * all.size() / (2 * count)))
+                .toList();
     }
 
     /** The same, to another file. */

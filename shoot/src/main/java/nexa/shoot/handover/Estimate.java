@@ -52,14 +52,14 @@ public record Estimate(long bytes, long free) {
         return (double) size.width() * size.height();
     }
 
-    /** Of photos at equal distances, so that the first ones of a shoot don't stand for all. */
     private static double bytesPerPixel(List<Delivery> deliveries, PhotoCodecs codecs, BooleanSupplier outdated)
             throws IOException {
         double bytes = 0;
         double pixels = 0;
-        int samples = Math.min(SAMPLES, deliveries.size());
-        for (int i = 0; i < samples && !outdated.getAsBoolean(); i++) {
-            Delivery delivery = deliveries.get((2 * i + 1) * deliveries.size() / (2 * samples));
+        for (Delivery delivery : Delivery.samples(deliveries, SAMPLES)) {
+            if (outdated.getAsBoolean()) {
+                break;
+            }
             try (OpenedPhoto photo = Decoding.open(codecs, List.of(delivery))) {
                 bytes += Rendering.bytes(delivery, photo, note -> {}).length;
                 pixels += pixels(delivery.size());

@@ -237,7 +237,7 @@ public final class Rendering {
     /** Pixels of the whole photo to a decoded one: a whole number, even where the last decoded ones stand for fewer. */
     private static double reduction(PixelSize whole, PixelSize decoded) {
         double ratio = (double) whole.longEdge() / decoded.longEdge();
-        int factor = (int) Math.rint(ratio);
+        int factor = Math.max(1, (int) Math.rint(ratio));
         return Math.ceilDiv(whole.longEdge(), factor) == decoded.longEdge() ? factor : ratio;
     }
 
@@ -263,7 +263,7 @@ public final class Rendering {
                 notes);
     }
 
-    private static PhotoSpace space(Delivery delivery) {
+    static PhotoSpace space(Delivery delivery) {
         return new PhotoSpace(facts(delivery).asShot(), delivery.framing().pose());
     }
 
