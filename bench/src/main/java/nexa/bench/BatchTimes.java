@@ -17,6 +17,8 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Slider;
 import javafx.stage.Stage;
+import nexa.bench.base.Fx;
+import nexa.bench.base.SmallPhotos;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.brief.Framing;

@@ -18,6 +18,8 @@ import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
+import nexa.bench.base.Fx;
+import nexa.bench.base.LargePhoto;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;

@@ -2,6 +2,7 @@ package nexa.cli;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import nexa.cli.base.ExitCode;
 import nexa.desktop.Desktop;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;

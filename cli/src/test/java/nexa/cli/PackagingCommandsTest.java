@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import nexa.cli.base.ExitCode;
 import org.junit.jupiter.api.Test;
 
 class PackagingCommandsTest extends CommandTest {

@@ -14,9 +14,9 @@ import nexa.imaging.TestPhotos;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
-import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.handover.request.HandoverRequest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

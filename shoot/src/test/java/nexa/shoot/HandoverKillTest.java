@@ -19,9 +19,9 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Reduction;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
-import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
+import nexa.shoot.handover.request.HandoverRequest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

@@ -19,7 +19,7 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.HandoverPlan;
-import nexa.shoot.handover.HandoverRequest;
+import nexa.shoot.handover.request.HandoverRequest;
 import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

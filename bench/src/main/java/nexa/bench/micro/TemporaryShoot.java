@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
-import nexa.bench.LargePhoto;
+import nexa.bench.base.LargePhoto;
 import nexa.core.brief.Brief;
 import nexa.core.shape.Shape;
 import nexa.shoot.Locations;

@@ -10,9 +10,9 @@ import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.CanvasText;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.widget.StrokeMemo;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 

@@ -20,12 +20,12 @@ import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.photo.ProofedPictures.Proofed;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.picture.FramePicture;
+import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.InkedPane;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.widget.StrokeMemo;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 

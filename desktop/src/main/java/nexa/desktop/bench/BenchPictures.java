@@ -11,7 +11,7 @@ import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ProofedPictures.Proofed;
 import nexa.desktop.photo.ScreenPhoto;
-import nexa.desktop.widget.FramePicture;
+import nexa.desktop.picture.FramePicture;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 

@@ -22,14 +22,14 @@ import nexa.core.brief.FrameState;
 import nexa.core.naming.NameTemplate;
 import nexa.core.told.Told;
 import nexa.shoot.Shoot;
-import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Estimate;
 import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
-import nexa.shoot.handover.HandoverRequest;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
-import nexa.shoot.handover.Scope;
+import nexa.shoot.handover.request.Collision;
+import nexa.shoot.handover.request.HandoverRequest;
+import nexa.shoot.handover.request.Scope;
 import nexa.shoot.photo.Photo;
 
 /** What is to be handed over, what would come of it, and how far a run is. */

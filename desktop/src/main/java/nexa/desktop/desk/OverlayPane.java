@@ -25,6 +25,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.picture.Miniature;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayLook;
@@ -34,7 +35,6 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.widget.Miniature;
 import nexa.words.Words;
 
 /** All overlays, which of them take part when stepping to the next, when they show, and how they are drawn. */

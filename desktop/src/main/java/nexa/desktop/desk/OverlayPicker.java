@@ -15,10 +15,10 @@ import nexa.core.geometry.Frame;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
+import nexa.desktop.picture.Miniature;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.Miniature;
 import nexa.words.Words;
 
 /** The overlays of the user's cycle as miniatures; a second click takes the overlay away. */

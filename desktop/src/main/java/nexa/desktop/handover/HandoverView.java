@@ -32,8 +32,8 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.TypedPath;
-import nexa.shoot.handover.Collision;
 import nexa.shoot.handover.Delivery;
+import nexa.shoot.handover.request.Collision;
 import nexa.words.Words;
 
 /** Deliver formats as files: what, where, how large; then a run with progress. */

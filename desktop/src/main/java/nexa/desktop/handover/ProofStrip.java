@@ -12,9 +12,9 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import nexa.core.brief.Format;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.ResultPicture;
 import nexa.shoot.handover.Delivery;
 import nexa.words.Words;
 

@@ -19,12 +19,12 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.picture.FramePicture;
+import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.FramePicture;
 import nexa.desktop.widget.Looks;
-import nexa.desktop.widget.StrokeMemo;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 

@@ -13,8 +13,8 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.picture.FramePicture;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.FramePicture;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 

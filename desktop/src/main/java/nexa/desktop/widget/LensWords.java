@@ -3,8 +3,8 @@ package nexa.desktop.widget;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import nexa.core.lens.Camera;
-import nexa.core.lens.LensMatch;
+import nexa.core.lens.data.Camera;
+import nexa.core.lens.data.LensMatch;
 import nexa.shoot.lens.LensOffer;
 import nexa.words.Words;
 

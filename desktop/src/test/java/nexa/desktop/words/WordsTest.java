@@ -55,7 +55,7 @@ class WordsTest {
         }
         everyChoice_hasWords("reference", Reference.values());
         everyChoice_hasWords("colour", nexa.core.files.DeliveredColour.Kind.values());
-        everyChoice_hasWords("taken", nexa.shoot.handover.Collision.values());
+        everyChoice_hasWords("taken", nexa.shoot.handover.request.Collision.values());
         everyChoice_hasWords("sheet", nexa.core.paper.Paper.values());
         everyChoice_hasWords("sheets", nexa.desktop.delivering.PaperModel.Kind.values());
         everyChoice_hasWords("sharpening", nexa.core.files.Finish.Sharpening.values());

@@ -5,7 +5,7 @@ import java.util.EnumSet;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
-import nexa.core.lens.Camera;
+import nexa.core.lens.data.Camera;
 import org.jspecify.annotations.Nullable;
 
 /**

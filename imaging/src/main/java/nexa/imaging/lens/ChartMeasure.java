@@ -18,7 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
-import nexa.core.lens.ChartFit;
+import nexa.core.lens.measure.ChartFit;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
 import org.bytedeco.javacpp.indexer.FloatIndexer;

@@ -15,10 +15,10 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
-import nexa.core.lens.Calibration;
-import nexa.core.lens.CameraProfile;
-import nexa.core.lens.LensBook;
-import nexa.core.lens.LensProfile;
+import nexa.core.lens.data.Calibration;
+import nexa.core.lens.data.CameraProfile;
+import nexa.core.lens.data.LensBook;
+import nexa.core.lens.data.LensProfile;
 import nexa.imaging.lens.LensFile.LeftOut;
 
 /**

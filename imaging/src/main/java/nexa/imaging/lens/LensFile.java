@@ -12,12 +12,12 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import nexa.core.geometry.Point;
-import nexa.core.lens.BendMeasure;
-import nexa.core.lens.BendModel;
-import nexa.core.lens.Calibration;
-import nexa.core.lens.CameraProfile;
-import nexa.core.lens.LensProfile;
-import nexa.core.lens.LightMeasure;
+import nexa.core.lens.data.BendMeasure;
+import nexa.core.lens.data.BendModel;
+import nexa.core.lens.data.Calibration;
+import nexa.core.lens.data.CameraProfile;
+import nexa.core.lens.data.LensProfile;
+import nexa.core.lens.data.LightMeasure;
 import nexa.imaging.lens.LensEntry.Measure;
 
 /**

@@ -14,9 +14,9 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
-import nexa.core.lens.Calibration;
-import nexa.core.lens.CameraProfile;
-import nexa.core.lens.LensProfile;
+import nexa.core.lens.data.Calibration;
+import nexa.core.lens.data.CameraProfile;
+import nexa.core.lens.data.LensProfile;
 import nexa.imaging.file.ToldException;
 
 /**

@@ -8,10 +8,10 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import nexa.core.geometry.Point;
-import nexa.core.lens.BendMeasure;
-import nexa.core.lens.Calibration;
-import nexa.core.lens.LensProfile;
-import nexa.core.lens.LightMeasure;
+import nexa.core.lens.data.BendMeasure;
+import nexa.core.lens.data.Calibration;
+import nexa.core.lens.data.LensProfile;
+import nexa.core.lens.data.LightMeasure;
 
 /** Writes one lens as a file of the open lens calibration format, version 1. */
 public final class LensXml {

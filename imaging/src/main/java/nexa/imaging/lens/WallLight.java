@@ -7,7 +7,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.resize;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import nexa.core.lens.LightFit;
+import nexa.core.lens.measure.LightFit;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.colour.ToneCurve;
 import nexa.imaging.pixels.Picture;

@@ -16,8 +16,8 @@ import com.drew.metadata.exif.makernotes.SonyType1MakernoteDirectory;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
-import nexa.core.lens.Camera;
 import nexa.core.lens.Taken;
+import nexa.core.lens.data.Camera;
 
 /** What headers say of the camera and its settings. */
 public final class CameraHeaders {

@@ -15,8 +15,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import nexa.core.lens.CameraProfile;
-import nexa.core.lens.LensProfile;
+import nexa.core.lens.data.CameraProfile;
+import nexa.core.lens.data.LensProfile;
 import org.junit.jupiter.api.Test;
 
 /** The index is made from the files; the environment variable NEXA_INDEX names where to write it anew. */

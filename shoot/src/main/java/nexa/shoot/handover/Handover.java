@@ -17,6 +17,7 @@ import nexa.shoot.Shoot;
 import nexa.shoot.guard.RefusedException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.handover.request.Collision;
 import nexa.shoot.scan.Sha256;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

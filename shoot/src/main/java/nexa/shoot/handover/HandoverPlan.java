@@ -24,6 +24,9 @@ import nexa.core.naming.OutputName;
 import nexa.core.print.SetSense;
 import nexa.shoot.Shoot;
 import nexa.shoot.Snapshot;
+import nexa.shoot.handover.request.Collision;
+import nexa.shoot.handover.request.HandoverRequest;
+import nexa.shoot.handover.request.Part;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.scan.Sha256;
 

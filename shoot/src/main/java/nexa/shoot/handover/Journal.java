@@ -18,6 +18,7 @@ import java.util.Optional;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.shoot.handover.request.Part;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliverySeal;
 import nexa.shoot.scan.RelativePath;

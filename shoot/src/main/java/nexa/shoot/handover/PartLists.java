@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
+import nexa.shoot.handover.request.Part;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.RelativePath;
 import nexa.shoot.scan.Sha256;

@@ -2,8 +2,8 @@ package nexa.shoot.lens;
 
 import java.util.Optional;
 import java.util.Set;
-import nexa.core.lens.LensMatch;
 import nexa.core.lens.LensTerms;
+import nexa.core.lens.data.LensMatch;
 
 /**
  * What can be done about a photo's lens by the measured ones.

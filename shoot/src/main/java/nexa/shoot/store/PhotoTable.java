@@ -22,7 +22,7 @@ import nexa.core.brief.Subject;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
-import nexa.core.lens.Camera;
+import nexa.core.lens.data.Camera;
 import nexa.core.mark.Composition;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;

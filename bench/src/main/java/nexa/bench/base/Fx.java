@@ -1,0 +1,74 @@
+package nexa.bench.base;
+
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import nexa.desktop.MainWindow;
+import nexa.shoot.Locations;
+
+/** The window's thread, from outside. */
+public final class Fx {
+    private static final long LONGEST = 60_000_000_000L;
+
+    private Fx() {}
+
+    /** Before anything of JavaFX is touched: pulses run as fast as they can, and without a display there is no window. */
+    public static void prepare() {
+        System.setProperty("javafx.animation.fullspeed", "true");
+        System.setProperty("prism.order", "sw");
+        if (System.getenv("DISPLAY") == null) {
+            System.setProperty("glass.platform", "Headless");
+        }
+    }
+
+    /** The usual window, shown and empty. */
+    public static MainWindow window(Locations locations) {
+        return on(() -> {
+            MainWindow made = new MainWindow(new Stage(), locations, 1280, 800);
+            made.show();
+            return made;
+        });
+    }
+
+    /** Does something on the window's thread and waits for it. */
+    public static <T> T on(Callable<T> action) {
+        FutureTask<T> task = new FutureTask<>(action);
+        Platform.runLater(task);
+        try {
+            return task.get();
+        } catch (InterruptedException | ExecutionException failed) {
+            throw new IllegalStateException(failed);
+        }
+    }
+
+    /** The same for what gives nothing back. */
+    public static void run(Runnable action) {
+        on(() -> {
+            action.run();
+            return true;
+        });
+    }
+
+    /**
+     * Waits until a condition holds on the window's thread; milliseconds from a moment until then.
+     *
+     * @throws IllegalStateException if it does not hold within a minute
+     */
+    public static double until(long begun, BooleanSupplier condition) {
+        long end = System.nanoTime() + LONGEST;
+        while (!on(condition::getAsBoolean)) {
+            if (System.nanoTime() > end) {
+                throw new IllegalStateException("What is waited for does not come");
+            }
+            try {
+                Thread.sleep(1);
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+            }
+        }
+        return (System.nanoTime() - begun) / 1e6;
+    }
+}

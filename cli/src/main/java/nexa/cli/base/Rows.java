@@ -1,0 +1,115 @@
+package nexa.cli.base;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.geometry.Point;
+import nexa.core.naming.ShownName;
+import org.jspecify.annotations.Nullable;
+
+/** What a command prints: objects with the same fields in the same order; some may lack the last ones. */
+public final class Rows {
+    private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    private final List<Map<String, @Nullable Object>> rows = new ArrayList<>();
+
+    /** Starts a row. */
+    public Row add() {
+        Map<String, @Nullable Object> row = new LinkedHashMap<>();
+        rows.add(row);
+        return new Row(row);
+    }
+
+    /** One row; points become {@code [x, y]}. */
+    public record Row(Map<String, @Nullable Object> fields) {
+        public Row with(String name, @Nullable Object value) {
+            fields.put(name, value);
+            return this;
+        }
+
+        /**
+         * What a search found: how sure it is, and whether it is to be used or why not; nothing if there was no search.
+         *
+         * @param refusal empty = it is to be used
+         */
+        public <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal) {
+            return withVerdict(confidence, refusal, false);
+        }
+
+        /** @param offered whether it is refused, but likely enough to be shown */
+        public <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal, boolean offered) {
+            String decision = refusal.isEmpty() ? "accept" : offered ? "offer" : "refuse";
+            return with("confidence", confidence.orElse(null))
+                    .with("decision", confidence.isPresent() ? decision : null)
+                    .with("reason", refusal.map(ShootCommand::words).orElse(null));
+        }
+
+        public Row withPoints(String name, List<Point> points) {
+            fields.put(name, points.stream().map(p -> List.of(p.x(), p.y())).toList());
+            return this;
+        }
+    }
+
+    /** Prints them: one JSON array, or a table. */
+    public void print(PrintWriter out, boolean json) {
+        if (json) {
+            printJson(out);
+        } else {
+            printTable(out);
+        }
+        out.flush();
+    }
+
+    private void printJson(PrintWriter out) {
+        try {
+            out.println(JSON.writeValueAsString(rows));
+        } catch (JsonProcessingException impossible) { // strings, numbers and lists
+            throw new IllegalStateException(impossible);
+        }
+    }
+
+    private void printTable(PrintWriter out) {
+        if (rows.isEmpty()) {
+            return;
+        }
+        List<List<String>> cells = new ArrayList<>();
+        List<String> columns =
+                rows.stream().flatMap(row -> row.keySet().stream()).distinct().toList();
+        cells.add(columns);
+        rows.forEach(row ->
+                cells.add(columns.stream().map(column -> text(row.get(column))).toList()));
+        int[] widths = new int[cells.getFirst().size()];
+        for (List<String> row : cells) {
+            for (int column = 0; column < widths.length; column++) {
+                widths[column] = Math.max(widths[column], row.get(column).length());
+            }
+        }
+        cells.forEach(row -> out.println(line(row, widths)));
+    }
+
+    private static String line(List<String> row, int[] widths) {
+        StringBuilder line = new StringBuilder();
+        for (int column = 0; column < widths.length; column++) {
+            String pad = String.join(
+                    "", Collections.nCopies(widths[column] - row.get(column).length() + 2, " "));
+            line.append(row.get(column)).append(pad);
+        }
+        return line.toString().stripTrailing();
+    }
+
+    private static String text(@Nullable Object value) {
+        return switch (value) {
+            case null -> "";
+            case Double d -> "%.4g".formatted(d);
+            case List<?> list -> Integer.toString(list.size());
+            default -> ShownName.of(value.toString());
+        };
+    }
+}

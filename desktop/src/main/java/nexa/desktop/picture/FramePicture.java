@@ -1,0 +1,150 @@
+package nexa.desktop.picture;
+
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import nexa.core.space.PhotoSpace;
+import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.photo.ScreenPhoto;
+import nexa.desktop.photo.Urgency;
+import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Shoot;
+import nexa.shoot.photo.Photo;
+import org.jspecify.annotations.Nullable;
+
+/** Fetches the pixels of the photo a node shows; results for a photo it no longer shows are dropped. */
+public final class FramePicture {
+    private final Shoot shoot;
+    private final PhotoLoader loader;
+    private final Executor fx;
+    private final Runnable arrived;
+    private Optional<ScreenPhoto> pixels = Optional.empty();
+    private Optional<Trouble> trouble = Optional.empty();
+    private Optional<Photo> shown = Optional.empty();
+    private final CorrectedPicture whole;
+    private final CorrectedPicture lit;
+    private Urgency urgency = Urgency.VISIBLE;
+    private boolean looking;
+    private boolean sharp;
+    private int edge;
+    private long latest;
+
+    public FramePicture(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
+        this.shoot = shoot;
+        this.loader = loader;
+        this.fx = fx;
+        this.arrived = arrived;
+        this.whole = new CorrectedPicture(fx, arrived);
+        this.lit = new CorrectedPicture(fx, arrived);
+    }
+
+    /** The photo as shot. */
+    public Optional<ScreenPhoto> pixels() {
+        return pixels;
+    }
+
+    /** The photo as it is corrected, to be turned and tilted; until that is made, what is nearest to it. */
+    public Optional<ScreenPhoto> corrected(PhotoSpace space) {
+        return space.pose().correction().isNone()
+                ? pixels
+                : pixels.map(plain -> whole.or(plain, () -> loader.corrected().whole(plain, space)));
+    }
+
+    /** The photo as shot, with its lens's light and colours corrected; until that is made, what is nearest to it. */
+    public Optional<ScreenPhoto> lit(PhotoSpace space) {
+        return space.pose().correction().keepsValues()
+                ? pixels
+                : pixels.map(plain -> lit.or(plain, () -> loader.corrected().lit(plain, space)));
+    }
+
+    /** Whether all that was asked for is there, or known to be missing. */
+    public boolean isSharp() {
+        return sharp;
+    }
+
+    /** Why there are no pixels: known from the headers, or found when decoding. */
+    public Optional<Trouble> trouble() {
+        return trouble;
+    }
+
+    /** Its pictures are wanted before all others. */
+    public FramePicture urgent() {
+        urgency = Urgency.CURRENT;
+        return this;
+    }
+
+    /** Shows another photo, or the same at another size; what is there stays until the new pixels arrive. */
+    public void show(Photo photo, int wantedEdge) {
+        boolean same = shown.filter(photo::equals).isPresent();
+        if (same && wantedEdge == edge) {
+            return;
+        }
+        leave();
+        if (!same) {
+            whole.forget();
+            lit.forget();
+            pixels = loader.ready(photo, wantedEdge).or(() -> loader.ready(photo, PhotoLoader.SMALL));
+            trouble = photo.trouble();
+        }
+        shown = Optional.of(photo);
+        edge = wantedEdge;
+        long mine = ++latest;
+        sharp = !photo.isReadable();
+        if (photo.isReadable()) {
+            if (pixels.isEmpty() && loader.wantsFirstLook(photo)) {
+                looking = true;
+                loader.firstLook(photo, shoot.fileOf(photo)).thenAcceptAsync(look -> takeLook(mine, look), fx);
+            }
+            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
+            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
+        }
+    }
+
+    private void take(long request, @Nullable ScreenPhoto loaded, @Nullable Throwable failure) {
+        if (request != latest || failure instanceof CancellationException) {
+            return;
+        }
+        sharp = true;
+        if (loaded != null) {
+            pixels = Optional.of(loaded);
+        } else if (failure != null && pixels.isEmpty()) { // what shows already is better than none
+            trouble = Optional.of(reason(failure));
+        }
+        arrived.run();
+    }
+
+    private void takeLook(long request, ScreenPhoto look) {
+        if (request == latest && pixels.isEmpty()) {
+            pixels = Optional.of(look);
+            arrived.run();
+        }
+    }
+
+    /** What is not loaded yet need not be any more. */
+    private void leave() {
+        shown.filter(Photo::isReadable).ifPresent(photo -> {
+            loader.leave(photo, edge);
+            if (looking) {
+                loader.leaveFirstLook(photo);
+            }
+        });
+        looking = false;
+    }
+
+    private static Trouble reason(Throwable failure) {
+        return failure instanceof UnreadablePhotoException unreadable
+                ? unreadable.trouble()
+                : Trouble.of(Trouble.Kind.READ_FAILED);
+    }
+
+    public void clear() {
+        leave();
+        latest++;
+        shown = Optional.empty();
+        pixels = Optional.empty();
+        whole.forget();
+        lit.forget();
+    }
+}
