@@ -4,9 +4,7 @@ import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadPoolExecutor;
@@ -26,18 +24,12 @@ import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.stage.SurroundChoice;
 import nexa.desktop.stage.WindowPlace;
 import nexa.imaging.preview.ScreenColours;
-import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
-import nexa.shoot.exchange.BriefFile;
 import nexa.words.Words;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /** Nexa's window: the first-start screen, or an open shoot. Puts all parts together and owns their threads. */
 public final class MainWindow implements AutoCloseable, HeaderView.Actions {
-    private static final Logger LOG = LoggerFactory.getLogger(MainWindow.class);
-
     /** What the window shows. */
     private sealed interface State {
         /** The first-start screen, perhaps with a shoot on its way. */
@@ -54,7 +46,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final Program program;
     private final Doors doors;
     private final Leaving leaving = new Leaving(root, work, fx);
-    private FirstStartView firstStart;
+    private final StartScreen start;
     private volatile State state = new State.Start();
     private final SurroundChoice surround;
 
@@ -66,7 +58,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         this.stage = stage;
         this.program = Program.of(locations, work, fx);
         this.doors = new Doors(locations, fx);
-        this.firstStart = new FirstStartView(this::openAnother, this::openDemo);
+        this.start = new StartScreen(this, program.shelf(), work, fx);
         work.execute(() -> Warming.run(locations.cache()));
         PictureSettings pictures = program.settings().pictures();
         pictures.cacheProperty().subscribe((before, now) -> program.previews().limit(pictures.cacheBytes()));
@@ -75,7 +67,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         program.settings().languageProperty().subscribe((before, now) -> speak());
         root.getStyleClass().add("nexa");
         this.surround = new SurroundChoice(root, program.preferences());
-        root.getChildren().add(firstStart);
+        root.getChildren().add(start.view());
         stage.setTitle(Words.of("app.name"));
         stage.setScene(scene(width, height));
         stage.setMinWidth(1010);
@@ -163,10 +155,10 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
             return CompletableFuture.completedFuture(null);
         }
         showFirstStart();
-        firstStart.showOpening(String.valueOf(folder.getFileName() == null ? folder : folder.getFileName()));
+        start.opening(folder);
         return doors.open(folder, new Entering(mine))
                 .thenRunAsync(() -> {}, fx)
-                .exceptionallyAsync(failed -> mine == openings.get() ? showFailure(folder, failed) : null, fx);
+                .exceptionallyAsync(failed -> mine == openings.get() ? start.failed(folder, failed) : null, fx);
     }
 
     /** Shows a shoot unless another one was asked for meanwhile. */
@@ -216,41 +208,11 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /** All that has words is made anew. */
     private void speak() {
         Words.speak(() -> program.settings().languageProperty().get());
-        FirstStartView before = firstStart;
-        firstStart = new FirstStartView(this::openAnother, this::openDemo);
-        root.getChildren().replaceAll(shown -> shown == before ? firstStart : shown);
+        FirstStartView before = start.view();
+        FirstStartView now = start.anew();
+        root.getChildren().replaceAll(shown -> shown == before ? now : shown);
         showAnew();
         screen().ifPresent(ShootScreen::toggleSettings);
-    }
-
-    private Void showFailure(Path place, Throwable failed) {
-        Throwable cause = failed instanceof CompletionException wrapped && wrapped.getCause() != null
-                ? wrapped.getCause()
-                : failed;
-        LOG.warn("{} can't be opened", place, cause);
-        firstStart.showFailure(Words.of(cause));
-        return null;
-    }
-
-    /** Puts a brief's formats on the shelf, from where any shoot can have them. */
-    public CompletableFuture<Void> takeBrief(Path file) {
-        return CompletableFuture.supplyAsync(() -> read(() -> BriefFile.readNamed(file)), work)
-                .thenAcceptAsync(
-                        brief -> {
-                            program.shelf().keep(brief);
-                            firstStart.show(Words.of(
-                                    "start.brief", brief.name(), brief.formats().size()));
-                        },
-                        fx)
-                .exceptionallyAsync(failed -> showFailure(file, failed), fx);
-    }
-
-    private static <T> T read(Callable<T> file) {
-        try {
-            return file.call();
-        } catch (Exception failed) { // told as the future's failure
-            throw new CompletionException(failed);
-        }
     }
 
     @Override
@@ -268,24 +230,26 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         }
     }
 
+    /** Puts a brief's formats on the shelf, from where any shoot can have them. */
+    public CompletableFuture<Void> takeBrief(Path file) {
+        return start.takeBrief(file);
+    }
+
     /** Opens a fresh copy of the demo shoot. */
     public CompletableFuture<Void> openDemo() {
-        return openDemo(Integer.MAX_VALUE);
+        return start.openDemo(Integer.MAX_VALUE);
     }
 
     /** Opens a fresh copy of the demo shoot with only its first photos. */
     CompletableFuture<Void> openDemo(int photos) {
-        firstStart.showOpening(DemoShoot.NAME);
-        return CompletableFuture.supplyAsync(() -> read(() -> DemoShoot.freshCopy(photos)), work)
-                .thenComposeAsync(this::open, fx)
-                .exceptionallyAsync(failed -> showFailure(Path.of(DemoShoot.NAME), failed), fx);
+        return start.openDemo(photos);
     }
 
     // ---- closing ----
 
     private void showFirstStart() {
         closeShown();
-        root.getChildren().setAll(firstStart);
+        root.getChildren().setAll(start.view());
         stage.setTitle(Words.of("app.name"));
     }
 
@@ -296,15 +260,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
             open.screen().dispose();
             open.shoot().close();
             Shoot shoot = open.shoot().shoot();
-            doors.close(shoot).exceptionallyAsync(failed -> tellUnstored(shoot, failed), fx);
+            doors.close(shoot).exceptionallyAsync(failed -> start.unstored(shoot, failed), fx);
         });
-    }
-
-    /** Its edits were stored or given up before; what failed now came after them. */
-    private Void tellUnstored(Shoot shoot, Throwable failed) {
-        LOG.error("{} was not stored wholly", shoot.folder(), failed);
-        firstStart.showFailure(Words.of("start.unstored", shoot.name()));
-        return null;
     }
 
     private void asked(WindowEvent event) {

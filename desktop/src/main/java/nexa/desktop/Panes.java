@@ -103,7 +103,7 @@ public final class Panes implements HandoverView.Actions {
 
     @Override
     public void paper(HandoverModel model, Node beside) {
-        layer.toggle(new PaperPane(paper, model::chosenFormats), beside);
+        layer.toggle(new PaperPane(paper, model.choice()::chosenFormats), beside);
     }
 
     @Override

@@ -3,23 +3,13 @@ package nexa.desktop.delivering;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
-import javafx.beans.property.SimpleObjectProperty;
-import javafx.collections.FXCollections;
-import javafx.collections.ObservableSet;
-import nexa.core.brief.Format;
-import nexa.core.brief.FrameState;
-import nexa.core.naming.NameTemplate;
 import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Estimate;
@@ -27,10 +17,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
-import nexa.shoot.handover.request.Collision;
 import nexa.shoot.handover.request.HandoverRequest;
-import nexa.shoot.handover.request.Scope;
-import nexa.shoot.photo.Photo;
 
 /** What is to be handed over, what would come of it, and how far a run is. */
 public final class HandoverModel {
@@ -65,37 +52,10 @@ public final class HandoverModel {
         record NotStarted(Told reason) implements State {}
     }
 
-    /** Which photos are meant. */
-    public enum Meant {
-        ALL,
-        /** Those whose crops were checked, format by format. */
-        CHECKED,
-        /** Those chosen on the Wall. */
-        SELECTED,
-        /** Those that the filter lets through. */
-        FILTERED
-    }
-
-    /** What is chosen and looked at meanwhile. */
-    public interface Around {
-        Collection<Photo> selected();
-
-        Collection<Photo> filtered();
-    }
-
-    private static final String FOLDER = "handover folder";
-    private static final String NAMES = "handover names";
-
     private final Shoot shoot;
-    private final Around around;
+    private final HandoverChoice choice;
     private final Executor work;
     private final Executor fx;
-    private final ObservableSet<Integer> leftOut = FXCollections.observableSet();
-    private final ObjectProperty<Path> folder;
-    private final ObjectProperty<NameTemplate> names;
-    private final ObjectProperty<Collision> collision = new SimpleObjectProperty<>(Collision.NUMBER);
-    private final ObjectProperty<Meant> meant = new SimpleObjectProperty<>(Meant.ALL);
-    private final BooleanProperty alternates = new SimpleBooleanProperty(false);
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(new State.Planning());
     private final ReadOnlyObjectWrapper<Outlook> outlook = new ReadOnlyObjectWrapper<>(Outlook.NOTHING);
     private final AtomicLong looks = new AtomicLong();
@@ -106,101 +66,16 @@ public final class HandoverModel {
      * @param work runs a whole handover, off the interface's thread
      * @param fx the interface's thread
      */
-    public HandoverModel(Shoot shoot, Around around, Executor work, Executor fx) {
+    public HandoverModel(Shoot shoot, HandoverChoice.Around around, Executor work, Executor fx) {
         this.shoot = shoot;
-        this.around = around;
+        this.choice = new HandoverChoice(shoot, around);
         this.work = work;
         this.fx = fx;
-        this.folder = new SimpleObjectProperty<>(
-                shoot.setting(FOLDER).map(Path::of).orElse(shoot.folder().resolve("delivered")));
-        this.names = new SimpleObjectProperty<>(
-                shoot.setting(NAMES).flatMap(HandoverModel::template).orElse(NameTemplate.DEFAULT));
     }
 
-    private static Optional<NameTemplate> template(String text) {
-        try {
-            return Optional.of(new NameTemplate(text));
-        } catch (IllegalArgumentException ofAnotherVersion) { // then the usual ones are
-            return Optional.empty();
-        }
-    }
-
-    // ---- what is asked for ----
-
-    /** Ids of the formats that are not delivered. */
-    public ObservableSet<Integer> leftOut() {
-        return leftOut;
-    }
-
-    public ObjectProperty<Path> folderProperty() {
-        return folder;
-    }
-
-    public ObjectProperty<NameTemplate> namesProperty() {
-        return names;
-    }
-
-    /** What to do where a name is taken. */
-    public ObjectProperty<Collision> collisionProperty() {
-        return collision;
-    }
-
-    /** Whether kept alternates are delivered too. */
-    public BooleanProperty alternatesProperty() {
-        return alternates;
-    }
-
-    /** How many alternates are kept in the chosen formats. */
-    public long alternates() {
-        List<Format> chosen = chosenFormats();
-        return shoot.photos().stream()
-                .map(shoot::framing)
-                .filter(framing -> !framing.setAside())
-                .mapToLong(framing -> chosen.stream()
-                        .mapToLong(format -> framing.alternates(format).size())
-                        .sum())
-                .sum();
-    }
-
-    public List<Format> chosenFormats() {
-        return shoot.brief().formats().stream()
-                .filter(format -> !leftOut.contains(format.id()))
-                .toList();
-    }
-
-    /** Which photos are delivered. */
-    public ObjectProperty<Meant> meantProperty() {
-        return meant;
-    }
-
-    /** How many photos that would be; of checked ones those with a checked crop in a chosen format. */
-    public long count(Meant which) {
-        return switch (which) {
-            case ALL -> deliverable(shoot.photos());
-            case SELECTED -> deliverable(around.selected());
-            case FILTERED -> deliverable(around.filtered());
-            case CHECKED ->
-                deliverable(shoot.photos().stream()
-                        .filter(photo -> chosenFormats().stream()
-                                .anyMatch(format -> shoot.framing(photo).state(format) == FrameState.CHECKED))
-                        .toList());
-        };
-    }
-
-    private Scope scope() {
-        return switch (meant.get()) {
-            case ALL -> Scope.ALL;
-            case CHECKED -> Scope.CHECKED;
-            case SELECTED -> Scope.of(around.selected());
-            case FILTERED -> Scope.of(around.filtered());
-        };
-    }
-
-    private HandoverRequest request() {
-        return new HandoverRequest(folder.get(), chosenFormats())
-                .of(scope())
-                .named(names.get(), collision.get())
-                .withAlternates(alternates.get());
+    /** What is asked for. */
+    public HandoverChoice choice() {
+        return choice;
     }
 
     /** Nothing is looked at any more; a run that goes on comes to its end. */
@@ -222,7 +97,7 @@ public final class HandoverModel {
             return;
         }
         long mine = looks.incrementAndGet();
-        HandoverRequest request = request();
+        HandoverRequest request = choice.request();
         work.execute(() -> look(request, mine));
     }
 
@@ -244,30 +119,6 @@ public final class HandoverModel {
                 outlook.set(next);
             }
         });
-    }
-
-    private long deliverable(Collection<Photo> photos) {
-        return photos.stream()
-                .filter(photo -> photo.isReadable() && !shoot.framing(photo).setAside())
-                .count();
-    }
-
-    public long unreadable() {
-        return shoot.photos().stream().filter(photo -> !photo.isReadable()).count();
-    }
-
-    public long setAside() {
-        return shoot.photos().stream()
-                .filter(Photo::isReadable)
-                .filter(photo -> shoot.framing(photo).setAside())
-                .count();
-    }
-
-    /** The first file's name with a template; empty if there would be none. */
-    public Optional<String> example(NameTemplate template) {
-        return shoot.photos().stream().filter(Photo::isReadable).findFirst().flatMap(photo -> chosenFormats().stream()
-                .findFirst()
-                .map(format -> HandoverPlan.example(shoot, request().named(template, collision.get()), photo, format)));
     }
 
     // ---- the run ----
@@ -293,13 +144,11 @@ public final class HandoverModel {
 
     private void start(boolean resuming, boolean allowed) {
         looks.incrementAndGet();
-        HandoverRequest request = request();
-        shoot.remember(FOLDER, folder.get().toString());
-        shoot.remember(NAMES, request.names().text());
+        HandoverRequest request = choice.request();
+        choice.remember();
         control = new RunControl();
         RunControl mine = control;
-        state.set(new State.Running(
-                0, (int) count(meant.get()) * request.formats().size(), 0, false));
+        state.set(new State.Running(0, (int) choice.count() * request.formats().size(), 0, false));
         work.execute(() -> run(request, resuming, allowed, mine));
     }
 

@@ -104,7 +104,7 @@ final class HandoverRun extends VBox {
 
     void refresh() {
         Outlook outlook = model.outlookProperty().get();
-        int formats = model.chosenFormats().size();
+        int formats = model.choice().chosenFormats().size();
         plan.setText(planWords(outlook, formats));
         Optional<Estimate> estimate = outlook.estimate().filter(known -> outlook.files() > 0);
         room.setText(estimate.map(HandoverRun::roomWords).orElseGet(() -> Words.of("handover.room.unknown")));
@@ -134,8 +134,8 @@ final class HandoverRun extends VBox {
     private String exceptionWords(Outlook outlook) {
         StringBuilder words = new StringBuilder();
         add(words, "handover.plan.unchecked", outlook.unchecked());
-        add(words, "handover.plan.unreadable", model.unreadable());
-        add(words, "handover.plan.aside", model.setAside());
+        add(words, "handover.plan.unreadable", model.choice().unreadable());
+        add(words, "handover.plan.aside", model.choice().setAside());
         add(words, "handover.plan.there", outlook.there());
         add(words, "handover.plan.replaced", outlook.replaced());
         return words.toString();

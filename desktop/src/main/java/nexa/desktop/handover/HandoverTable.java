@@ -57,7 +57,7 @@ final class HandoverTable extends GridPane {
         for (Row row : rows) {
             row.show(outlook.onGrid().get(row.format.id()));
             row.show(Optional.ofNullable(outlook.senses().get(row.format.id()))
-                    .filter(known -> !model.leftOut().contains(row.format.id())));
+                    .filter(known -> !model.choice().leftOut().contains(row.format.id())));
         }
     }
 
@@ -121,12 +121,12 @@ final class HandoverTable extends GridPane {
     private CheckBox choice(Format format) {
         CheckBox box = new CheckBox(Words.name(format.name()));
         box.setId("deliver-" + format.id());
-        box.setSelected(!model.leftOut().contains(format.id()));
+        box.setSelected(!model.choice().leftOut().contains(format.id()));
         box.setOnAction(event -> {
             if (box.isSelected()) {
-                model.leftOut().remove(format.id());
+                model.choice().leftOut().remove(format.id());
             } else {
-                model.leftOut().add(format.id());
+                model.choice().leftOut().add(format.id());
             }
         });
         GridPane.setValignment(box, VPos.TOP);

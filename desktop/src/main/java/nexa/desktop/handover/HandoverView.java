@@ -23,8 +23,8 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.naming.NameTemplate;
+import nexa.desktop.delivering.HandoverChoice.Meant;
 import nexa.desktop.delivering.HandoverModel;
-import nexa.desktop.delivering.HandoverModel.Meant;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -84,8 +84,8 @@ public final class HandoverView extends StackPane {
         this.table = new HandoverTable(model, actions::files);
         this.run = new HandoverRun(session, model, actions::open, actions.canOpen());
         this.proofs = new ProofStrip(session, loader, fx, this::goTo);
-        this.taken = new Choices<>("taken", Collision.values(), model.collisionProperty());
-        this.meant = new Choices<>("meant", Meant.values(), model.meantProperty());
+        this.taken = new Choices<>("taken", Collision.values(), model.choice().collisionProperty());
+        this.meant = new Choices<>("meant", Meant.values(), model.choice().meantProperty());
         soon.setOnFinished(event -> model.look());
         getStyleClass().add("handover");
         HBox below = new HBox(40, fields(), run);
@@ -99,18 +99,18 @@ public final class HandoverView extends StackPane {
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("sheet-scroll");
         getChildren().add(scroll);
-        model.leftOut().addListener(chosen);
+        model.choice().leftOut().addListener(chosen);
         subscriptions = Subscription.combine(
                 session.briefProperty().subscribe(brief -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()),
                 session.viewProperty().subscribe(view -> refresh()),
-                model.folderProperty().subscribe(path -> refresh()),
-                model.namesProperty().subscribe(template -> refresh()),
-                model.meantProperty().subscribe(which -> refresh()),
+                model.choice().folderProperty().subscribe(path -> refresh()),
+                model.choice().namesProperty().subscribe(template -> refresh()),
+                model.choice().meantProperty().subscribe(which -> refresh()),
                 session.selection().property().subscribe(selected -> refresh()),
                 session.list().photosProperty().subscribe(photos -> refresh()),
-                model.collisionProperty().subscribe(choice -> refresh()),
-                model.alternatesProperty().subscribe(chosen -> refresh()),
+                model.choice().collisionProperty().subscribe(choice -> refresh()),
+                model.choice().alternatesProperty().subscribe(chosen -> refresh()),
                 model.outlookProperty().subscribe(outlook -> showTable()));
     }
 
@@ -121,7 +121,7 @@ public final class HandoverView extends StackPane {
         meant.dispose();
         run.dispose();
         proofs.clear();
-        model.leftOut().removeListener(chosen);
+        model.choice().leftOut().removeListener(chosen);
     }
 
     private static Node title() {
@@ -146,7 +146,7 @@ public final class HandoverView extends StackPane {
     /** Shows only where some are kept. */
     private Node alternates() {
         alternates.setId("handover-alternates");
-        alternates.selectedProperty().bindBidirectional(model.alternatesProperty());
+        alternates.selectedProperty().bindBidirectional(model.choice().alternatesProperty());
         Buttons.explain(alternates, Words.of("handover.alternates.tip"));
         return alternates;
     }
@@ -173,9 +173,10 @@ public final class HandoverView extends StackPane {
 
     private Node folderRow() {
         folder.setId("handover-folder");
-        folder.setText(model.folderProperty().get().toString());
+        folder.setText(model.choice().folderProperty().get().toString());
         folder.setAccessibleText(Words.of("handover.folder.tip"));
-        folder.textProperty().subscribe(text -> TypedPath.of(text).ifPresent(model.folderProperty()::set));
+        folder.textProperty()
+                .subscribe(text -> TypedPath.of(text).ifPresent(model.choice().folderProperty()::set));
         HBox.setHgrow(folder, Priority.ALWAYS);
         Button choose = Buttons.text("handover.folder.choose", this::chooseFolder);
         choose.setMinWidth(USE_PREF_SIZE);
@@ -195,7 +196,7 @@ public final class HandoverView extends StackPane {
 
     private Node namesRow() {
         names.setId("handover-names");
-        names.setText(model.namesProperty().get().text());
+        names.setText(model.choice().namesProperty().get().text());
         names.setAccessibleText(Words.of("handover.names"));
         names.setTooltip(new Tooltip(Words.of("handover.names.tip")));
         names.textProperty().subscribe(text -> showExample());
@@ -208,8 +209,8 @@ public final class HandoverView extends StackPane {
     private void showExample() {
         try {
             NameTemplate typed = new NameTemplate(names.getText());
-            model.namesProperty().set(typed);
-            example.setText(model.example(typed).orElse(""));
+            model.choice().namesProperty().set(typed);
+            example.setText(model.choice().example(typed).orElse(""));
             example.getStyleClass().setAll("label", "note");
         } catch (IllegalArgumentException refused) {
             example.setText(Words.of(refused));
@@ -221,12 +222,17 @@ public final class HandoverView extends StackPane {
     private void refresh() {
         if (session.viewProperty().get() == MainView.HANDOVER) {
             soon.playFromStart();
-            long kept = model.alternates();
+            long kept = model.choice().alternates();
             alternates.setText(Words.of("handover.alternates", kept));
             alternates.setVisible(kept > 0);
             alternates.setManaged(kept > 0);
             for (Meant which : Meant.values()) {
-                meant.word(which, Words.of("handover.meant.count", Words.of("meant", which), model.count(which)));
+                meant.word(
+                        which,
+                        Words.of(
+                                "handover.meant.count",
+                                Words.of("meant", which),
+                                model.choice().count(which)));
             }
             showExample();
             showTable();

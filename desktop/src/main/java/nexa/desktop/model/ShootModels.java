@@ -2,6 +2,7 @@ package nexa.desktop.model;
 
 import java.util.Collection;
 import java.util.concurrent.Executor;
+import nexa.desktop.delivering.HandoverChoice;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.repair.EyeMending;
 import nexa.desktop.repair.Filling;
@@ -63,8 +64,8 @@ public record ShootModels(
                 shelf);
     }
 
-    private static HandoverModel.Around around(Session session) {
-        return new HandoverModel.Around() {
+    private static HandoverChoice.Around around(Session session) {
+        return new HandoverChoice.Around() {
             @Override
             public Collection<Photo> selected() {
                 return session.selection().chosen();

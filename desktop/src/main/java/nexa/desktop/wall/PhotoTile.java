@@ -1,6 +1,5 @@
 package nexa.desktop.wall;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
@@ -34,7 +33,6 @@ import nexa.desktop.widget.Looks;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
-import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
@@ -52,9 +50,6 @@ public final class PhotoTile extends Pane {
     /** What a tile shows that is not in use. */
     private static final Photo NONE = new Photo(0, "", "", new Probe.Unreadable(Trouble.of(Trouble.Kind.MISSING)));
 
-    /** Radius of a mark, in canvas units. */
-    private static final double MARK = 4;
-
     private final ShootModels models;
     private final Session session;
     private final FramePicture picture;
@@ -63,7 +58,7 @@ public final class PhotoTile extends Pane {
     private final Rectangle ground = box("tile-ground");
     private final DrawnPane photoLayer = new PhotoLayer();
     private final FrameNodes frameNodes;
-    private final DrawnPane markLayer = new MarkLayer();
+    private final TileMarks marks;
     private final Label name = new Label();
     private final Label state = new Label();
     private final Label trouble = new Label();
@@ -83,13 +78,14 @@ public final class PhotoTile extends Pane {
         this.models = models;
         this.session = models.session();
         this.said = new TileWords(models);
+        this.marks = new TileMarks(models);
         this.picture = new FramePicture(session.shoot(), loader, fx, this::arrived);
         getStyleClass().add("photo-tile");
         name.getStyleClass().add("tile-name");
         state.getStyleClass().add("tile-state");
         trouble.getStyleClass().add("tile-trouble");
         trouble.setWrapText(true);
-        getChildren().addAll(ring, ground, photoLayer, frameNodes, markLayer, trouble, name, state);
+        getChildren().addAll(ring, ground, photoLayer, frameNodes, marks, trouble, name, state);
         setAccessibleRole(AccessibleRole.LIST_ITEM);
         setFocusTraversable(false);
         setManaged(false); // the Wall places it
@@ -206,11 +202,7 @@ public final class PhotoTile extends Pane {
             photoLayer.redraw();
         }
         showFrame();
-        boolean marked = hasMarks();
-        markLayer.setVisible(marked); // nothing to lay over the photo is the usual case, and the fastest
-        if (marked) {
-            markLayer.redraw();
-        }
+        marks.show(picture.pixels().isPresent() ? photo : NONE);
     }
 
     private void showFrame() {
@@ -222,13 +214,6 @@ public final class PhotoTile extends Pane {
         if (shows) {
             frameNodes.show(view(space().orElseThrow(), width, height), frame.orElseThrow(), width, height);
         }
-    }
-
-    private boolean hasMarks() {
-        return picture.pixels().isPresent()
-                && (!session.framing(photo).marks().isEmpty()
-                        || session.carry().planProperty().get().containsKey(photo)
-                        || models.marking().proposalsProperty().get().containsKey(photo));
     }
 
     private void refresh() {
@@ -267,7 +252,7 @@ public final class PhotoTile extends Pane {
         frameNodes.setLayoutX(RING); // relocating a group counts from what it holds
         frameNodes.setLayoutY(RING);
         showFrame();
-        markLayer.resizeRelocate(RING, RING, width, height);
+        marks.resizeRelocate(RING, RING, width, height);
         trouble.resizeRelocate(RING, RING, width, height);
         name.setVisible(caption > 0);
         state.setVisible(caption > 0);
@@ -292,7 +277,7 @@ public final class PhotoTile extends Pane {
                 .map(view -> new LevelView(view.originX() + RING, view.originY() + RING, view.scale()));
     }
 
-    private static LevelView view(PhotoSpace space, double width, double height) {
+    static LevelView view(PhotoSpace space, double width, double height) {
         return LevelView.fitting(space.extent(), 0, 0, width, height);
     }
 
@@ -315,28 +300,6 @@ public final class PhotoTile extends Pane {
                     canvas.fillRect(0, 0, width, height);
                 }
             });
-        }
-    }
-
-    /** Marks, and what a carry would make of the photo. */
-    private final class MarkLayer extends DrawnPane {
-        @Override
-        public void draw(GraphicsContext canvas, double width, double height) {
-            if (hasMarks()) {
-                space().ifPresent(space -> draw(canvas, view(space, width, height), space));
-            }
-        }
-
-        private void draw(GraphicsContext canvas, LevelView view, PhotoSpace space) {
-            PhotoPainter painter = new PhotoPainter(canvas, view);
-            session.format().ifPresent(format -> Optional.ofNullable(
-                            session.carry().planProperty().get().get(photo))
-                    .ifPresent(carried -> Ghost.draw(canvas, view, space, carried, format, session)));
-            painter.marks(session.framing(photo).marks().in(space), MARK, false);
-            Map<Photo, Suggestion> proposals =
-                    models.marking().proposalsProperty().get();
-            Optional.ofNullable(proposals.get(photo))
-                    .ifPresent(proposed -> painter.marks(proposed.marks().in(space), MARK, true));
         }
     }
 

@@ -29,8 +29,8 @@ class HandoverModelTest {
         Deque<Runnable> work = new ArrayDeque<>();
         try (Shoot shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")))) {
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
-            HandoverModel model = new HandoverModel(shoot, mock(HandoverModel.Around.class), work::add, Runnable::run);
-            model.folderProperty().set(base.resolve("out"));
+            HandoverModel model = new HandoverModel(shoot, mock(HandoverChoice.Around.class), work::add, Runnable::run);
+            model.choice().folderProperty().set(base.resolve("out"));
             model.start();
             model.dispose();
             assertEquals(1, work.size());

@@ -1,0 +1,99 @@
+package nexa.desktop;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.Executor;
+import nexa.desktop.pane.FirstStartView;
+import nexa.shoot.DemoShoot;
+import nexa.shoot.Shoot;
+import nexa.shoot.exchange.BriefFile;
+import nexa.shoot.exchange.Shelf;
+import nexa.words.Words;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** What the window says and can do while no shoot is open. */
+final class StartScreen {
+    private static final Logger LOG = LoggerFactory.getLogger(StartScreen.class);
+
+    private final MainWindow window;
+    private final Shelf shelf;
+    private final Executor work;
+    private final Executor fx;
+    private FirstStartView view;
+
+    /**
+     * @param work reads files, off the interface's thread
+     * @param fx the interface's thread
+     */
+    StartScreen(MainWindow window, Shelf shelf, Executor work, Executor fx) {
+        this.window = window;
+        this.shelf = shelf;
+        this.work = work;
+        this.fx = fx;
+        this.view = anew();
+    }
+
+    FirstStartView view() {
+        return view;
+    }
+
+    /** Makes the view anew, as when its words change. */
+    FirstStartView anew() {
+        view = new FirstStartView(window::openAnother, window::openDemo);
+        return view;
+    }
+
+    /** Says that a shoot is on its way. */
+    void opening(Path folder) {
+        view.showOpening(String.valueOf(folder.getFileName() == null ? folder : folder.getFileName()));
+    }
+
+    /** Says why a place could not be opened. */
+    Void failed(Path place, Throwable failed) {
+        Throwable cause = failed instanceof CompletionException wrapped && wrapped.getCause() != null
+                ? wrapped.getCause()
+                : failed;
+        LOG.warn("{} can't be opened", place, cause);
+        view.showFailure(Words.of(cause));
+        return null;
+    }
+
+    /** Its edits were stored or given up before; what failed now came after them. */
+    Void unstored(Shoot shoot, Throwable failed) {
+        LOG.error("{} was not stored wholly", shoot.folder(), failed);
+        view.showFailure(Words.of("start.unstored", shoot.name()));
+        return null;
+    }
+
+    /** Puts a brief's formats on the shelf, from where any shoot can have them. */
+    CompletableFuture<Void> takeBrief(Path file) {
+        return CompletableFuture.supplyAsync(() -> read(() -> BriefFile.readNamed(file)), work)
+                .thenAcceptAsync(
+                        brief -> {
+                            shelf.keep(brief);
+                            view.show(Words.of(
+                                    "start.brief", brief.name(), brief.formats().size()));
+                        },
+                        fx)
+                .exceptionallyAsync(failed -> failed(file, failed), fx);
+    }
+
+    /** Opens a fresh copy of the demo shoot with only its first photos. */
+    CompletableFuture<Void> openDemo(int photos) {
+        view.showOpening(DemoShoot.NAME);
+        return CompletableFuture.supplyAsync(() -> read(() -> DemoShoot.freshCopy(photos)), work)
+                .thenComposeAsync(window::open, fx)
+                .exceptionallyAsync(failed -> failed(Path.of(DemoShoot.NAME), failed), fx);
+    }
+
+    private static <T> T read(Callable<T> file) {
+        try {
+            return file.call();
+        } catch (Exception failed) { // told as the future's failure
+            throw new CompletionException(failed);
+        }
+    }
+}
