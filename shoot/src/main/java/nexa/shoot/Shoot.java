@@ -1,8 +1,6 @@
 package nexa.shoot;
 
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -19,7 +17,6 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Derivation;
@@ -33,15 +30,12 @@ import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
-import nexa.imaging.file.ToldException;
 import nexa.imaging.preview.PreviewMaker;
-import nexa.shoot.disk.UnpackedSqlite;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.edit.History;
 import nexa.shoot.guard.WriteGuard;
-import nexa.shoot.photo.Joining;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.DeliveredFiles;
@@ -105,15 +99,12 @@ public final class Shoot implements Framings, AutoCloseable {
     private final WarningMemo warnings = new WarningMemo();
     private volatile Brief brief;
 
-    /** What opening found; whole if that is all there is. */
-    private record Scanned(List<StoredPhoto> photos, boolean whole, int others, Map<String, String> companions) {}
-
-    private Shoot(
+    Shoot(
             Path folder,
             ShootFiles files,
             Store store,
             DeliveredFiles delivered,
-            Scanned scanned,
+            ShootOpening.Scanned scanned,
             Locations locations,
             PhotoCodecs codecs)
             throws IOException {
@@ -177,59 +168,7 @@ public final class Shoot implements Framings, AutoCloseable {
      */
     public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience, PhotoCodecs codecs)
             throws IOException {
-        Path real = checked(folder);
-        UnpackedSqlite.keptIn(locations.cache());
-        ShootFiles files = ShootFiles.open(real, locations, patience);
-        Store store = files.opened().store();
-        try {
-            List<StoredPhoto> known = store.photos();
-            DeliveredFiles delivered =
-                    new DeliveredFiles(real, store.deliveries(), names(known), DeliverySeal.ofUser(locations.data()));
-            Scanned scanned = scan(
-                    real,
-                    store,
-                    new Recognition(
-                            real,
-                            known,
-                            codecs,
-                            RawPicture.of(Optional.ofNullable(store.settings().get(RawPicture.SETTING)))),
-                    delivered,
-                    files.mayWrite(),
-                    mostNew);
-            Shoot shoot = new Shoot(real, files, store, delivered, scanned, locations, codecs);
-            shoot.joinPairs(known);
-            return shoot;
-        } catch (IOException | RuntimeException failed) {
-            try (files) {
-                store.close();
-            }
-            throw failed;
-        }
-    }
-
-    /** Both files of a pair may have been photos: then what was asked of either is asked of the one that shows, in one step. */
-    private void joinPairs(List<StoredPhoto> known) {
-        if (companions.isEmpty()) {
-            return;
-        }
-        Map<String, StoredPhoto> byFile =
-                known.stream().collect(Collectors.toMap(each -> each.photo().file(), each -> each));
-        List<FramingChange> changes = new ArrayList<>();
-        for (Photo photo : photos) {
-            StoredPhoto other = byFile.get(companions.getOrDefault(photo.file(), ""));
-            if (other != null
-                    && other.photo().id() != photo.id()
-                    && !other.framing().equals(Framing.UNTOUCHED)) {
-                Framing before = framing(photo);
-                Framing joined =
-                        Joining.of(before, other.framing(), other.photo().name(), brief);
-                changes.add(new FramingChange(photo.id(), before, joined));
-                changes.add(new FramingChange(other.photo().id(), other.framing(), Framing.UNTOUCHED));
-            }
-        }
-        if (mayEdit()) {
-            apply(new Edit("edit.pairs", changes, null));
-        }
+        return ShootOpening.open(folder, locations, mostNew, patience, codecs);
     }
 
     /** The other file of a photo's pair, relative to the folder; empty if it has none. */
@@ -237,24 +176,10 @@ public final class Shoot implements Framings, AutoCloseable {
         return Optional.ofNullable(companions.get(photo.file()));
     }
 
-    private static Set<String> names(List<StoredPhoto> known) {
-        return known.stream().map(photo -> photo.photo().file()).collect(Collectors.toSet());
-    }
-
     private static Map<String, FoundFile> byFile(List<FoundFile> found) {
         Map<String, FoundFile> byFile = new HashMap<>();
         found.forEach(file -> byFile.put(file.file(), file));
         return byFile;
-    }
-
-    private static Path checked(Path folder) throws IOException {
-        if (!Files.exists(folder)) {
-            throw new ToldException("told.shoot.no-folder", folder);
-        }
-        if (!Files.isDirectory(folder)) {
-            throw new NotDirectoryException(folder + " is not a folder");
-        }
-        return folder.toRealPath();
     }
 
     /**
@@ -287,7 +212,8 @@ public final class Shoot implements Framings, AutoCloseable {
         looked = all;
         boolean incoming = whole;
         whole = whole || !seen.more();
-        return new Arrivals(mayEdit() ? saver.store(news) : withPassingIds(news, passingIds), incoming, seen.more());
+        return new Arrivals(
+                mayEdit() ? saver.store(news) : ShootOpening.withPassingIds(news, passingIds), incoming, seen.more());
     }
 
     /** Shows what a look found, on the thread that edits. */
@@ -308,28 +234,6 @@ public final class Shoot implements Framings, AutoCloseable {
         }
     }
 
-    private static Scanned scan(
-            Path folder, Store store, Recognition recognition, DeliveredFiles delivered, boolean save, int mostNew)
-            throws IOException {
-        Map<String, FoundFile> before = recognition.known();
-        PairShown pairs = PairShown.of(Optional.ofNullable(store.settings().get(PairShown.SETTING)));
-        FolderFiles seen = FolderFiles.of(folder, delivered, pairs, before, file -> true, mostNew);
-        try {
-            Recognition.Result result = recognition.recognise(seen.found(), seen.companions());
-            Collection<Delivered> compared = delivered.compared();
-            if (save && !compared.isEmpty()) {
-                store.saveDeliveries(compared);
-            }
-            List<StoredPhoto> changed =
-                    save ? store.save(result.changed()) : withPassingIds(result.changed(), new AtomicLong(-1));
-            return new Scanned(
-                    inOrder(seen.found(), result.unchanged(), changed), !seen.more(), seen.others(), seen.companions());
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new ToldException(Told.of("told.shoot.opening-was-stopped", folder), stopped);
-        }
-    }
-
     private RawPicture usualOfRaw() {
         return RawPicture.of(setting(RawPicture.SETTING));
     }
@@ -339,27 +243,6 @@ public final class Shoot implements Framings, AutoCloseable {
         if (mayEdit() && !compared.isEmpty()) {
             saver.saveDeliveries(compared);
         }
-    }
-
-    /** A second program may not store new photos; they get ids that no stored photo has. */
-    private static List<StoredPhoto> withPassingIds(List<StoredPhoto> changed, AtomicLong ids) {
-        List<StoredPhoto> numbered = new ArrayList<>();
-        for (StoredPhoto each : changed) {
-            Photo photo = each.photo();
-            long id = photo.id() == 0 ? ids.getAndDecrement() : photo.id();
-            numbered.add(new StoredPhoto(
-                    new Photo(id, photo.file(), photo.fingerprint(), photo.probe()), each.found(), each.framing()));
-        }
-        return numbered;
-    }
-
-    private static List<StoredPhoto> inOrder(
-            List<FoundFile> found, List<StoredPhoto> unchanged, List<StoredPhoto> changed) {
-        Map<String, Integer> places = new HashMap<>();
-        found.forEach(file -> places.put(file.file(), places.size()));
-        return Stream.concat(unchanged.stream(), changed.stream())
-                .sorted(Comparator.comparing(each -> places.get(each.photo().file())))
-                .toList();
     }
 
     public Path folder() {
