@@ -1,6 +1,6 @@
 package nexa.core.fit;
 
-import nexa.core.geometry.Point;
+import nexa.core.outline.Sides;
 
 /**
  * Centres on one side of a line: x·nx + y·ny ≥ offset + size · reach, for frames of a given size factor. The larger the
@@ -11,15 +11,17 @@ import nexa.core.geometry.Point;
  */
 record HalfPlane(double nx, double ny, double offset, double reach) {
 
-    /** Where frames lie wholly to the right of a line, as seen along it with y down. */
-    static HalfPlane rightOf(Point from, Point to, double halfWidth, double halfHeight) {
-        double right = to.x() - from.x();
-        double down = to.y() - from.y();
-        double length = Math.sqrt(right * right + down * down);
-        double nx = -down / length;
-        double ny = right / length;
-        return new HalfPlane(
-                nx, ny, nx * from.x() + ny * from.y(), Math.abs(nx) * halfWidth + Math.abs(ny) * halfHeight);
+    /** Where frames lie wholly to the right of a side, as seen along it with y down. */
+    static HalfPlane rightOf(Sides sides, int side, double halfWidth, double halfHeight) {
+        double nx = sides.nx(side);
+        double ny = sides.ny(side);
+        return new HalfPlane(nx, ny, sides.offset(side), Math.abs(nx) * halfWidth + Math.abs(ny) * halfHeight);
+    }
+
+    /** Where frames lie wholly to the left of a side. */
+    static HalfPlane leftOf(Sides sides, int side, double halfWidth, double halfHeight) {
+        HalfPlane right = rightOf(sides, side, halfWidth, halfHeight);
+        return new HalfPlane(-right.nx, -right.ny, -right.offset, right.reach);
     }
 
     /** How far outside a centre is; negative inside. */

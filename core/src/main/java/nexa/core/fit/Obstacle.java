@@ -3,7 +3,6 @@ package nexa.core.fit;
 import java.util.ArrayList;
 import java.util.List;
 import nexa.core.geometry.Frame;
-import nexa.core.geometry.Point;
 import nexa.core.outline.Region;
 
 /**
@@ -23,10 +22,8 @@ record Obstacle(List<HalfPlane> exits) {
         List<HalfPlane> exits =
                 box(Math.min(ax, bx), Math.min(ay, by), Math.max(ax, bx), Math.max(ay, by), halfWidth, halfHeight);
         if (ax != bx && ay != by) {
-            Point a = new Point(ax, ay);
-            Point b = new Point(bx, by);
-            exits.add(HalfPlane.rightOf(a, b, halfWidth, halfHeight));
-            exits.add(HalfPlane.rightOf(b, a, halfWidth, halfHeight));
+            exits.add(HalfPlane.rightOf(region.sides(), side, halfWidth, halfHeight));
+            exits.add(HalfPlane.leftOf(region.sides(), side, halfWidth, halfHeight));
         }
         return new Obstacle(exits);
     }

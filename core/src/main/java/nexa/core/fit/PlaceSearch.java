@@ -3,12 +3,12 @@ package nexa.core.fit;
 import java.util.Comparator;
 import java.util.List;
 import java.util.PriorityQueue;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tolerance;
 import nexa.core.outline.Region;
+import nexa.core.outline.Sides;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -32,12 +32,8 @@ final class PlaceSearch {
     private final Frame wish;
     private final double halfWidth;
     private final double halfHeight;
-    private final HalfPlane[] hull;
-
-    /** The region's corners, the first of them again at the end. */
-    private final double[] xs;
-
-    private final double[] ys;
+    private final Sides sides;
+    private final Sides hull;
     private final PriorityQueue<Candidate> waiting =
             new PriorityQueue<>(Comparator.comparingDouble((Candidate candidate) -> -candidate.place.size)
                     .thenComparingDouble(Candidate::apart));
@@ -57,13 +53,8 @@ final class PlaceSearch {
         this.wish = wish;
         halfWidth = wish.width() / 2;
         halfHeight = wish.height() / 2;
-        xs = IntStream.rangeClosed(0, region.size()).mapToDouble(region::x).toArray();
-        ys = IntStream.rangeClosed(0, region.size()).mapToDouble(region::y).toArray();
-        List<Point> corners = region.hull();
-        hull = new HalfPlane[corners.size()];
-        for (int i = 0; i < hull.length; i++) {
-            hull[i] = HalfPlane.rightOf(corners.get(i), corners.get((i + 1) % hull.length), halfWidth, halfHeight);
-        }
+        sides = region.sides();
+        hull = region.hullSides();
     }
 
     /** The largest size of at most the wish's, and of its places the nearest but for rounding. */
@@ -158,16 +149,20 @@ final class PlaceSearch {
 
     /** The side of the hull that a frame crosses farthest; null if it crosses none. Frames cross no side of the hull. */
     private @Nullable HalfPlane crossed(double x, double y, double size) {
+        double reachX = halfWidth * size;
+        double reachY = halfHeight * size;
         double most = TOUCHING;
-        HalfPlane farthest = null;
-        for (HalfPlane inside : hull) {
-            double depth = inside.depth(x, y, size);
+        int farthest = -1;
+        for (int side = 0; side < hull.count(); side++) {
+            double nx = hull.nx(side);
+            double ny = hull.ny(side);
+            double depth = hull.offset(side) + Math.abs(nx) * reachX + Math.abs(ny) * reachY - (x * nx + y * ny);
             if (depth > most) {
                 most = depth;
-                farthest = inside;
+                farthest = side;
             }
         }
-        return farthest;
+        return farthest < 0 ? null : HalfPlane.rightOf(hull, farthest, halfWidth, halfHeight);
     }
 
     /** The side whose obstacle a centre lies deepest in; -1 if it is in none. */
@@ -176,37 +171,42 @@ final class PlaceSearch {
         double reachY = halfHeight * size - TOUCHING;
         double most = 0;
         int deepest = -1;
-        double bx = xs[0] - x;
-        double by = ys[0] - y;
-        for (int side = 0; side < xs.length - 1; side++) {
+        double bx = sides.x(0) - x;
+        double by = sides.y(0) - y;
+        for (int side = 0; side < sides.count(); side++) {
             double ax = bx;
             double ay = by;
-            bx = xs[side + 1] - x;
-            by = ys[side + 1] - y;
+            bx = sides.x(side + 1) - x;
+            by = sides.y(side + 1) - y;
+            if (isBeside(ax, bx, reachX - most) || isBeside(ay, by, reachY - most)) {
+                continue; // the usual case, and fast
+            }
             double depth = Math.min(
-                    Math.min(reachX + Math.max(ax, bx), reachX - Math.min(ax, bx)),
-                    Math.min(reachY + Math.max(ay, by), reachY - Math.min(ay, by)));
+                    slanted(side, ax, ay, reachX, reachY),
+                    Math.min(
+                            Math.min(reachX + Math.max(ax, bx), reachX - Math.min(ax, bx)),
+                            Math.min(reachY + Math.max(ay, by), reachY - Math.min(ay, by))));
             if (depth > most) {
-                depth = Math.min(depth, slanted(ax, ay, bx, by, reachX, reachY));
-                if (depth > most) {
-                    most = depth;
-                    deepest = side;
-                }
+                most = depth;
+                deepest = side;
             }
         }
         return deepest;
     }
 
+    /** Whether a piece from a to b lies on one side of all that is nearer than a reach. */
+    private static boolean isBeside(double a, double b, double reach) {
+        return a >= reach && b >= reach || a <= -reach && b <= -reach;
+    }
+
     /** How deep a centre is along the side's own normal. */
-    private static double slanted(double ax, double ay, double bx, double by, double reachX, double reachY) {
-        double normalX = by - ay;
-        double normalY = ax - bx;
-        double length = Math.sqrt(normalX * normalX + normalY * normalY);
-        if (length == 0) {
+    private double slanted(int side, double ax, double ay, double reachX, double reachY) {
+        if (sides.isPoint(side)) {
             return Double.POSITIVE_INFINITY;
         }
-        double reach = Math.abs(normalX) * reachX + Math.abs(normalY) * reachY;
-        return (reach - Math.abs(normalX * ax + normalY * ay)) / length;
+        double nx = sides.nx(side);
+        double ny = sides.ny(side);
+        return Math.abs(nx) * reachX + Math.abs(ny) * reachY - Math.abs(nx * ax + ny * ay);
     }
 
     /** No side is in the way and yet the frame is outside: so is all that it can grow to until it meets one. */

@@ -12,6 +12,9 @@ import nexa.core.geometry.Tolerance;
  * <p>A side that the anchor lies on stays put, and what lies along it or behind it is never met.
  */
 final class GrowingFrame {
+    /** More than rounding of a few products does, relatively. */
+    private static final double ROUNDING = 1e-12;
+
     private final Point anchor;
     private final double left;
     private final double right;
@@ -35,12 +38,37 @@ final class GrowingFrame {
         return Math.abs(side) <= Tolerance.LENGTH ? 0 : side;
     }
 
+    /**
+     * The factor at which the first corner of an outline is met, hardly more; infinite where sides stay put, as then corners may
+     * never be met.
+     */
+    double meetsCorners(Sides sides) {
+        if (left >= 0 || right <= 0 || top >= 0 || bottom <= 0) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double toLeft = 1 / left;
+        double toRight = 1 / right;
+        double toTop = 1 / top;
+        double toBottom = 1 / bottom;
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < sides.count(); i++) {
+            double x = sides.x(i) - anchor.x();
+            double y = sides.y(i) - anchor.y();
+            double factor = Math.max(x * (x < 0 ? toLeft : toRight), y * (y < 0 ? toTop : toBottom));
+            least = Math.min(least, factor);
+        }
+        return least * (1 + ROUNDING);
+    }
+
     /** The factor at which a piece of an outline is met, or {@code least} if that is smaller. */
     double meets(double fromX, double fromY, double toX, double toY, double least) {
         double ax = fromX - anchor.x();
         double ay = fromY - anchor.y();
         double bx = toX - anchor.x();
         double by = toY - anchor.y();
+        if (liesBeyond(ax, bx, right, left, least) || liesBeyond(ay, by, bottom, top, least)) {
+            return least;
+        }
         double from = 0;
         double to = 1;
         if (left == 0 || right == 0 || top == 0 || bottom == 0) {
@@ -65,9 +93,6 @@ final class GrowingFrame {
         }
         fill(starts, ax, ay);
         fill(ends, bx, by);
-        if (neverBelow(least)) {
-            return least;
-        }
         double best = Math.min(largest(from), largest(to));
         for (int i = 0; i < 4; i++) {
             for (int j = 0; j < i; j++) {
@@ -87,14 +112,11 @@ final class GrowingFrame {
         factors[3] = factor(y, bottom);
     }
 
-    /** Whether the whole piece is met later, told by one of the four functions alone. */
-    private boolean neverBelow(double least) {
-        for (int i = 0; i < 4; i++) {
-            if (Math.min(starts[i], ends[i]) >= least) {
-                return true;
-            }
-        }
-        return false;
+    /** Whether a whole piece is met later than at a factor, told by one of two opposite sides of the frame alone. */
+    private static boolean liesBeyond(double a, double b, double high, double low, double factor) {
+        double highest = high * factor;
+        double lowest = low * factor;
+        return high > 0 && a >= highest && b >= highest || low < 0 && a <= lowest && b <= lowest;
     }
 
     /** Leaves of a part of the way what is not negative. */

@@ -1,7 +1,7 @@
 package nexa.core.outline;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -17,9 +17,10 @@ public final class Region implements Outline {
     /** Shorter sides, in long edges, are pieces of a curve and nothing that a frame should be drawn to. */
     private static final double WHOLE_SIDE = 0.1;
 
-    private final double[] xs;
-    private final double[] ys;
+    private final Sides sides;
     private final List<Point> hull;
+    private final Sides hullSides;
+    private final Frame bounds;
     private final Point middle;
 
     /** About the photo's centre. */
@@ -35,9 +36,12 @@ public final class Region implements Outline {
         if (corners.size() < 3 || corners.stream().anyMatch(p -> !Double.isFinite(p.x() + p.y()))) {
             throw new IllegalArgumentException("Not an outline: " + corners);
         }
-        xs = corners.stream().mapToDouble(Point::x).toArray();
-        ys = corners.stream().mapToDouble(Point::y).toArray();
+        sides = new Sides(corners);
         hull = ConvexHull.of(corners);
+        hullSides = new Sides(hull);
+        DoubleSummaryStatistics across = corners.stream().mapToDouble(Point::x).summaryStatistics();
+        DoubleSummaryStatistics down = corners.stream().mapToDouble(Point::y).summaryStatistics();
+        bounds = Frame.between(new Point(across.getMin(), down.getMin()), new Point(across.getMax(), down.getMax()));
         this.middle = middle;
     }
 
@@ -46,18 +50,28 @@ public final class Region implements Outline {
         return middle;
     }
 
+    /** Its sides; each goes from the corner of its number to the next. */
+    public Sides sides() {
+        return sides;
+    }
+
+    /** The sides of its hull, with normals that point inwards. */
+    public Sides hullSides() {
+        return hullSides;
+    }
+
     /** How many corners, and so how many sides. */
     public int size() {
-        return xs.length;
+        return sides.count();
     }
 
     /** @param corner 0 to one less than {@link #size}; the size itself is the first corner again */
     public double x(int corner) {
-        return xs[corner == xs.length ? 0 : corner];
+        return sides.x(corner);
     }
 
     public double y(int corner) {
-        return ys[corner == ys.length ? 0 : corner];
+        return sides.y(corner);
     }
 
     @Override
@@ -67,16 +81,12 @@ public final class Region implements Outline {
 
     @Override
     public List<Point> corners() {
-        return IntStream.range(0, size()).mapToObj(i -> new Point(xs[i], ys[i])).toList();
+        return IntStream.range(0, size()).mapToObj(i -> new Point(x(i), y(i))).toList();
     }
 
     /** The smallest frame that contains the region. */
     public Frame bounds() {
-        double left = Arrays.stream(xs).min().orElseThrow();
-        double right = Arrays.stream(xs).max().orElseThrow();
-        double top = Arrays.stream(ys).min().orElseThrow();
-        double bottom = Arrays.stream(ys).max().orElseThrow();
-        return Frame.between(new Point(left, top), new Point(right, bottom));
+        return bounds;
     }
 
     @Override
@@ -88,9 +98,9 @@ public final class Region implements Outline {
     private boolean covers(Point p) {
         boolean inside = false;
         for (int i = 0; i < size(); i++) {
-            double ya = ys[i];
+            double ya = y(i);
             double yb = y(i + 1);
-            if (ya > p.y() != yb > p.y() && p.x() < xs[i] + (p.y() - ya) / (yb - ya) * (x(i + 1) - xs[i])) {
+            if (ya > p.y() != yb > p.y() && p.x() < x(i) + (p.y() - ya) / (yb - ya) * (x(i + 1) - x(i))) {
                 inside = !inside;
             }
         }
@@ -101,7 +111,7 @@ public final class Region implements Outline {
     private double distance(Point p) {
         double nearest = Double.POSITIVE_INFINITY;
         for (int i = 0; i < size(); i++) {
-            Point from = new Point(xs[i], ys[i]);
+            Point from = new Point(x(i), y(i));
             Point along = new Point(x(i + 1) - from.x(), y(i + 1) - from.y());
             Point to = p.minus(from);
             double square = along.x() * along.x() + along.y() * along.y();
@@ -131,8 +141,8 @@ public final class Region implements Outline {
      * of their normals (C. Ericson, Real-Time Collision Detection, 2005, section 5.2.1).
      */
     private boolean crosses(int side, double centreX, double centreY, double halfWidth, double halfHeight) {
-        double ax = xs[side] - centreX;
-        double ay = ys[side] - centreY;
+        double ax = x(side) - centreX;
+        double ay = y(side) - centreY;
         double bx = x(side + 1) - centreX;
         double by = y(side + 1) - centreY;
         if (Math.max(ax, bx) <= -halfWidth
@@ -150,9 +160,9 @@ public final class Region implements Outline {
     @Override
     public double growth(Frame frame, Point anchor) {
         GrowingFrame growing = new GrowingFrame(frame, anchor);
-        double least = Double.POSITIVE_INFINITY;
+        double least = growing.meetsCorners(sides);
         for (int i = 0; i < size(); i++) {
-            least = growing.meets(xs[i], ys[i], x(i + 1), y(i + 1), least);
+            least = growing.meets(x(i), y(i), x(i + 1), y(i + 1), least);
         }
         return least;
     }
@@ -167,8 +177,8 @@ public final class Region implements Outline {
         double least = Double.POSITIVE_INFINITY;
         for (int i = 0; i < size(); i++) {
             double ahead = across
-                    ? ahead(xs[i], ys[i], x(i + 1), y(i + 1), oneEnd.x(), oneEnd.y(), otherEnd.y(), length)
-                    : ahead(ys[i], xs[i], y(i + 1), x(i + 1), oneEnd.y(), oneEnd.x(), otherEnd.x(), length);
+                    ? ahead(x(i), y(i), x(i + 1), y(i + 1), oneEnd.x(), oneEnd.y(), otherEnd.y(), length)
+                    : ahead(y(i), x(i), y(i + 1), x(i + 1), oneEnd.y(), oneEnd.x(), otherEnd.x(), length);
             least = Math.min(least, ahead);
         }
         return least / Math.abs(length);
@@ -211,14 +221,14 @@ public final class Region implements Outline {
     private double signedArea() {
         double sum = 0;
         for (int i = 0; i < size(); i++) {
-            sum += xs[i] * y(i + 1) - x(i + 1) * ys[i];
+            sum += x(i) * y(i + 1) - x(i + 1) * y(i);
         }
         return sum / 2;
     }
 
     /** A corner between its two sides moved to their left by a distance. */
     private Point pushed(int corner, double distance) {
-        Point there = new Point(xs[corner], ys[corner]);
+        Point there = new Point(x(corner), y(corner));
         int before = (corner + size() - 1) % size();
         Point one = leftOf(before);
         Point other = leftOf(corner);
@@ -228,7 +238,7 @@ public final class Region implements Outline {
 
     /** The unit normal to the left of a side as seen along it; nought if the side has no length. */
     private Point leftOf(int side) {
-        Point along = new Point(x(side + 1) - xs[side], y(side + 1) - ys[side]);
+        Point along = new Point(x(side + 1) - x(side), y(side + 1) - y(side));
         double length = along.length();
         return length == 0 ? Point.ORIGIN : new Point(along.y() / length, -along.x() / length);
     }
@@ -259,15 +269,12 @@ public final class Region implements Outline {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Region region
-                && Arrays.equals(xs, region.xs)
-                && Arrays.equals(ys, region.ys)
-                && middle.equals(region.middle);
+        return other instanceof Region region && sides.equals(region.sides) && middle.equals(region.middle);
     }
 
     @Override
     public int hashCode() {
-        return 31 * Arrays.hashCode(xs) + Arrays.hashCode(ys);
+        return sides.hashCode();
     }
 
     @Override
