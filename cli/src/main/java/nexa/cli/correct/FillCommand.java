@@ -102,10 +102,7 @@ public final class FillCommand extends ShootCommand {
     private boolean add(Shoot shoot, Rows rows, Photo photo, Format format) throws IOException {
         Frame frame = shoot.frame(photo, format).orElseThrow();
         double blank = Blank.share(shoot.space(photo).orElseThrow().outline(), frame);
-        Fill fill = shoot.framing(photo)
-                .crop(format)
-                .map(crop -> crop.fill(format))
-                .orElse(format.files().fill());
+        Fill fill = shoot.framing(photo).fill(format);
         Rows.Row row = rows.add()
                 .with("photo", photo.file())
                 .with("format", format.name())

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Tilt;
 import nexa.core.mark.Marks;
 import nexa.core.overlay.OverlayChoice;
@@ -43,6 +44,11 @@ public record Framing(
 
     public Optional<Crop> crop(Format format) {
         return Optional.ofNullable(crops.get(format.id()));
+    }
+
+    /** What goes into a format's blank: the crop's own fill, else the format's. */
+    public Fill fill(Format format) {
+        return crop(format).map(crop -> crop.fill(format)).orElse(format.files().fill());
     }
 
     public Framing withPose(Pose other) {

@@ -261,16 +261,27 @@ public final class FormatCard extends VBox {
 
     /** What the picture was last drawn of: a frame of another format leaves this card as it is. */
     private record Drawn(
-            Optional<Frame> frame, Optional<PhotoSpace> space, Optional<ScreenPhoto> pixels, boolean live) {}
+            Optional<Frame> frame,
+            Optional<PhotoSpace> space,
+            Optional<ScreenPhoto> pixels,
+            Optional<ScreenPhoto> filled,
+            boolean live) {}
 
     private void refresh() {
-        Drawn now = new Drawn(
-                session.moment().frame(format), session.space(), session.space().flatMap(picture::corrected), live());
+        Drawn now = now();
         note.setText(isOfOnePhoto() ? stateWords() : progressWords());
         if (!now.equals(drawn)) {
             drawn = now;
             reshape();
         }
+    }
+
+    private Drawn now() {
+        Optional<Frame> frame = session.moment().frame(format);
+        Optional<PhotoSpace> space = session.space();
+        Optional<ScreenPhoto> filled = frame.flatMap(
+                f -> space.flatMap(s -> picture.filled(s, f, session.framing().fill(format))));
+        return new Drawn(frame, space, space.flatMap(picture::corrected), filled, live());
     }
 
     private void reshape() {
@@ -333,13 +344,12 @@ public final class FormatCard extends VBox {
         public void draw(GraphicsContext canvas, double width, double height) {
             canvas.setFill(live() ? Color.gray(0.82) : Color.WHITE);
             canvas.fillRect(0, 0, width, height);
-            Optional<ScreenPhoto> pixels = picture.pixels();
-            if (live() && pixels.isPresent()) {
+            if (live()) {
                 Frame frame = session.moment().frame(format).orElseThrow();
                 PhotoSpace space = session.space().orElseThrow();
-                new PhotoPainter(canvas, LevelView.filling(frame, width, height))
-                        .photo(picture.corrected(space).orElse(pixels.get()), space);
-            } else if (!live()) {
+                PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
+                picture.draw(painter, space, frame, session.framing().fill(format));
+            } else {
                 canvas.setStroke(Color.gray(0.66));
                 canvas.strokeRect(0.5, 0.5, width - 1, height - 1);
             }

@@ -161,7 +161,11 @@ public final class ResultTile extends Pane {
             PhotoSpace space = new PhotoSpace(
                     photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
             PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
-            painter.photo(picture.corrected(space).orElse(pixels), space);
+            picture.draw(
+                    painter,
+                    space,
+                    frame,
+                    session.framing(photo).fill(session.format().orElseThrow()));
             painter.overlay(
                     frame,
                     strokes.strokes(

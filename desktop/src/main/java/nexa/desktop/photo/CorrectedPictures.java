@@ -10,9 +10,13 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.function.Supplier;
+import nexa.core.fill.Fill;
+import nexa.core.geometry.Frame;
 import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.fill.FilledRaster;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.CorrectedRaster;
 
@@ -26,8 +30,19 @@ public final class CorrectedPictures {
     /** While a correction is scrubbed, small pictures of it follow so often; the processors are needed for the large one. */
     private static final long APART = Duration.ofMillis(200).toNanos();
 
-    /** @param whole else as shot, only its colours corrected */
-    private record Key(Raster plain, Correction correction, boolean whole) {}
+    /** What is made of a picture. */
+    private sealed interface What {
+        /** The whole photo, corrected. */
+        record Whole(Correction correction) implements What {}
+
+        /** As shot, only light and colours corrected. */
+        record Lit(Correction correction) implements What {}
+
+        /** A frame that leaves the photo, filled. */
+        record Filled(Pose pose, Frame frame, Fill fill) implements What {}
+    }
+
+    private record Key(Raster plain, What what) {}
 
     /** @param begins when, by the system's clock of nanoseconds */
     private record Made(CompletableFuture<ScreenPhoto> picture, long begins) {}
@@ -44,15 +59,22 @@ public final class CorrectedPictures {
     /** The whole photo, corrected but not turned. */
     public CompletableFuture<ScreenPhoto> whole(ScreenPhoto plain, PhotoSpace space) {
         return made(
-                new Key(plain.raster(), space.pose().correction(), true),
+                new Key(plain.raster(), new What.Whole(space.pose().correction())),
                 () -> ScreenPhoto.of(CorrectedRaster.of(plain.raster(), space, screen.get())));
     }
 
     /** The photo as shot with its lens's light and colours corrected. */
     public CompletableFuture<ScreenPhoto> lit(ScreenPhoto plain, PhotoSpace space) {
         return made(
-                new Key(plain.raster(), space.pose().correction(), false),
+                new Key(plain.raster(), new What.Lit(space.pose().correction())),
                 () -> ScreenPhoto.of(CorrectedRaster.lit(plain.raster(), space, screen.get())));
+    }
+
+    /** A frame that leaves the photo as it will look, filled. */
+    public CompletableFuture<ScreenPhoto> filled(ScreenPhoto plain, PhotoSpace space, Frame frame, Fill fill) {
+        return made(
+                new Key(plain.raster(), new What.Filled(space.pose(), frame, fill)),
+                () -> ScreenPhoto.of(FilledRaster.of(plain.raster(), space, frame, fill, screen.get())));
     }
 
     private CompletableFuture<ScreenPhoto> made(Key key, Supplier<ScreenPhoto> making) {
@@ -76,7 +98,8 @@ public final class CorrectedPictures {
     /** How long until the same photo may be corrected again, nanoseconds. */
     private long wait(Key key) {
         return pictures.entrySet().stream()
-                .filter(each -> each.getKey().plain.equals(key.plain) && each.getKey().whole == key.whole)
+                .filter(each ->
+                        each.getKey().plain == key.plain && each.getKey().what.getClass() == key.what.getClass())
                 .mapToLong(each -> each.getValue().begins + APART - System.nanoTime())
                 .max()
                 .orElse(0);

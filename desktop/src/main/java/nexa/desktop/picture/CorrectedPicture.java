@@ -34,6 +34,11 @@ final class CorrectedPicture {
 
     /** The picture asked for, or until it is there the one before, or another. */
     ScreenPhoto or(ScreenPhoto otherwise, Asking asking) {
+        return newest(asking).orElse(otherwise);
+    }
+
+    /** The picture asked for, or until it is there the one before; empty if there is none. */
+    Optional<ScreenPhoto> newest(Asking asking) {
         if (making.isEmpty()) {
             CompletableFuture<ScreenPhoto> asked = asking.ask();
             if (asked.isDone() && !asked.isCompletedExceptionally()) {
@@ -43,7 +48,7 @@ final class CorrectedPicture {
                 asked.whenCompleteAsync((made, failed) -> take(asked, failed), fx);
             }
         }
-        return newest.orElse(otherwise);
+        return newest;
     }
 
     private void take(CompletableFuture<ScreenPhoto> asked, @Nullable Throwable failed) {

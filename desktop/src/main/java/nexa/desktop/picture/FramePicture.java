@@ -4,7 +4,10 @@ import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
+import nexa.core.fill.Fill;
+import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.photo.Urgency;
@@ -25,6 +28,7 @@ public final class FramePicture {
     private Optional<Photo> shown = Optional.empty();
     private final CorrectedPicture whole;
     private final CorrectedPicture lit;
+    private final CorrectedPicture filled;
     private Urgency urgency = Urgency.VISIBLE;
     private boolean looking;
     private boolean sharp;
@@ -38,6 +42,7 @@ public final class FramePicture {
         this.arrived = arrived;
         this.whole = new CorrectedPicture(fx, arrived);
         this.lit = new CorrectedPicture(fx, arrived);
+        this.filled = new CorrectedPicture(fx, arrived);
     }
 
     /** The photo as shot. */
@@ -57,6 +62,19 @@ public final class FramePicture {
         return space.pose().correction().keepsValues()
                 ? pixels
                 : pixels.map(plain -> lit.or(plain, () -> loader.corrected().lit(plain, space)));
+    }
+
+    /** What goes into the blank of a frame that leaves the photo; empty if it does not, or until something is made. */
+    public Optional<ScreenPhoto> filled(PhotoSpace space, Frame frame, Fill fill) {
+        return space.outline().holds(frame)
+                ? Optional.empty()
+                : pixels.flatMap(plain -> filled.newest(() -> loader.corrected().filled(plain, space, frame, fill)));
+    }
+
+    /** Draws the photo, and what goes into the blank of a frame that leaves it; nothing until there are pixels. */
+    public void draw(PhotoPainter painter, PhotoSpace space, Frame frame, Fill fill) {
+        corrected(space).ifPresent(shows -> painter.photo(shows, space));
+        filled(space, frame, fill).ifPresent(made -> painter.beyond(space.outline(), frame, made.image()));
     }
 
     /** Whether all that was asked for is there, or known to be missing. */
@@ -85,6 +103,7 @@ public final class FramePicture {
         if (!same) {
             whole.forget();
             lit.forget();
+            filled.forget();
             pixels = loader.ready(photo, wantedEdge).or(() -> loader.ready(photo, PhotoLoader.SMALL));
             trouble = photo.trouble();
         }
@@ -146,5 +165,6 @@ public final class FramePicture {
         pixels = Optional.empty();
         whole.forget();
         lit.forget();
+        filled.forget();
     }
 }

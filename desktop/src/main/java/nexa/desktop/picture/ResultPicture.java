@@ -6,6 +6,7 @@ import javafx.scene.paint.Color;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
@@ -20,12 +21,14 @@ public final class ResultPicture extends DrawnPane {
     private final FramePicture picture;
     private final PhotoSpace space;
     private final Frame frame;
+    private final Fill fill;
 
     /** @param box side of the square that the picture is as large as fits in */
     public ResultPicture(
             Session session, Photo photo, Framing framing, Format format, PhotoLoader loader, Executor fx, double box) {
         space = new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose());
         frame = Derivation.frame(space.asShot(), framing, format, session.brief());
+        fill = framing.fill(format);
         fit(box, Math.clamp(frame.aspect(), 0.2, 5));
         picture = new FramePicture(session.shoot(), loader, fx, this::redraw);
         picture.show(photo, PhotoLoader.SMALL);
@@ -40,7 +43,6 @@ public final class ResultPicture extends DrawnPane {
     public void draw(GraphicsContext canvas, double width, double height) {
         canvas.setFill(Color.gray(0.82));
         canvas.fillRect(0, 0, width, height);
-        picture.corrected(space).ifPresent(pixels -> new PhotoPainter(canvas, LevelView.filling(frame, width, height))
-                .photo(pixels, space));
+        picture.draw(new PhotoPainter(canvas, LevelView.filling(frame, width, height)), space, frame, fill);
     }
 }

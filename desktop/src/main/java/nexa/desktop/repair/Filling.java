@@ -149,12 +149,7 @@ public final class Filling {
 
     /** What goes into the current frame's blank. */
     public Fill fill() {
-        return session.format()
-                .map(format -> session.framing()
-                        .crop(format)
-                        .map(crop -> crop.fill(format))
-                        .orElse(format.files().fill()))
-                .orElse(Fill.WHITE);
+        return session.format().map(format -> session.framing().fill(format)).orElse(Fill.WHITE);
     }
 
     /** Whether the current frame has a fill of its own. */

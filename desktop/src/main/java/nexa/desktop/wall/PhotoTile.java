@@ -25,7 +25,6 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.picture.FramePicture;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
@@ -67,6 +66,9 @@ public final class PhotoTile extends Pane {
     private Subscription subscriptions = Subscription.EMPTY;
     private @Nullable Framing shown;
     private @Nullable PhotoSpace drawn;
+
+    /** Whether something was drawn beyond the photo. */
+    private boolean filled;
 
     /**
      * Shows nothing yet.
@@ -198,7 +200,9 @@ public final class PhotoTile extends Pane {
     }
 
     private void redraw() {
-        if (!space().equals(Optional.ofNullable(drawn))) {
+        boolean blank = showsBlank();
+        if (blank || filled || !space().equals(Optional.ofNullable(drawn))) {
+            filled = blank;
             photoLayer.redraw();
         }
         showFrame();
@@ -208,7 +212,7 @@ public final class PhotoTile extends Pane {
     private void showFrame() {
         double width = photoLayer.getWidth();
         double height = photoLayer.getHeight();
-        Optional<Frame> frame = session.format().flatMap(format -> session.frame(photo, format));
+        Optional<Frame> frame = frame();
         boolean shows = frame.isPresent() && picture.pixels().isPresent() && width > 0;
         frameNodes.setVisible(shows);
         if (shows) {
@@ -292,15 +296,37 @@ public final class PhotoTile extends Pane {
         public void draw(GraphicsContext canvas, double width, double height) {
             drawn = space().orElse(null);
             space().ifPresent(space -> {
-                Optional<ScreenPhoto> pixels = picture.corrected(space);
-                if (pixels.isPresent()) {
-                    new PhotoPainter(canvas, view(space, width, height)).photo(pixels.get(), space);
+                if (picture.pixels().isPresent()) {
+                    paint(new PhotoPainter(canvas, view(space, width, height)), space);
                 } else {
                     canvas.setFill(Color.gray(0.82));
                     canvas.fillRect(0, 0, width, height);
                 }
             });
         }
+    }
+
+    private void paint(PhotoPainter painter, PhotoSpace space) {
+        Optional<Frame> frame = frame();
+        if (frame.isPresent()) {
+            picture.draw(
+                    painter,
+                    space,
+                    frame.get(),
+                    session.framing(photo).fill(session.format().orElseThrow()));
+        } else {
+            picture.corrected(space).ifPresent(shows -> painter.photo(shows, space));
+        }
+    }
+
+    private Optional<Frame> frame() {
+        return session.format().flatMap(format -> session.frame(photo, format));
+    }
+
+    /** Whether the frame leaves the photo: then what fills the blank follows it. */
+    private boolean showsBlank() {
+        return space().flatMap(space -> frame().map(frame -> !space.outline().holds(frame)))
+                .orElse(false);
     }
 
     /** Where the frame's edge is, in this tile's coordinates. */

@@ -7,7 +7,10 @@ import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
 import javax.imageio.ImageIO;
 import nexa.core.brief.Crop;
 import nexa.core.fill.Fill;
@@ -16,6 +19,8 @@ import nexa.core.space.Pose;
 import nexa.core.trim.Side;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.repair.Filling;
+import nexa.desktop.session.MainView;
+import nexa.desktop.widget.DrawnPane;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 
@@ -76,5 +81,28 @@ class FillStoryTest extends WindowTest {
         assertEquals(20, rgb >> 16 & 255, 6);
         assertEquals(120, rgb >> 8 & 255, 6);
         assertEquals(60, rgb & 255, 6);
+    }
+
+    @Test
+    void smallPictures_showTheFillToo(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        onFx(() -> filling().makeRoom(Side.TOP, 0.3, new Fill.Colour(20, 120, 60)));
+        until(() -> green(drawn(robot, ".format-card")));
+        onFx(() -> session().viewProperty().set(MainView.LINEUP));
+        until(() -> green(drawn(robot, ".result-tile")));
+    }
+
+    private static Node drawn(FxRobot robot, String within) {
+        return robot.from(robot.lookup(within))
+                .lookup((Node node) -> node instanceof DrawnPane)
+                .query();
+    }
+
+    /** Whether a node is of the fill's colour just below its upper edge, where the photo is not. */
+    private static boolean green(Node node) {
+        WritableImage picture = node.snapshot(null, null);
+        Color colour = picture.getPixelReader()
+                .getColor((int) picture.getWidth() / 2, Math.max(8, (int) picture.getHeight() / 10));
+        return Math.abs(colour.getRed() * 255 - 20) < 8 && Math.abs(colour.getGreen() * 255 - 120) < 8;
     }
 }

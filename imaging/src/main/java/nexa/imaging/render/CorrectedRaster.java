@@ -3,7 +3,9 @@ package nexa.imaging.render;
 import static org.bytedeco.opencv.global.opencv_core.BORDER_CONSTANT;
 import static org.bytedeco.opencv.global.opencv_core.BORDER_REPLICATE;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
+import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.util.List;
 import java.util.Optional;
@@ -72,6 +74,29 @@ public record CorrectedRaster(Raster raster, Frame box) {
         try (Mat lit = lit(plain, space, screen, toPicture)) {
             PixelSize size = new PixelSize(plain.width(), plain.height());
             return colours.areAlike() ? raster(lit) : sampled(lit, colours, size, BORDER_REPLICATE);
+        }
+    }
+
+    /**
+     * A frame as it will look; beyond the photo its edge goes on.
+     *
+     * @param plain as shot, of any size
+     * @param frame in level space
+     * @param screen the profile of its colours
+     */
+    public static Picture framed(Raster plain, PhotoSpace space, Frame frame, PixelSize size, Profile screen) {
+        Affine toPicture = toPicture(space, plain);
+        Mapping toAsShot = Affine.scale(frame.width() / size.width(), frame.height() / size.height())
+                .then(Affine.translation(frame.left(), frame.top()))
+                .then(space.asShotToLevel().inverse());
+        try (Mat lit = lit(plain, space, screen, toPicture);
+                Sampling sampling = Sampling.of(space.colours(toAsShot, toPicture), size.width(), size.height());
+                Mat sampled = new Mat();
+                Scalar nothing = new Scalar(0, 0, 0, 0)) {
+            sampling.sample(lit, sampled, INTER_CUBIC, BORDER_REPLICATE, nothing);
+            Mat opaque = new Mat();
+            cvtColor(sampled, opaque, COLOR_BGRA2BGR);
+            return new Picture(opaque);
         }
     }
 

@@ -50,9 +50,7 @@ public record Delivery(
 
     /** What goes where its frame shows no photo: white where the file can't be transparent. */
     Fill fill() {
-        Fill asked = framing.crop(format)
-                .map(crop -> crop.fill(format))
-                .orElse(format.files().fill());
+        Fill asked = framing.fill(format);
         return asked instanceof Fill.Transparent && !format.files().type().keepsAlpha() ? Fill.WHITE : asked;
     }
 
