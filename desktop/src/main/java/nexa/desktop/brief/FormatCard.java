@@ -1,7 +1,6 @@
 package nexa.desktop.brief;
 
 import java.util.Locale;
-import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
@@ -10,7 +9,6 @@ import javafx.geometry.Side;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -25,29 +23,18 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.paint.Color;
 import javafx.util.Subscription;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
-import nexa.core.geometry.Frame;
-import nexa.core.geometry.Orientation;
 import nexa.core.shape.OrientationRule;
-import nexa.core.space.PhotoSpace;
 import nexa.desktop.model.Counts;
 import nexa.desktop.model.ShootModels;
-import nexa.desktop.paint.LevelView;
-import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.photo.ScreenPhoto;
-import nexa.desktop.picture.FramePicture;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.DrawnPane;
-import nexa.shoot.photo.Photo;
 import nexa.words.Words;
-import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
@@ -55,28 +42,19 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 public final class FormatCard extends VBox {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
     private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
-    private static final double LIVE_WIDTH = 142;
-    private static final double LIVE_HEIGHT = 96;
-    private static final double FOLDED_WIDTH = 52;
-    private static final double PLAIN_WIDTH = 74;
-    private static final double PLAIN_HEIGHT = 58;
-
     private final Session session;
     private final Counts counts;
     private final RailView.Actions actions;
     private final Format format;
-    private final FramePicture picture;
+    private final CardPicture picture;
     private final Label name = new Label();
     private final StackPane nameHolder = new StackPane(name);
     private final Label note = new Label();
     private final ContextMenu menu = new ContextMenu();
-    private final DrawnPane drawing = new Drawing();
-    private final StackPane holder = new StackPane(drawing);
+    private final StackPane holder;
     private final Subscription subscriptions;
     private final Tooltip tip = new Tooltip();
     private final VBox caption;
-    private boolean folded;
-    private @Nullable Drawn drawn;
 
     /** @param digit the key that chooses this format; 0 = none */
     FormatCard(
@@ -86,7 +64,8 @@ public final class FormatCard extends VBox {
         this.counts = models.counts();
         this.actions = actions;
         this.format = format;
-        this.picture = new FramePicture(session.shoot(), loader, fx, this::refresh);
+        this.picture = new CardPicture(session, format, loader, fx, this::refresh);
+        this.holder = new StackPane(picture);
         getStyleClass().add("format-card");
         fillMenu();
         nameHolder.setAlignment(Pos.CENTER_LEFT);
@@ -110,7 +89,10 @@ public final class FormatCard extends VBox {
                     pseudoClassStateChanged(ACTIVE, isActive());
                     notifyAccessibleAttributeChanged(AccessibleAttribute.SELECTED);
                 }),
-                session.photoProperty().subscribe(this::showPhoto),
+                session.photoProperty().subscribe(photo -> {
+                    picture.show(photo);
+                    refresh();
+                }),
                 session.framingProperty().subscribe(framing -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()),
                 counts.countedProperty().subscribe(counted -> refresh()),
@@ -225,77 +207,39 @@ public final class FormatCard extends VBox {
         key.setMinWidth(USE_PREF_SIZE);
         first.setAlignment(Pos.CENTER_LEFT);
         VBox caption = new VBox(1, first, note);
-        caption.setMaxWidth(LIVE_WIDTH);
+        caption.setMaxWidth(CardPicture.LIVE_WIDTH);
         return caption;
     }
 
     /** Whether nothing but the result shows. */
     void fold(boolean only) {
-        folded = only;
+        picture.fold(only);
         caption.setVisible(!only);
         Tooltip.uninstall(this, tip);
         if (only) {
             Tooltip.install(this, tip);
         }
-        reshape();
+        tell();
     }
 
     void dispose() {
         subscriptions.unsubscribe();
-        picture.clear();
-    }
-
-    private void showPhoto(Optional<Photo> photo) {
-        photo.ifPresentOrElse(p -> picture.show(p, PhotoLoader.SMALL), picture::clear);
-        refresh();
-    }
-
-    /** Whether there is a result of the current photo to be seen. */
-    private boolean live() {
-        return session.moment().frame(format).isPresent();
+        picture.dispose();
     }
 
     private boolean isOfOnePhoto() {
-        return live() && session.viewProperty().get() == MainView.BENCH;
+        return picture.isLive() && session.viewProperty().get() == MainView.BENCH;
     }
-
-    /** What the picture was last drawn of: a frame of another format leaves this card as it is. */
-    private record Drawn(
-            Optional<Frame> frame,
-            Optional<PhotoSpace> space,
-            Optional<ScreenPhoto> pixels,
-            Optional<ScreenPhoto> filled,
-            boolean live) {}
 
     private void refresh() {
-        Drawn now = now();
         note.setText(isOfOnePhoto() ? stateWords() : progressWords());
-        if (!now.equals(drawn)) {
-            drawn = now;
-            reshape();
-        }
+        picture.refresh();
+        tell();
     }
 
-    private Drawn now() {
-        Optional<Frame> frame = session.moment().frame(format);
-        Optional<PhotoSpace> space = session.space();
-        Optional<ScreenPhoto> filled = frame.flatMap(
-                f -> space.flatMap(s -> picture.filled(s, f, session.framing().fill(format))));
-        return new Drawn(frame, space, space.flatMap(picture::corrected), filled, live());
-    }
-
-    private void reshape() {
-        double aspect = live() ? session.moment().frame(format).orElseThrow().aspect() : plainAspect();
-        double wide = folded ? FOLDED_WIDTH : live() ? LIVE_WIDTH : PLAIN_WIDTH;
-        double scale = Math.min(wide / aspect, live() ? LIVE_HEIGHT : PLAIN_HEIGHT);
-        double width = Math.max(6, Math.round(aspect * scale));
-        double height = Math.max(6, Math.round(scale));
-        drawing.setMinSize(width, height);
-        drawing.setMaxSize(width, height);
-        drawing.setPrefSize(width, height);
+    private void tell() {
         setAccessibleText(Words.of("rail.card", format.name(), format.shape().text(), note.getText()));
         tip.setText(getAccessibleText());
-        drawing.redraw();
     }
 
     private String stateWords() {
@@ -333,26 +277,5 @@ public final class FormatCard extends VBox {
 
     private String shapeWords() {
         return format.shape().text().toLowerCase(Locale.ROOT);
-    }
-
-    private double plainAspect() {
-        return format.aspect(Orientation.HORIZONTAL, 1.5, 1.5);
-    }
-
-    private final class Drawing extends DrawnPane {
-        @Override
-        public void draw(GraphicsContext canvas, double width, double height) {
-            canvas.setFill(live() ? Color.gray(0.82) : Color.WHITE);
-            canvas.fillRect(0, 0, width, height);
-            if (live()) {
-                Frame frame = session.moment().frame(format).orElseThrow();
-                PhotoSpace space = session.space().orElseThrow();
-                PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
-                picture.draw(painter, space, frame, session.framing().fill(format));
-            } else {
-                canvas.setStroke(Color.gray(0.66));
-                canvas.strokeRect(0.5, 0.5, width - 1, height - 1);
-            }
-        }
     }
 }
