@@ -11,6 +11,7 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.repair.Filling;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
 import nexa.imaging.preview.ScreenColours;
@@ -52,6 +53,8 @@ final class OpenShoot implements AutoCloseable {
                 new Session(shoot, program.settings()),
                 program.shelf(),
                 program.lenses(),
+                photo -> loader.largestReady(photo)
+                        .map(shown -> new Filling.OnScreen(shown.raster(), loader.screenProfile())),
                 program.work(),
                 program.fx());
         afterFirstScreen();

@@ -9,7 +9,13 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
+import nexa.core.space.PhotoSpace;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.fill.FilledRaster;
+import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.preview.Preview;
+import nexa.imaging.preview.ScreenColours;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.handover.Delivery;
@@ -42,6 +48,7 @@ public class FillBenchmark {
     private TemporaryShoot temporary;
     private Shoot shoot;
     private Delivery delivery;
+    private Raster shown;
 
     @SuppressWarnings("NullAway.Init")
     public FillBenchmark() {}
@@ -57,6 +64,10 @@ public class FillBenchmark {
         shoot.apply(
                 Edit.framing("edit.room", photo.id(), Framing.UNTOUCHED, Framing.UNTOUCHED.withCrop(format, roomy)));
         delivery = HandoverPlan.sample(shoot, photo, format);
+        try (Preview preview =
+                shoot.previewMaker().make(shoot.fileOf(photo), photo.facts().orElseThrow(), LONG_EDGE)) {
+            shown = preview.raster(ScreenColours.SRGB);
+        }
     }
 
     @TearDown(Level.Trial)
@@ -64,9 +75,18 @@ public class FillBenchmark {
         temporary.close();
     }
 
-    /** Soon after the last change. */
+    /** Soon after the last change, of the picture that the Bench shows. */
     @Benchmark
-    public double draft() throws UnreadablePhotoException {
+    public double draft() {
+        PhotoSpace space = shoot.space(delivery.photo()).orElseThrow();
+        return FilledRaster.draft(shown, space, delivery.frame(), delivery.fill(), LONG_EDGE, Profile.SRGB)
+                .seam()
+                .share();
+    }
+
+    /** The same where it shows none yet. */
+    @Benchmark
+    public double draftOfTheFile() throws UnreadablePhotoException {
         return Rendering.look(shoot.codecs(), delivery, LONG_EDGE, true).blank();
     }
 

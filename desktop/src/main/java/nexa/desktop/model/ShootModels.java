@@ -1,7 +1,9 @@
 package nexa.desktop.model;
 
 import java.util.Collection;
+import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.function.Function;
 import nexa.desktop.delivering.HandoverChoice;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.repair.EyeMending;
@@ -37,10 +39,17 @@ public record ShootModels(
         Shelf shelf) {
 
     /**
+     * @param screen the largest picture of a photo that is in memory; any thread may ask
      * @param work where photos are decoded and counted
      * @param fx the interface's thread
      */
-    public static ShootModels of(Session session, Shelf shelf, Lenses lenses, Executor work, Executor fx) {
+    public static ShootModels of(
+            Session session,
+            Shelf shelf,
+            Lenses lenses,
+            Function<Photo, Optional<Filling.OnScreen>> screen,
+            Executor work,
+            Executor fx) {
         LensModel lens = new LensModel(session, lenses, work, fx);
         session.carry().correctBy(lens);
         return new ShootModels(
@@ -48,7 +57,7 @@ public record ShootModels(
                 new Levelling(session, work, fx),
                 new Plumbing(session, lenses, work, fx),
                 new Trimming(session, work, fx),
-                new Filling(session, work, fx),
+                new Filling(session, screen, work, fx),
                 new Neutrals(session, work, fx),
                 new EyeMending(session, work, fx),
                 new LightModel(session, work, fx),

@@ -11,6 +11,8 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -91,6 +93,18 @@ public final class PhotoLoader implements AutoCloseable {
     /** What is in memory already. */
     public Optional<ScreenPhoto> ready(Photo photo, int edge) {
         return pictures.get(photo.pixels(), edge);
+    }
+
+    /** The largest picture of a photo that is in memory already. */
+    public Optional<ScreenPhoto> largestReady(Photo photo) {
+        return Stream.of(FULL, LARGE, MIDDLE, SMALL)
+                .flatMap(edge -> ready(photo, edge).stream())
+                .findFirst();
+    }
+
+    /** The profile that pictures have their colours in. */
+    public Profile screenProfile() {
+        return screen.profile();
     }
 
     /**

@@ -2,6 +2,7 @@ package nexa.desktop.repair;
 
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.function.Function;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -9,6 +10,7 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
+import nexa.core.fill.Blank;
 import nexa.core.fill.Fill;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
@@ -18,6 +20,9 @@ import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Side;
 import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.fill.FilledRaster;
+import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.FillLook;
@@ -41,6 +46,14 @@ public final class Filling {
      */
     public record Shown(Moment moment, FillLook look, boolean draft) {}
 
+    /**
+     * A picture that is shown already.
+     *
+     * @param photo as shot
+     * @param profile of its colours
+     */
+    public record OnScreen(Raster photo, Profile profile) {}
+
     private static final Logger LOG = LoggerFactory.getLogger(Filling.class);
 
     /** Larger than the frame is on a usual screen. */
@@ -50,6 +63,7 @@ public final class Filling {
     private static final Duration STILL = Duration.millis(700);
 
     private final Session session;
+    private final Function<Photo, Optional<OnScreen>> screen;
     private final Executor work;
     private final Executor fx;
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -60,11 +74,13 @@ public final class Filling {
     private volatile long latest;
 
     /**
+     * @param screen what drafts are made of, the largest there is; any thread may ask
      * @param work where photos are decoded
      * @param fx the interface's thread
      */
-    public Filling(Session session, Executor work, Executor fx) {
+    public Filling(Session session, Function<Photo, Optional<OnScreen>> screen, Executor work, Executor fx) {
         this.session = session;
+        this.screen = screen;
         this.work = work;
         this.fx = fx;
         settling.setOnFinished(event -> make(true));
@@ -119,7 +135,7 @@ public final class Filling {
         Delivery delivery = HandoverPlan.sample(
                 session.shoot(), photo.get(), moment.format().get());
         work.execute(() -> {
-            FillLook look = mine == latest ? look(delivery, draft) : null;
+            FillLook look = mine == latest ? look(moment, delivery, draft) : null;
             boolean isDraft = draft && ofPhoto;
             fx.execute(() -> {
                 if (mine == latest && look != null && !(isDraft && isShownExactly(moment))) {
@@ -136,13 +152,25 @@ public final class Filling {
                 .isPresent();
     }
 
-    private @Nullable FillLook look(Delivery delivery, boolean draft) {
+    private @Nullable FillLook look(Moment moment, Delivery delivery, boolean draft) {
+        Optional<OnScreen> shows = draft ? screen.apply(delivery.photo()) : Optional.empty();
+        if (shows.isPresent()) {
+            return drafted(moment, delivery, shows.get());
+        }
         try {
             return Rendering.look(session.shoot().codecs(), delivery, LONG_EDGE, draft);
         } catch (UnreadablePhotoException unreadable) { // the photo itself shows why
             LOG.info("No fill for {}: {}", delivery.photo().file(), unreadable.toString());
             return null;
         }
+    }
+
+    /** Of the pixels that are there: the photo itself takes longer to decode than one waits for a draft. */
+    private static FillLook drafted(Moment moment, Delivery delivery, OnScreen shows) {
+        PhotoSpace space = moment.space().orElseThrow();
+        FilledRaster.Draft draft =
+                FilledRaster.draft(shows.photo(), space, delivery.frame(), delivery.fill(), LONG_EDGE, shows.profile());
+        return new FillLook(draft.raster(), draft.seam(), Blank.share(space.outline(), delivery.frame()));
     }
 
     // ---- choosing ----

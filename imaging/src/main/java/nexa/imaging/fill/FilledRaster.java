@@ -18,6 +18,13 @@ public final class FilledRaster {
     private FilledRaster() {}
 
     /**
+     * A draft, and where its fill will show.
+     *
+     * @param raster the whole frame, filled
+     */
+    public record Draft(Raster raster, Seam seam) {}
+
+    /**
      * The frame, filled. Surroundings may come out otherwise than in a delivery, which is looked for in more pixels.
      *
      * @param plain the photo as shot, of any size
@@ -25,22 +32,41 @@ public final class FilledRaster {
      * @param screen the profile of its colours
      */
     public static Raster of(Raster plain, PhotoSpace space, Frame frame, Fill fill, Profile screen) {
-        PixelSize size = size(plain, frame);
-        Filler filler = new Filler(
-                        fill,
-                        other -> space.toOutput(frame, other),
-                        other -> CorrectedRaster.framed(plain, space, frame, other, screen))
-                .drafting();
-        try (Picture filled =
-                filler.fill(CorrectedRaster.framed(plain, space, frame, size, screen), Optional.of(screen))) {
+        try (Picture filled = filled(filler(plain, space, frame, fill, screen), plain, space, frame, MOST, screen)) {
             return filled.toRaster();
         }
     }
 
+    /**
+     * The same, larger.
+     *
+     * @param longEdge of the picture at most, in pixels
+     */
+    public static Draft draft(Raster plain, PhotoSpace space, Frame frame, Fill fill, int longEdge, Profile screen) {
+        Filler filler = filler(plain, space, frame, fill, screen);
+        try (Picture filled = filled(filler, plain, space, frame, longEdge, screen)) {
+            return new Draft(filled.toRaster(), filler.seam(filled));
+        }
+    }
+
+    private static Filler filler(Raster plain, PhotoSpace space, Frame frame, Fill fill, Profile screen) {
+        return new Filler(
+                        fill,
+                        size -> space.toOutput(frame, size),
+                        size -> CorrectedRaster.framed(plain, space, frame, size, screen))
+                .drafting();
+    }
+
+    private static Picture filled(
+            Filler filler, Raster plain, PhotoSpace space, Frame frame, int longEdge, Profile screen) {
+        PixelSize size = size(plain, frame, longEdge);
+        return filler.fill(CorrectedRaster.framed(plain, space, frame, size, screen), Optional.of(screen));
+    }
+
     /** With as many pixels as the photo has there, or fewer. */
-    private static PixelSize size(Raster plain, Frame frame) {
-        double longEdge = Math.max(plain.width(), plain.height());
-        double scale = Math.min(longEdge, MOST / Math.max(frame.width(), frame.height()));
+    private static PixelSize size(Raster plain, Frame frame, int longEdge) {
+        double pixels = Math.max(plain.width(), plain.height());
+        double scale = Math.min(pixels, longEdge / Math.max(frame.width(), frame.height()));
         return new PixelSize((int) Math.max(1, Math.round(frame.width() * scale)), (int)
                 Math.max(1, Math.round(frame.height() * scale)));
     }

@@ -49,7 +49,7 @@ public record Delivery(
     }
 
     /** What goes where its frame shows no photo: white where the file can't be transparent. */
-    Fill fill() {
+    public Fill fill() {
         Fill asked = framing.fill(format);
         return asked instanceof Fill.Transparent && !format.files().type().keepsAlpha() ? Fill.WHITE : asked;
     }
