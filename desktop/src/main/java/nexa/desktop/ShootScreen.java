@@ -99,6 +99,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         layout.setTop(top);
         layout.setLeft(rail);
         layout.setBottom(desk);
+        layout.setRight(layer.room());
+        layer.room().layoutXProperty().subscribe(layer::requestLayout);
         getChildren().addAll(layout, firstSteps.layer(), layer);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::show),

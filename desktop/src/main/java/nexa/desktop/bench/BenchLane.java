@@ -7,7 +7,7 @@ import nexa.desktop.paint.LevelView;
 /**
  * Where photos lie in the Bench: the current one large in the middle, its neighbours peeking in at the sides.
  *
- * @param neighbours whether they are to be seen; else the photo has their room
+ * @param neighbours whether they are to be seen where there is room; else the photo has theirs
  */
 record BenchLane(double width, double height, boolean neighbours) {
     private static final double WIDE_SHARE = 0.80;
@@ -17,8 +17,15 @@ record BenchLane(double width, double height, boolean neighbours) {
 
     private static final double TOP = 16;
     private static final double BOTTOM = 38;
+    /** A narrower lane has no room for neighbours: the photo would get too small. */
+    private static final double ROOMY = 900;
+
     private static final double GAP = 26;
     private static final double NEIGHBOUR_SHARE = 0.82;
+
+    BenchLane {
+        neighbours = neighbours && width >= ROOMY;
+    }
 
     /** The current photo's place. */
     LevelView current(PhotoSpace photo) {

@@ -142,6 +142,11 @@ public final class CarryPane implements PaneLayer.Content {
     }
 
     @Override
+    public boolean isBesideView() {
+        return true;
+    }
+
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         carry.stop();

@@ -283,6 +283,11 @@ public final class LensPane implements PaneLayer.Content {
     }
 
     @Override
+    public boolean isBesideView() {
+        return true;
+    }
+
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         session.gestures().abandon();

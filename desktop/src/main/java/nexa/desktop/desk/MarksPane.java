@@ -118,6 +118,11 @@ public final class MarksPane implements PaneLayer.Content {
     }
 
     @Override
+    public boolean isBesideView() {
+        return true;
+    }
+
+    @Override
     public void dispose() {
         subscription.unsubscribe();
     }

@@ -107,6 +107,11 @@ public final class PlumbPane implements PaneLayer.Content {
     }
 
     @Override
+    public boolean isBesideView() {
+        return true;
+    }
+
+    @Override
     public void dispose() {
         subscription.unsubscribe();
     }

@@ -22,6 +22,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 public final class PaneLayer extends Pane {
     private static final double GAP = 8;
 
+    private final Region room = new Region();
     private Optional<Content> shown = Optional.empty();
     private Optional<Region> frame = Optional.empty();
     private Optional<Node> anchor = Optional.empty();
@@ -37,12 +38,24 @@ public final class PaneLayer extends Pane {
         /** No longer shown. */
         void dispose();
 
+        /** Whether it is about what the view shows: then it stands beside that, and the view makes room. */
+        default boolean isBesideView() {
+            return false;
+        }
+
         /** Takes the keyboard, where typing is what one came for. */
         default void focus() {}
     }
 
     public PaneLayer() {
         setPickOnBounds(false);
+        room.setMinWidth(0);
+        room.setPrefWidth(0);
+    }
+
+    /** What takes the room beside the view that a pane about it stands in; nothing while there is none. */
+    public Region room() {
+        return room;
     }
 
     /** Opens a pane beside a button; the same again closes it. */
@@ -61,6 +74,7 @@ public final class PaneLayer extends Pane {
         anchor = Optional.of(beside);
         getChildren().setAll(framed);
         applyCss();
+        room.setPrefWidth(content.isBesideView() ? framed.prefWidth(-1) + 2 * GAP : 0);
         layout();
         content.focus();
     }
@@ -102,6 +116,7 @@ public final class PaneLayer extends Pane {
         shown = Optional.empty();
         frame = Optional.empty();
         moved = Point2D.ZERO;
+        room.setPrefWidth(0);
         getChildren().clear();
         if (open && getParent() != null) {
             getParent().requestFocus();
@@ -114,18 +129,25 @@ public final class PaneLayer extends Pane {
         frame.ifPresent(region -> anchor.ifPresent(node -> place(region, node)));
     }
 
-    /** Above the button, or below it in the window's upper half. */
     private void place(Region region, Node node) {
         double wide = region.prefWidth(-1);
         double high = Math.min(region.prefHeight(wide), getHeight() - 2 * GAP);
-        Bounds at = sceneToLocal(node.localToScene(node.getBoundsInLocal()));
-        double x = at.getCenterX() - wide / 2 + moved.getX();
-        boolean above = at.getCenterY() > getHeight() / 2;
-        double y = (above ? at.getMinY() - GAP - high : at.getMaxY() + GAP) + moved.getY();
+        Point2D at = (room.getPrefWidth() > 0 ? inRoom() : at(node, wide, high)).add(moved);
         region.resizeRelocate(
-                Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - wide - GAP))),
-                Math.round(Math.clamp(y, GAP, Math.max(GAP, getHeight() - high - GAP))),
+                Math.round(Math.clamp(at.getX(), GAP, Math.max(GAP, getWidth() - wide - GAP))),
+                Math.round(Math.clamp(at.getY(), GAP, Math.max(GAP, getHeight() - high - GAP))),
                 wide,
                 high);
+    }
+
+    private Point2D inRoom() {
+        return sceneToLocal(room.localToScene(GAP, GAP));
+    }
+
+    /** Above the button, or below it in the window's upper half. */
+    private Point2D at(Node node, double wide, double high) {
+        Bounds at = sceneToLocal(node.localToScene(node.getBoundsInLocal()));
+        boolean above = at.getCenterY() > getHeight() / 2;
+        return new Point2D(at.getCenterX() - wide / 2, above ? at.getMinY() - GAP - high : at.getMaxY() + GAP);
     }
 }

@@ -66,6 +66,7 @@ public final class Session {
         this.brief = current.momentProperty().map(Moment::brief);
         this.list = new PhotoList(this);
         shoot.listen(new FromShoot());
+        recollection.recall(list);
         recollection.recall(current, this::choose, view);
         list.follow();
         carry.follow();

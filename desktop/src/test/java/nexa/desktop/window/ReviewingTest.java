@@ -108,6 +108,8 @@ class ReviewingTest extends WindowTest {
         until(() -> session().selection().property().get().size() == 5);
         assertTrue(session().selection().property().get().stream()
                 .noneMatch(photo -> photo.file().equals("kiln_0206.jpg")));
+        reopen();
+        until(() -> headings(robot).size() == 2);
         onFx(() -> session().list().groupingProperty().set(PhotoGrouping.NONE));
         until(() -> headings(robot).isEmpty());
         assertEquals("kiln_0206.jpg", session().list().photos().get(1).file());
