@@ -4,21 +4,26 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.util.Subscription;
 import nexa.desktop.setting.Hint;
+import nexa.desktop.widget.Buttons;
 import nexa.words.Words;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
-/** Says the step that is pointed out, beside what it is taken with. Lies over the views and takes no presses. */
+/** Says the step that is pointed out, beside what it is taken with. Lies over the views and takes no presses but on its cross. */
 public final class HintLayer extends Pane {
     private static final double WIDTH = 300;
     private static final double GAP = 10;
+    private static final double EDGE = 4;
 
     /** How far below the upper edge of what is as high as the window. */
     private static final double DOWN = 60;
 
     private final Label words = new Label();
+    private final Button away;
     private final Function<Hint, Optional<Node>> places;
     private final Subscription subscription;
     private Optional<Hint> hint = Optional.empty();
@@ -26,13 +31,19 @@ public final class HintLayer extends Pane {
     /** @param places what each step is taken with; nothing if it does not show */
     public HintLayer(HintModel model, Function<Hint, Optional<Node>> places) {
         this.places = places;
-        setMouseTransparent(true);
+        setPickOnBounds(false);
+        away = Buttons.icon(MaterialDesignC.CLOSE, "hint.away", model::understood);
+        away.getStyleClass().add("small");
+        away.setId("hint-away");
+        away.setFocusTraversable(false);
+        words.setMouseTransparent(true);
         words.setId("hint");
         words.getStyleClass().add("hint");
         words.setWrapText(true);
         words.setMaxWidth(WIDTH);
         words.setVisible(false);
-        getChildren().add(words);
+        away.setVisible(false);
+        getChildren().addAll(words, away);
         subscription = model.shownProperty().subscribe(this::show);
     }
 
@@ -50,6 +61,7 @@ public final class HintLayer extends Pane {
     protected void layoutChildren() {
         Optional<Bounds> beside = hint.flatMap(places).map(this::inHere);
         words.setVisible(beside.isPresent());
+        away.setVisible(beside.isPresent());
         beside.ifPresent(this::place);
     }
 
@@ -67,7 +79,7 @@ public final class HintLayer extends Pane {
         boolean tall = beside.getHeight() > getHeight() / 2;
         double x = tall
                 ? beside.getMaxX() + GAP
-                : beside.getWidth() > getWidth() / 2 ? beside.getMaxX() - width - GAP : beside.getCenterX() - width / 2;
+                : beside.getWidth() > getWidth() / 2 ? beside.getMaxX() - width - GAP : beside.getMinX();
         double y = tall
                 ? beside.getMinY() + DOWN
                 : beside.getCenterY() < getHeight() / 2 ? beside.getMaxY() + GAP : beside.getMinY() - height - GAP;
@@ -76,5 +88,8 @@ public final class HintLayer extends Pane {
                 Math.round(Math.clamp(y, GAP, Math.max(GAP, getHeight() - height - GAP))),
                 width,
                 height);
+        double side = away.prefWidth(-1);
+        away.resizeRelocate(
+                words.getLayoutX() + width - side - EDGE, words.getLayoutY() + EDGE, side, away.prefHeight(-1));
     }
 }

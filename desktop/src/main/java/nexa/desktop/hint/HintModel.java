@@ -1,5 +1,6 @@
 package nexa.desktop.hint;
 
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import javafx.beans.property.ObjectProperty;
@@ -39,6 +40,15 @@ public final class HintModel {
     /** Points all steps out once more. */
     public void again() {
         taken.set(Set.of());
+    }
+
+    /** The step that is pointed out is not any more. */
+    public void understood() {
+        shown.get().ifPresent(hint -> {
+            Set<Hint> more = new HashSet<>(taken.get());
+            more.add(hint);
+            taken.set(Set.copyOf(more));
+        });
     }
 
     public void dispose() {

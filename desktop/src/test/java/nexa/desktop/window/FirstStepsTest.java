@@ -61,4 +61,12 @@ class FirstStepsTest extends WindowTest {
         says(robot, Hint.SHAPES);
         assertTrue(robot.lookup("#key-sheet").tryQuery().isEmpty());
     }
+
+    @Test
+    void one_isSentAwayByItsCross_andTheOthersStay(FxRobot robot) throws Exception {
+        says(robot, Hint.SHAPES);
+        click(robot, "#hint-away");
+        until(() -> session().settings().hintsTakenProperty().get().equals(Set.of(Hint.SHAPES)));
+        until(() -> !hint(robot).isVisible() || !hint(robot).getText().equals(Words.of("hint", Hint.SHAPES)));
+    }
 }

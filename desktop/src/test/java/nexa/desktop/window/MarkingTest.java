@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Set;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
@@ -15,6 +17,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.session.MainView;
+import nexa.desktop.wall.PhotoTile;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -135,5 +138,18 @@ class MarkingTest extends WindowTest {
         click(robot, "#marks-clear");
         assertEquals(0, marked());
         assertEquals(MainView.BENCH, session().viewProperty().get());
+    }
+
+    @Test
+    void paneOfMarks_standsBesideThePhotosItIsAbout(FxRobot robot) throws Exception {
+        onBench(robot, "1:1", "kiln_0201.jpg", Pose.AS_SHOT);
+        onFx(() -> session().viewProperty().set(MainView.WALL));
+        press(robot, KeyCode.SHORTCUT, KeyCode.K);
+        Node pane = robot.lookup(".small-pane").query();
+        untilAtRest(pane);
+        Bounds covered = pane.localToScene(pane.getBoundsInLocal());
+        assertTrue(robot.lookup(".photo-tile").queryAllAs(PhotoTile.class).stream()
+                .filter(PhotoTile::isUsed)
+                .noneMatch(tile -> tile.localToScene(tile.getBoundsInLocal()).intersects(covered)));
     }
 }
