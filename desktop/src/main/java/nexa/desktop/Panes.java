@@ -28,6 +28,7 @@ import nexa.desktop.handover.ExchangePane;
 import nexa.desktop.handover.FilesPane;
 import nexa.desktop.handover.FinishForm;
 import nexa.desktop.handover.HandoverView;
+import nexa.desktop.handover.KeptHandoversPane;
 import nexa.desktop.handover.PaperPane;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FilterPane;
@@ -110,6 +111,11 @@ public final class Panes implements HandoverView.Actions {
     public void exchange(Node beside) {
         ExchangeModel exchanging = new ExchangeModel(session.shoot(), work, fx);
         layer.toggle(new ExchangePane(session.shoot(), exchanging, models.inStep()), beside);
+    }
+
+    @Override
+    public void kept(HandoverModel model, Node beside) {
+        layer.toggle(new KeptHandoversPane(session, model.choice(), models.shelf(), layer::close), beside);
     }
 
     @Override

@@ -4,6 +4,8 @@ import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -14,6 +16,8 @@ import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
 import nexa.core.naming.NameTemplate;
 import nexa.shoot.Shoot;
+import nexa.shoot.exchange.BriefFile;
+import nexa.shoot.exchange.KeptHandover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.request.Collision;
 import nexa.shoot.handover.request.HandoverRequest;
@@ -138,6 +142,46 @@ public final class HandoverChoice {
     void remember() {
         shoot.remember(FOLDER, folder.get().toString());
         shoot.remember(NAMES, names.get().text());
+    }
+
+    /** All of it but which photos are meant, to be kept under a name. */
+    public KeptHandover kept(String name) {
+        return new KeptHandover(
+                KeptHandover.kept(folder.get(), shoot.folder()),
+                names.get(),
+                collision.get(),
+                alternates.get(),
+                new BriefFile(name.strip(), chosenFormats()));
+    }
+
+    /** Asks for what was kept; of the brief's formats for those that it has. */
+    public void take(KeptHandover kept) {
+        folder.set(kept.folderOf(shoot.folder()));
+        names.set(kept.names());
+        collision.set(kept.taken());
+        alternates.set(kept.alternates());
+        Set<Integer> wanted = kept.brief().formats().stream()
+                .flatMap(format -> here(format).stream())
+                .map(Format::id)
+                .collect(Collectors.toSet());
+        for (Format format : shoot.brief().formats()) {
+            if (wanted.contains(format.id())) {
+                leftOut.remove(format.id());
+            } else {
+                leftOut.add(format.id());
+            }
+        }
+    }
+
+    /** The brief's own format that is the same, or is but for its name, which was taken. */
+    private Optional<Format> here(Format other) {
+        List<Format> formats = shoot.brief().formats();
+        return formats.stream()
+                .filter(format -> format.isLike(other))
+                .findFirst()
+                .or(() -> formats.stream()
+                        .filter(format -> format.isLike(other.named(format.name())))
+                        .findFirst());
     }
 
     private Scope scope() {

@@ -2,9 +2,11 @@ package nexa.desktop.handover;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.animation.PauseTransition;
 import javafx.collections.SetChangeListener;
+import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -16,6 +18,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
@@ -67,6 +70,9 @@ public final class HandoverView extends StackPane {
 
         void exchange(Node beside);
 
+        /** Handovers kept under names. */
+        void kept(HandoverModel model, Node beside);
+
         /** Opens a folder or file with what the system has for it. */
         void open(Path file);
 
@@ -104,8 +110,8 @@ public final class HandoverView extends StackPane {
                 session.briefProperty().subscribe(brief -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()),
                 session.viewProperty().subscribe(view -> refresh()),
-                model.choice().folderProperty().subscribe(path -> refresh()),
-                model.choice().namesProperty().subscribe(template -> refresh()),
+                model.choice().folderProperty().subscribe(path -> folderChosen()),
+                model.choice().namesProperty().subscribe(template -> namesChosen()),
                 model.choice().meantProperty().subscribe(which -> refresh()),
                 session.selection().property().subscribe(selected -> refresh()),
                 session.list().photosProperty().subscribe(photos -> refresh()),
@@ -124,10 +130,18 @@ public final class HandoverView extends StackPane {
         model.choice().leftOut().removeListener(chosen);
     }
 
-    private static Node title() {
+    private Node title() {
         Label title = new Label(Words.of("handover.title"));
         title.getStyleClass().add("sheet-title");
-        return title;
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        Button kept = Buttons.text("handover.kept", () -> {});
+        kept.setId("handover-kept");
+        kept.setOnAction(event -> actions.kept(model, kept));
+        Buttons.explain(kept, Words.of("handover.kept.tip"));
+        HBox row = new HBox(title, space, kept);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     private Node fields() {
@@ -216,6 +230,23 @@ public final class HandoverView extends StackPane {
             example.setText(Words.of(refused));
             example.getStyleClass().setAll("label", "refusal");
         }
+    }
+
+    /** Chosen elsewhere, unless it is what is typed. */
+    private void folderChosen() {
+        Path chosen = model.choice().folderProperty().get();
+        if (!TypedPath.of(folder.getText()).equals(Optional.of(chosen))) {
+            folder.setText(chosen.toString());
+        }
+        refresh();
+    }
+
+    private void namesChosen() {
+        String chosen = model.choice().namesProperty().get().text();
+        if (!names.getText().equals(chosen)) {
+            names.setText(chosen);
+        }
+        refresh();
     }
 
     /** Looking ahead takes samples, so it is done only for those who look. */

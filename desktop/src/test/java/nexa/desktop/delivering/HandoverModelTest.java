@@ -10,10 +10,16 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Format;
+import nexa.core.naming.NameTemplate;
 import nexa.core.shape.Shape;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
+import nexa.shoot.exchange.KeptHandover;
+import nexa.shoot.handover.request.Collision;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -40,6 +46,39 @@ class HandoverModelTest {
             assertTrue(work.isEmpty(), "nothing is looked at any more");
             model.look();
             assertTrue(work.isEmpty());
+        }
+    }
+
+    @Test
+    void keptHandover_isTheSameInAnotherShoot_butForItsFolderInside() throws IOException {
+        Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
+        KeptHandover kept;
+        try (Shoot shoot = Shoot.open(Files.createDirectory(base.resolve("one")), locations)) {
+            Brief brief = shoot.brief().with("Print", Shape.parse("4:5")).with("Web", Shape.parse("1:1"));
+            shoot.apply(Edit.brief("edit.brief", shoot.brief(), brief));
+            HandoverChoice choice = new HandoverChoice(shoot, mock(HandoverChoice.Around.class));
+            choice.folderProperty().set(shoot.folder().resolve("for the client"));
+            choice.namesProperty().set(new NameTemplate("{format}/{photo}"));
+            choice.collisionProperty().set(Collision.SKIP);
+            choice.leftOut().add(brief.formats().getLast().id());
+            kept = choice.kept(" Client ");
+            assertEquals("Client", kept.name());
+        }
+        try (Shoot shoot = Shoot.open(Files.createDirectory(base.resolve("two")), locations)) {
+            Brief brief = shoot.brief()
+                    .with("Web", Shape.parse("1:1"))
+                    .withAll(kept.brief().formats());
+            shoot.apply(Edit.brief("edit.brief", shoot.brief(), brief));
+            HandoverChoice choice = new HandoverChoice(shoot, mock(HandoverChoice.Around.class));
+            choice.take(kept);
+            assertEquals(
+                    shoot.folder().resolve("for the client"),
+                    choice.folderProperty().get());
+            assertEquals("{format}/{photo}", choice.namesProperty().get().text());
+            assertEquals(Collision.SKIP, choice.collisionProperty().get());
+            assertEquals(
+                    List.of("Print"),
+                    choice.chosenFormats().stream().map(Format::name).toList());
         }
     }
 }

@@ -296,4 +296,24 @@ class HandoverViewTest extends WindowTest {
         robot.clickOn("#undo");
         assertEquals(-3, session().framing().pose().tilt().degrees(), 1e-9);
     }
+
+    @Test
+    void keptHandover_isTakenFromTheShelf_withItsFormats(FxRobot robot) throws Exception {
+        plan(robot);
+        Path out = folder.resolveSibling("kept");
+        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        click(robot, "#handover-kept");
+        robot.clickOn("#kept-name").write("Client").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#kept-use-Client").tryQuery().isPresent());
+        robot.push(KeyCode.ESCAPE);
+        onFx(() -> session().briefEdits().remove(format()));
+        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(folder + "/other");
+        click(robot, "#handover-kept");
+        click(robot, "#kept-use-Client");
+        until(() -> text(robot, "#handover-plan").startsWith("3 files"));
+        assertEquals("4:5", format().name());
+        assertEquals(
+                out.toString(),
+                robot.lookup("#handover-folder").queryAs(TextField.class).getText());
+    }
 }

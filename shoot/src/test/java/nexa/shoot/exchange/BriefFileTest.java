@@ -12,11 +12,13 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Preset;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
+import nexa.core.naming.NameTemplate;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
+import nexa.shoot.handover.request.Collision;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -103,6 +105,46 @@ class BriefFileTest {
             assertEquals(1, shelf.formats().size());
             assertEquals(1, shelf.briefs().size());
             assertThrows(IllegalArgumentException.class, () -> shelf.keep(new BriefFile(" ", List.of())));
+        }
+    }
+
+    @Test
+    void shelf_keepsHandoversAcrossRestarts_andPassesOverBrokenOnes() {
+        Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
+        Path elsewhere = base.resolve("client").toAbsolutePath();
+        KeptHandover kept = new KeptHandover(
+                elsewhere,
+                new NameTemplate("{format}/{photo}"),
+                Collision.REPLACE,
+                true,
+                new BriefFile("Client", List.of(PRINT, WHOLE)));
+        try (Preferences preferences = Preferences.open(locations)) {
+            Shelf shelf = new Shelf(preferences);
+            shelf.keep(new KeptHandover(
+                    Path.of("delivered"),
+                    NameTemplate.DEFAULT,
+                    Collision.SKIP,
+                    false,
+                    new BriefFile("CLIENT", List.of())));
+            shelf.keep(kept);
+            assertThrows(
+                    IllegalArgumentException.class,
+                    () -> shelf.keep(new KeptHandover(
+                            elsewhere, NameTemplate.DEFAULT, Collision.SKIP, false, new BriefFile(" ", List.of()))));
+        }
+        try (Preferences preferences = Preferences.open(locations)) {
+            Shelf shelf = new Shelf(preferences);
+            KeptHandover read = shelf.handovers().getFirst();
+            assertEquals(1, shelf.handovers().size());
+            assertEquals(elsewhere, read.folderOf(base.resolve("shoot")));
+            assertEquals(kept.names().text(), read.names().text());
+            assertEquals(Collision.REPLACE, read.taken());
+            assertTrue(read.alternates());
+            assertTrue(read.brief().formats().getFirst().isLike(PRINT));
+            shelf.drop(read);
+            assertEquals(List.of(), shelf.handovers());
+            preferences.put("shelf handovers", "{\"folder\": 3\u001e{}");
+            assertEquals(List.of(), shelf.handovers());
         }
     }
 
