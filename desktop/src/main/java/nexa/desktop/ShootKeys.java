@@ -14,6 +14,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.KeyMap;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.pane.HeaderView;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -47,7 +48,7 @@ final class ShootKeys implements Findables.Commands {
     private final Map<Command, Runnable> everywhere = new EnumMap<>(Command.class);
     private final Map<Command, Runnable> framing = new EnumMap<>(Command.class);
 
-    ShootKeys(Session session, Keys keys, ShootScreen screen) {
+    ShootKeys(Session session, Keys keys, ShootScreen screen, HeaderView.Actions window) {
         this.session = session;
         this.keys = keys;
         this.screen = screen;
@@ -55,7 +56,7 @@ final class ShootKeys implements Findables.Commands {
         set();
         frame();
         level();
-        look();
+        look(window);
     }
 
     private void going() {
@@ -137,7 +138,7 @@ final class ShootKeys implements Findables.Commands {
         framing.put(Command.LENS, () -> screen.open(DeskPane.LENS));
     }
 
-    private void look() {
+    private void look(HeaderView.Actions window) {
         framing.put(Command.OVERLAY, () -> session.overlayProperty()
                 .set(settings()
                         .cycleProperty()
@@ -148,12 +149,13 @@ final class ShootKeys implements Findables.Commands {
         framing.put(Command.OVERLAY_SHOW, () -> settings()
                 .overlayShowProperty()
                 .set(settings().overlayShowProperty().get().next()));
-        framing.put(Command.ZOOM, screen.bench()::nextZoom);
+        framing.put(Command.ZOOM, screen::nextZoom);
         framing.put(Command.ZOOM_FRAME, screen.bench()::zoomToFrame);
-        framing.put(Command.ZOOM_FIT, screen.bench()::zoomToFit);
+        framing.put(Command.ZOOM_FIT, screen::zoomToFit);
+        framing.put(Command.SIDE_BY_SIDE, screen::toggleSideBySide);
         framing.put(Command.BARE, screen::toggleBare);
-        everywhere.put(Command.SURROUND, screen::nextSurround);
-        everywhere.put(Command.FULL_SCREEN, screen::toggleFullScreen);
+        everywhere.put(Command.SURROUND, window::nextSurround);
+        everywhere.put(Command.FULL_SCREEN, window::toggleFullScreen);
         everywhere.put(Command.SETTINGS, screen::toggleSettings);
         everywhere.put(Command.KEYS, () -> screen.sheets().toggleKeys());
         everywhere.put(Command.FIND, () -> screen.sheets().find());

@@ -1,5 +1,6 @@
 package nexa.desktop;
 
+import java.util.Map;
 import java.util.concurrent.Executor;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -14,6 +15,7 @@ import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
+import nexa.desktop.beside.SideView;
 import nexa.desktop.brief.FormatCard;
 import nexa.desktop.brief.RailView;
 import nexa.desktop.desk.DeskView;
@@ -33,6 +35,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.WallView;
+import nexa.desktop.widget.Nodes;
 
 /** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */
 final class ShootScreen extends StackPane implements HeaderView.ShootActions {
@@ -53,6 +56,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final DeskView desk;
     private final HandoverView handover;
     private final BorderPane layout = new BorderPane();
+    private final Middle middle;
     private final PaneLayer layer = new PaneLayer();
     private final FirstSteps firstSteps;
     private final NoticeBar notices;
@@ -86,9 +90,21 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         lineup = new LineupView(models, keys, loader, fx);
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), panes, loader, fx);
+        middle = new Middle(
+                layout,
+                Map.of(
+                        MainView.WALL,
+                        wall,
+                        MainView.BENCH,
+                        bench,
+                        MainView.LINEUP,
+                        lineup,
+                        MainView.HANDOVER,
+                        handover),
+                () -> new SideView(session, loader, fx, this::toggleSideBySide));
         lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
-        shootKeys = new ShootKeys(session, keys, this);
+        shootKeys = new ShootKeys(session, keys, this, actions);
         CommandMenu menu = new CommandMenu(keys, shootKeys);
         menu.on(bench, CommandMenu.BENCH);
         menu.on(wall, CommandMenu.WALL);
@@ -148,6 +164,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         firstSteps.dispose();
         layer.close();
         lists.close();
+        middle.closeSide();
         header.dispose();
         rail.dispose();
         wall.dispose();
@@ -155,10 +172,6 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         lineup.dispose();
         desk.dispose();
         handover.dispose();
-    }
-
-    ShootModels models() {
-        return models;
     }
 
     BenchView bench() {
@@ -169,22 +182,13 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     private void show(MainView view) {
         lists.close();
-        layout.setCenter(view(view));
+        middle.show(view);
         showFurniture(bench.bareProperty().get());
         if (view != MainView.BENCH) {
             bench.modeProperty().set(BenchMode.FRAMING);
             bench.bareProperty().set(false);
             layer.close();
         }
-    }
-
-    private Node view(MainView view) {
-        return switch (view) {
-            case WALL -> wall;
-            case BENCH -> bench;
-            case LINEUP -> lineup;
-            case HANDOVER -> handover;
-        };
     }
 
     private void showFurniture(boolean bare) {
@@ -200,6 +204,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     private void showBenchFor(BenchMode mode) {
         if (mode != BenchMode.FRAMING) {
+            middle.closeSide();
             session.viewProperty().set(MainView.BENCH);
         }
     }
@@ -209,6 +214,22 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     void toggleMode(BenchMode mode) {
         ObjectProperty<BenchMode> now = bench.modeProperty();
         now.set(now.get() == mode ? BenchMode.FRAMING : mode);
+    }
+
+    void toggleSideBySide() {
+        layer.close();
+        bench.modeProperty().set(BenchMode.FRAMING);
+        session.viewProperty().set(MainView.BENCH);
+        middle.toggleSide();
+    }
+
+    /** Closer in what is in the middle. */
+    void nextZoom() {
+        middle.side().ifPresentOrElse(SideView::toggleZoom, bench::nextZoom);
+    }
+
+    void zoomToFit() {
+        middle.side().ifPresentOrElse(SideView::zoomToFit, bench::zoomToFit);
     }
 
     void toggleBare() {
@@ -265,14 +286,6 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         rail.openAdding();
     }
 
-    void nextSurround() {
-        actions.nextSurround();
-    }
-
-    void toggleFullScreen() {
-        actions.toggleFullScreen();
-    }
-
     void stepWallRow(int direction) {
         wall.stepRow(direction);
     }
@@ -287,19 +300,19 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     private void showList(Node list) {
-        layout.setCenter(list);
+        middle.show(list);
         showFurniture(false);
     }
 
     private void listClosed() {
-        layout.setCenter(view(session.viewProperty().get()));
+        middle.show(session.viewProperty().get());
         showFurniture(bench.bareProperty().get());
         requestFocus();
     }
 
     /** Closes what lies on top, or gives up what goes on; false if there is nothing. */
     boolean closeTopmost() {
-        if (layer.close() || lists.close()) {
+        if (layer.close() || lists.close() || middle.closeSide()) {
             return true;
         }
         if (bench.bareProperty().get()) {
@@ -326,20 +339,11 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
             return true;
         }
         Node owner = getScene().getFocusOwner();
-        return shootKeys.pressed(event, owner != null && (isWithin(owner, layer) || isReachedByKeys(owner)));
+        return shootKeys.pressed(event, owner != null && (Nodes.isWithin(owner, layer) || isReachedByKeys(owner)));
     }
 
     /** Whoever went to a control by Tab wants to use it by keys; a click on one leaves all keys to the shoot. */
     private boolean isReachedByKeys(Node owner) {
         return owner != this && owner != wall && owner.isFocusVisible();
-    }
-
-    private static boolean isWithin(Node node, Node ancestor) {
-        for (Node at = node; at != null; at = at.getParent()) {
-            if (at == ancestor) {
-                return true;
-            }
-        }
-        return false;
     }
 }

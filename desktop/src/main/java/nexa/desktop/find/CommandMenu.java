@@ -15,11 +15,11 @@ public final class CommandMenu {
     public static final List<List<Command>> BENCH = List.of(
             List.of(Command.LEVEL_LINE, Command.AUTO_LEVEL, Command.PLUMB, Command.QUARTER, Command.MIRROR),
             List.of(Command.DRAW, Command.SWAP, Command.NUMBERS, Command.FILL, Command.MARK, Command.CLEAR),
-            List.of(Command.ALTERNATES, Command.CARRY, Command.SET_ASIDE));
+            List.of(Command.SIDE_BY_SIDE, Command.ALTERNATES, Command.CARRY, Command.SET_ASIDE));
 
     /** For photos on the Wall. */
     public static final List<List<Command>> WALL = List.of(
-            List.of(Command.BENCH, Command.AUTO_LEVEL, Command.QUARTER, Command.QUARTER_BACK),
+            List.of(Command.BENCH, Command.SIDE_BY_SIDE, Command.AUTO_LEVEL, Command.QUARTER, Command.QUARTER_BACK),
             List.of(Command.CARRY, Command.CARRY_AGAIN, Command.CHECK_ALL, Command.CLEAR, Command.SET_ASIDE),
             List.of(Command.SELECT_ALIKE, Command.SELECT_ALL));
 

@@ -17,6 +17,7 @@ import static javafx.scene.input.KeyCode.F1;
 import static javafx.scene.input.KeyCode.F11;
 import static javafx.scene.input.KeyCode.F2;
 import static javafx.scene.input.KeyCode.F3;
+import static javafx.scene.input.KeyCode.F4;
 import static javafx.scene.input.KeyCode.G;
 import static javafx.scene.input.KeyCode.I;
 import static javafx.scene.input.KeyCode.J;
@@ -123,6 +124,7 @@ public enum Command {
     ZOOM(Group.LOOK, Z),
     ZOOM_FRAME(Group.LOOK, shift(Z)),
     ZOOM_FIT(Group.LOOK, DIGIT0),
+    SIDE_BY_SIDE(Group.LOOK, F4),
     BARE(Group.LOOK, K),
     SURROUND(Group.LOOK, U),
     FULL_SCREEN(Group.LOOK, F11),

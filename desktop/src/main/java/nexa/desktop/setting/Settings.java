@@ -36,6 +36,7 @@ public final class Settings {
     private final ObjectProperty<Boolean> snapping;
     private final ObjectProperty<Boolean> neighbours;
     private final ObjectProperty<Boolean> railFolded;
+    private final ObjectProperty<Beside> beside;
     private final ObjectProperty<List<String>> shapes;
     private final ObjectProperty<Set<Part>> carryParts;
     private final ObjectProperty<Opposite> carryOpposite;
@@ -68,6 +69,7 @@ public final class Settings {
         snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
         neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
         railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
+        beside = kept("beside", Beside.TWO_PHOTOS, Beside::valueOf, Enum::name);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
         carryParts = kept(
                 "carry parts",
@@ -132,6 +134,11 @@ public final class Settings {
 
     public ObjectProperty<OverlayChoice> overlayProperty() {
         return overlay;
+    }
+
+    /** What is looked at side by side. */
+    public ObjectProperty<Beside> besideProperty() {
+        return beside;
     }
 
     /** Which overlays the next-overlay key steps through. */

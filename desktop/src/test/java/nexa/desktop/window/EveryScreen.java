@@ -15,6 +15,7 @@ abstract class EveryScreen extends WindowTest {
     private static final List<KeyCode[]> BY_KEYS = List.of(
             new KeyCode[] {KeyCode.F1},
             new KeyCode[] {KeyCode.F3},
+            new KeyCode[] {KeyCode.F4},
             new KeyCode[] {KeyCode.SHORTCUT, KeyCode.COMMA},
             new KeyCode[] {KeyCode.SHIFT, KeyCode.W},
             new KeyCode[] {KeyCode.SHIFT, KeyCode.U},
