@@ -10,6 +10,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
+import javafx.css.PseudoClass;
 import javafx.scene.Scene;
 import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
@@ -66,6 +67,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         pictures.conversionProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         program.settings().languageProperty().subscribe((before, now) -> speak());
         root.getStyleClass().add("nexa");
+        program.settings()
+                .penProperty()
+                .subscribe(on -> root.pseudoClassStateChanged(PseudoClass.getPseudoClass("pen"), on));
         this.surround = new SurroundChoice(root, program.preferences());
         root.getChildren().add(start.view());
         stage.setTitle(Words.of("app.name"));

@@ -27,9 +27,6 @@ import nexa.desktop.setting.Mover;
 
 /** The pointer on the Bench: what it would take hold of, and what goes on while it is pressed. */
 final class BenchPointer {
-    /** How near to an edge or a corner a pointer takes hold, in canvas units. */
-    private static final double REACH = 10;
-
     /** How near to a nested outline a click means it. */
     private static final double OUTLINE_REACH = 5;
 
@@ -154,12 +151,12 @@ final class BenchPointer {
             case STRAIGHTENING ->
                 Optional.of(new BenchGesture.DrawEdge(session.space().orElseThrow(), List.of(pointer)));
             case TRIM ->
-                BenchGesture.MoveTrimSide.at(session.space().orElseThrow(), pointer, REACH / scale())
+                BenchGesture.MoveTrimSide.at(session.space().orElseThrow(), pointer, reach())
                         .map(BenchGesture.class::cast);
             case NEUTRAL, EYES ->
                 Optional.of(
                         BenchGesture.Touching.at(session.space().orElseThrow(), pointer, spots.touches(mode.get())));
-            case MARKING -> Optional.of(BenchGesture.marks(session, pointer, REACH / scale()));
+            case MARKING -> Optional.of(BenchGesture.marks(session, pointer, reach()));
             case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
             case FRAMING ->
                 Optional.of(session.frame()
@@ -176,7 +173,11 @@ final class BenchPointer {
     }
 
     private Optional<Grip> grip(Frame frame, Point pointer) {
-        return Grip.at(frame, pointer, REACH / scale());
+        return Grip.at(frame, pointer, reach());
+    }
+
+    private double reach() {
+        return session.settings().reach() / scale();
     }
 
     private double scale() {
@@ -294,7 +295,7 @@ final class BenchPointer {
     private Optional<Shape.Ratio> outlineAt(Point p) {
         return mode.get() == BenchMode.FRAMING
                 ? camera.toLevel(p)
-                        .flatMap(level -> BenchGesture.nested(session, level, REACH / scale(), OUTLINE_REACH / scale()))
+                        .flatMap(level -> BenchGesture.nested(session, level, reach(), OUTLINE_REACH / scale()))
                 : Optional.empty();
     }
 
@@ -325,7 +326,7 @@ final class BenchPointer {
             return Cursor.CLOSED_HAND;
         }
         if (mode.get() == BenchMode.TRIM) {
-            return Cursors.trimming(session.space(), camera.toLevel(at), () -> REACH / scale());
+            return Cursors.trimming(session.space(), camera.toLevel(at), () -> reach());
         }
         if (mode.get() != BenchMode.FRAMING) {
             return Cursor.CROSSHAIR;
@@ -333,7 +334,7 @@ final class BenchPointer {
         if (outline.isPresent() || camera.isOverNeighbour(-1, at) || camera.isOverNeighbour(1, at)) {
             return Cursor.HAND;
         }
-        return Cursors.framing(session.frame(), camera.toLevel(at), () -> REACH / scale());
+        return Cursors.framing(session.frame(), camera.toLevel(at), () -> reach());
     }
 
     // ---- drawing ----

@@ -76,6 +76,7 @@ public final class SettingsPane implements PaneLayer.Content {
         node = new VBox(
                 18,
                 part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
+                part("settings.pen", box("settings-pen", "settings.pen.large", all.penProperty())),
                 part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
                 part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
                 part("settings.screen", screen, row(srgb, choose), ways, explained("settings.screen.tip"), message),

@@ -23,6 +23,8 @@ public final class Settings {
     private static final int MOST_SHAPES = 60;
     private static final double USUAL_PPI = 300;
     private static final int USUAL_NEXT = 5;
+    private static final double POINTER_REACH = 10;
+    private static final double PEN_REACH = 18;
 
     private final Preferences preferences;
     private final ObjectProperty<OverlayChoice> overlay;
@@ -36,6 +38,7 @@ public final class Settings {
     private final ObjectProperty<Boolean> snapping;
     private final ObjectProperty<Boolean> neighbours;
     private final ObjectProperty<Boolean> railFolded;
+    private final ObjectProperty<Boolean> pen;
     private final ObjectProperty<Beside> beside;
     private final ObjectProperty<List<String>> shapes;
     private final ObjectProperty<Set<Part>> carryParts;
@@ -69,6 +72,7 @@ public final class Settings {
         snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
         neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
         railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
+        pen = kept("pen", false, Boolean::valueOf, String::valueOf);
         beside = kept("beside", Beside.TWO_PHOTOS, Beside::valueOf, Enum::name);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
         carryParts = kept(
@@ -134,6 +138,16 @@ public final class Settings {
 
     public ObjectProperty<OverlayChoice> overlayProperty() {
         return overlay;
+    }
+
+    /** Whether all that is pressed is large enough for a pen or a finger. */
+    public ObjectProperty<Boolean> penProperty() {
+        return pen;
+    }
+
+    /** How near to an edge, a corner or a mark one takes hold of it, in units of the window. */
+    public double reach() {
+        return pen.get() ? PEN_REACH : POINTER_REACH;
     }
 
     /** What is looked at side by side. */
