@@ -1,6 +1,7 @@
 package nexa.desktop.stage;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
@@ -39,6 +40,8 @@ public final class WindowPlace {
                 .get(SETTING)
                 .flatMap(WindowPlace::read)
                 .filter(WindowPlace::isReached)
+                .or(() -> usualIfTooLarge(stage))
+                .map(place -> onScreen(place, stage))
                 .ifPresent(place -> {
                     stage.setX(place.getMinX());
                     stage.setY(place.getMinY());
@@ -49,6 +52,46 @@ public final class WindowPlace {
                 .get(SETTING)
                 .filter(text -> text.endsWith(MAXIMIZED))
                 .isPresent());
+    }
+
+    /** The place of a window at first, if the screen is smaller than it. */
+    private static Optional<Rectangle2D> usualIfTooLarge(Stage stage) {
+        Rectangle2D room = Screen.getPrimary().getVisualBounds();
+        double width = stage.getScene().getWidth();
+        double height = stage.getScene().getHeight();
+        return width > room.getWidth() || height > room.getHeight()
+                ? Optional.of(new Rectangle2D(room.getMinX(), room.getMinY(), width, height))
+                : Optional.empty();
+    }
+
+    /** One that is larger than the screen that has most of it is cut and moved onto it: screens change meanwhile. */
+    private static Rectangle2D onScreen(Rectangle2D place, Stage stage) {
+        Rectangle2D room =
+                Screen.getScreensForRectangle(place.getMinX(), place.getMinY(), place.getWidth(), place.getHeight())
+                        .stream()
+                        .map(Screen::getVisualBounds)
+                        .max(Comparator.comparingDouble(screen -> shared(screen, place)))
+                        .orElseGet(() -> Screen.getPrimary().getVisualBounds());
+        return fitted(place, room, stage.getMinWidth(), stage.getMinHeight());
+    }
+
+    /** As it is unless it is larger than the room, else cut to it, but not below the least size, and moved into it. */
+    static Rectangle2D fitted(Rectangle2D place, Rectangle2D room, double leastWidth, double leastHeight) {
+        double width = Math.max(leastWidth, Math.min(place.getWidth(), room.getWidth()));
+        double height = Math.max(leastHeight, Math.min(place.getHeight(), room.getHeight()));
+        return width < place.getWidth() || height < place.getHeight()
+                ? new Rectangle2D(
+                        Math.max(room.getMinX(), Math.min(place.getMinX(), room.getMaxX() - width)),
+                        Math.max(room.getMinY(), Math.min(place.getMinY(), room.getMaxY() - height)),
+                        width,
+                        height)
+                : place;
+    }
+
+    private static double shared(Rectangle2D one, Rectangle2D other) {
+        double width = Math.min(one.getMaxX(), other.getMaxX()) - Math.max(one.getMinX(), other.getMinX());
+        double height = Math.min(one.getMaxY(), other.getMaxY()) - Math.max(one.getMinY(), other.getMinY());
+        return Math.max(0, width) * Math.max(0, height);
     }
 
     /** Remembers where it is; while it fills the screen, where it was before that is not known. */

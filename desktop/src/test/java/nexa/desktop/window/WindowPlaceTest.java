@@ -39,12 +39,12 @@ class WindowPlaceTest extends WindowTest {
         onFx(() -> {
             stage().setX(40);
             stage().setY(25);
-            stage().setWidth(1100);
+            stage().setWidth(1010);
             stage().setHeight(720);
         });
         openAnew();
         assertEquals(40, stage().getX());
-        assertEquals(1100, stage().getWidth());
+        assertEquals(1010, stage().getWidth());
         assertEquals(720, stage().getHeight());
     }
 
