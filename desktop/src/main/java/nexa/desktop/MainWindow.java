@@ -22,6 +22,7 @@ import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
+import nexa.desktop.stage.ResultWindow;
 import nexa.desktop.stage.SurroundChoice;
 import nexa.desktop.stage.WindowPlace;
 import nexa.imaging.preview.ScreenColours;
@@ -50,6 +51,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final StartScreen start;
     private volatile State state = new State.Start();
     private final SurroundChoice surround;
+    private final ResultWindow result;
 
     /** How often something was asked to be opened; the last one asked for is shown. */
     private final AtomicLong openings = new AtomicLong();
@@ -57,6 +59,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     /** To be made on the interface's thread. */
     public MainWindow(Stage stage, Locations locations, double width, double height) {
         this.stage = stage;
+        this.result = new ResultWindow(stage, this::takeKeys);
         this.program = Program.of(locations, work, fx);
         this.doors = new Doors(locations, fx);
         this.start = new StartScreen(this, program.shelf(), work, fx);
@@ -86,10 +89,14 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private Scene scene(double width, double height) {
         Scene scene = new Scene(root, width, height);
         scene.getStylesheets().add(Theme.stylesheet());
-        WindowKeys.of(scene, program.keys(), event -> screen().filter(shown -> shown.pressed(event))
-                .isPresent());
+        takeKeys(scene);
         Dropped.onto(scene, this::openFrom);
         return scene;
+    }
+
+    private void takeKeys(Scene scene) {
+        WindowKeys.of(scene, program.keys(), event -> screen().filter(shown -> shown.pressed(event))
+                .isPresent());
     }
 
     public void show() {
@@ -260,6 +267,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private void closeShown() {
         open().ifPresent(open -> {
             state = new State.Start();
+            result.close();
             root.getChildren().remove(open.screen());
             open.screen().dispose();
             open.shoot().close();
@@ -305,6 +313,12 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     @Override
     public void toggleFullScreen() {
         stage.setFullScreen(!stage.isFullScreen());
+    }
+
+    @Override
+    public void toggleResultWindow() {
+        open().ifPresent(open ->
+                result.toggle(open.shoot().session(), open.shoot().loader(), fx));
     }
 
     @Override

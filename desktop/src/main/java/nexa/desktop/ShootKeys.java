@@ -156,6 +156,7 @@ final class ShootKeys implements Findables.Commands {
         framing.put(Command.BARE, screen::toggleBare);
         everywhere.put(Command.SURROUND, window::nextSurround);
         everywhere.put(Command.FULL_SCREEN, window::toggleFullScreen);
+        everywhere.put(Command.RESULT_WINDOW, window::toggleResultWindow);
         everywhere.put(Command.SETTINGS, screen::toggleSettings);
         everywhere.put(Command.KEYS, () -> screen.sheets().toggleKeys());
         everywhere.put(Command.FIND, () -> screen.sheets().find());

@@ -18,6 +18,7 @@ import static javafx.scene.input.KeyCode.F11;
 import static javafx.scene.input.KeyCode.F2;
 import static javafx.scene.input.KeyCode.F3;
 import static javafx.scene.input.KeyCode.F4;
+import static javafx.scene.input.KeyCode.F6;
 import static javafx.scene.input.KeyCode.G;
 import static javafx.scene.input.KeyCode.I;
 import static javafx.scene.input.KeyCode.J;
@@ -133,6 +134,7 @@ public enum Command {
     BEFORE(Group.LOOK, true, J),
     PROOF(Group.LOOK, true, F2),
     PAN(Group.LOOK, true, SPACE),
+    RESULT_WINDOW(Group.LOOK, F6),
     SETTINGS(Group.LOOK, shortcut(COMMA)),
     FIND(Group.LOOK, F3),
     KEYS(Group.LOOK, F1),

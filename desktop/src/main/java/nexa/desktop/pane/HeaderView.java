@@ -49,6 +49,9 @@ public final class HeaderView extends HBox {
         /** The whole screen, or a window again. */
         void toggleFullScreen();
 
+        /** The result alone in a second window, or no longer. */
+        void toggleResultWindow();
+
         void showKeys();
     }
 

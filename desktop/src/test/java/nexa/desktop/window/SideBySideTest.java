@@ -9,9 +9,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
+import javafx.scene.Scene;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import javafx.stage.Window;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchView;
@@ -109,5 +112,36 @@ class SideBySideTest extends WindowTest {
         until(() -> !open(robot));
         assertEquals(MainView.BENCH, session().viewProperty().get());
         assertFalse(open(robot));
+    }
+
+    @Test
+    void result_standsAloneInASecondWindow_andFollows(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.F6);
+        until(() -> second() != null);
+        until(() -> middle() != background());
+        AtomicReference<Integer> before = new AtomicReference<>(0);
+        onFx(() -> before.set(middle()));
+        onFx(() -> session().going().step(1));
+        until(() -> middle() != before.get() && middle() != background());
+        press(robot, KeyCode.F6);
+        until(() -> second() == null);
+    }
+
+    private static Scene second() {
+        return Window.getWindows().stream()
+                .filter(each -> each instanceof Stage stage && "Result".equals(stage.getTitle()))
+                .map(Window::getScene)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static int middle() {
+        WritableImage picture = second().snapshot(null);
+        return picture.getPixelReader().getArgb((int) picture.getWidth() / 2, (int) picture.getHeight() / 2);
+    }
+
+    private static int background() {
+        return second().snapshot(null).getPixelReader().getArgb(3, 3);
     }
 }
