@@ -10,6 +10,7 @@ import nexa.desktop.find.FindView;
 import nexa.desktop.find.Findables;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.pane.AboutSheet;
 import nexa.desktop.pane.KeySheet;
 
 /** What lies over a whole shoot's screen and takes all keys while it does: the sheet of all keys, or the finder. */
@@ -37,9 +38,15 @@ final class Sheets {
                                 close();
                                 hintsAgain.run();
                             },
+                            this::about,
                             this::close),
                     KeySheet::requestFocus);
         }
+    }
+
+    private void about() {
+        close();
+        open(new AboutSheet(this::close), AboutSheet::requestFocus);
     }
 
     void find() {

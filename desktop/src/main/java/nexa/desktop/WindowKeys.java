@@ -28,7 +28,8 @@ final class WindowKeys {
     }
 
     private void pressed(KeyEvent event) {
-        boolean typing = event.isConsumed() || scene.getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
+        boolean typing = event.isConsumed()
+                || scene.getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
         used = !typing && use.test(event);
         if (used) {
             event.consume();

@@ -28,9 +28,10 @@ public final class KeySheet extends StackPane {
 
     /**
      * @param hintsAgain points the first steps out once more
+     * @param about tells which program this is
      * @param close called by a click beside the sheet
      */
-    public KeySheet(Keys keys, Runnable hintsAgain, Runnable close) {
+    public KeySheet(Keys keys, Runnable hintsAgain, Runnable about, Runnable close) {
         this.keys = keys;
         getStyleClass().add("veil");
         setId("key-sheet");
@@ -48,7 +49,9 @@ public final class KeySheet extends StackPane {
         usual.setId("keys-usual");
         Button again = Buttons.text("keys.hints", hintsAgain);
         again.setId("keys-hints");
-        HBox head = new HBox(18, title, message, space, again, usual);
+        Button aboutNexa = Buttons.text("keys.about", about);
+        aboutNexa.setId("keys-about");
+        HBox head = new HBox(18, title, message, space, aboutNexa, again, usual);
         head.setAlignment(Pos.CENTER_LEFT);
         Label pointer = new Label(Words.of("keys.pointer"));
         pointer.getStyleClass().add("note");

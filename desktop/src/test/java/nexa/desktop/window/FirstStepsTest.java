@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.MainView;
@@ -68,5 +69,19 @@ class FirstStepsTest extends WindowTest {
         click(robot, "#hint-away");
         until(() -> session().settings().hintsTakenProperty().get().equals(Set.of(Hint.SHAPES)));
         until(() -> !hint(robot).isVisible() || !hint(robot).getText().equals(Words.of("hint", Hint.SHAPES)));
+    }
+
+    @Test
+    void help_saysWhichProgramThisIs_andTheLicencesOfAllThatShips(FxRobot robot) throws Exception {
+        press(robot, KeyCode.F1);
+        click(robot, "#keys-about");
+        String licences =
+                robot.lookup("#about-licences").queryAs(TextArea.class).getText();
+        for (String part :
+                new String[] {"javafx-controls", "opencv", "metadata-extractor", "CC BY-SA 3.0", "OFL-1.1"}) {
+            assertTrue(licences.contains(part), part);
+        }
+        press(robot, KeyCode.ESCAPE);
+        assertTrue(robot.lookup("#about").tryQuery().isEmpty());
     }
 }
