@@ -9,6 +9,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -40,7 +41,7 @@ public final class KeySheet extends StackPane {
         message.setId("keys-message");
         message.getStyleClass().add("note");
         Region space = new Region();
-        HBox.setHgrow(space, javafx.scene.layout.Priority.ALWAYS);
+        HBox.setHgrow(space, Priority.ALWAYS);
         Button usual = Buttons.text("keys.usual", () -> {
             keys.mapProperty().set(KeyMap.USUAL);
             say(Words.of("keys.hint"), false);

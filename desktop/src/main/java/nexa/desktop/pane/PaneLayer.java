@@ -7,6 +7,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -89,7 +90,12 @@ public final class PaneLayer extends Pane {
         close.setId("pane-close");
         HBox head = new HBox(8, title, space, close);
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox framed = new VBox(10, head, content.node());
+        ScrollPane scroll = new ScrollPane(content.node()); // in a low window
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setFocusTraversable(false);
+        scroll.getStyleClass().add("sheet-scroll");
+        VBox framed = new VBox(10, head, scroll);
         framed.getStyleClass().add("small-pane");
         framed.setOnMousePressed(event -> event.consume());
         movedBy(head);

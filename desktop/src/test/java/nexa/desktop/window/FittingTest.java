@@ -1,6 +1,7 @@
 package nexa.desktop.window;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Set;
 import java.util.TreeSet;
@@ -11,8 +12,10 @@ import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListCell;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.api.FxRobot;
@@ -41,6 +44,27 @@ class FittingTest extends EveryScreen {
         press(robot, KeyCode.ESCAPE);
         walk(robot);
         assertEquals("", String.join("\n", cut));
+    }
+
+    @Test
+    void lowWindow_scrollsPanesThatAreHigher(FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> {
+            window.scene().getWindow().setWidth(1010);
+            window.scene().getWindow().setHeight(600);
+        });
+        press(robot, KeyCode.SHORTCUT, KeyCode.COMMA);
+        Node pane = robot.lookup(".small-pane").query();
+        untilAtRest(pane);
+        Bounds at = pane.localToScene(pane.getLayoutBounds());
+        assertTrue(at.getHeight() > 300 && at.getMaxY() <= window.scene().getHeight(), at::toString);
+        ScrollPane scroll = robot.from(pane).lookup(".sheet-scroll").queryAs(ScrollPane.class);
+        assertTrue(scroll.getContent().getLayoutBounds().getHeight()
+                > scroll.getViewportBounds().getHeight());
+        onFx(() -> scroll.setVvalue(1));
+        Node last = robot.lookup("#follow-arrivals").query();
+        untilAtRest(last);
+        assertTrue(last.localToScene(last.getBoundsInLocal()).getMaxY() <= at.getMaxY());
     }
 
     @Override
