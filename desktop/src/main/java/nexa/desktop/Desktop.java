@@ -10,6 +10,8 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import nexa.desktop.mishap.Mishaps;
 import nexa.shoot.DemoCamera;
@@ -93,7 +95,12 @@ public final class Desktop {
         Platform.startup(() -> {
             Theme.install();
             Stage stage = new Stage();
-            MainWindow window = new MainWindow(stage, Locations.ofThisUser(), WIDTH, HEIGHT);
+            Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+            MainWindow window = new MainWindow(
+                    stage,
+                    Locations.ofThisUser(),
+                    Math.min(WIDTH, screen.getWidth()),
+                    Math.min(HEIGHT, screen.getHeight()));
             stage.showingProperty().subscribe((before, now) -> {
                 if (before && !now) {
                     closed.countDown();

@@ -59,6 +59,15 @@ public final class Words {
     }
 
     /** The root bundle is English. */
+    /**
+     * A number as the language writes it, with a true minus.
+     *
+     * @param pattern of {@link String#format}
+     */
+    public static String number(String pattern, double value) {
+        return String.format(language(), pattern, value).replace('-', '−');
+    }
+
     private static Locale language() {
         Locale spoken = bundle().getLocale();
         return spoken.equals(Locale.ROOT) ? Locale.ENGLISH : spoken;

@@ -28,6 +28,19 @@ class LanguagesTest {
         assertEquals("English", Languages.name("en"));
     }
 
+    @Test
+    void numbers_areWrittenAsTheLanguageDoes() {
+        try {
+            Words.speak(() -> "de");
+            assertEquals("1,50", Words.number("%.2f", 1.5));
+            assertEquals("−3,2 %", Words.number("%.1f %%", -3.2));
+            Words.speak(() -> "en");
+            assertEquals("+1.5", Words.number("%+.1f", 1.5));
+        } finally {
+            Words.speak(() -> "en");
+        }
+    }
+
     /** A pattern that can't be read would show only where it is wanted. */
     @Test
     void everySentence_canBeFilled() throws IOException {

@@ -1,7 +1,6 @@
 package nexa.desktop.desk;
 
 import java.util.EnumSet;
-import java.util.Locale;
 import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -128,7 +127,7 @@ public final class CarryPane implements PaneLayer.Content {
     /** How far the marks that are worst off will lie from their places. */
     private String error() {
         double worst = carry.worstError();
-        return worst < 0.0005 ? "" : Words.of("carry.error", String.format(Locale.ROOT, "%.1f", 100 * worst));
+        return worst < 0.0005 ? "" : Words.of("carry.error", Words.number("%.1f", 100 * worst));
     }
 
     @Override

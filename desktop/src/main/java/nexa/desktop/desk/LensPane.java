@@ -1,6 +1,5 @@
 package nexa.desktop.desk;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
@@ -220,8 +219,7 @@ public final class LensPane implements PaneLayer.Content {
     }
 
     private static String stops(double value) {
-        return Words.of(
-                "lens.stops.value", String.format(Locale.ROOT, "%+.1f", value).replace('-', '−'));
+        return Words.of("lens.stops.value", Words.number("%+.1f", value));
     }
 
     // ---- showing ----

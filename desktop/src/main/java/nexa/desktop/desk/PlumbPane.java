@@ -1,6 +1,5 @@
 package nexa.desktop.desk;
 
-import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
 import java.util.function.ToDoubleFunction;
@@ -57,7 +56,7 @@ public final class PlumbPane implements PaneLayer.Content {
                 1 / CLOSEST,
                 CLOSEST,
                 1,
-                value -> String.format(Locale.ROOT, "%.2f", value),
+                value -> Words.number("%.2f", value),
                 (plumb, value) -> plumb.finished(plumb.scale(), plumb.right(), plumb.down(), value));
         Label note = new Label(Words.of(plumbing.isFocalKnown() ? "plumb.focal.known" : "plumb.focal.unknown"));
         note.getStyleClass().add("note");

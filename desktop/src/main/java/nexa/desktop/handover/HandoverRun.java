@@ -1,7 +1,6 @@
 package nexa.desktop.handover;
 
 import java.nio.file.Path;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
@@ -157,8 +156,8 @@ final class HandoverRun extends VBox {
             return Words.of("handover.kilobytes", Math.ceilDiv(bytes, 1000));
         }
         return bytes < GIGABYTE
-                ? Words.of("handover.megabytes", String.format(Locale.ROOT, "%.1f", bytes / MEGABYTE))
-                : Words.of("handover.gigabytes", String.format(Locale.ROOT, "%.1f", bytes / GIGABYTE));
+                ? Words.of("handover.megabytes", Words.number("%.1f", bytes / MEGABYTE))
+                : Words.of("handover.gigabytes", Words.number("%.1f", bytes / GIGABYTE));
     }
 
     // ---- while and after ----
@@ -192,7 +191,7 @@ final class HandoverRun extends VBox {
         if (now.paused()) {
             rest = Words.of("handover.paused");
         } else if (now.secondsLeft() >= 0) {
-            String rate = String.format(Locale.ROOT, "%.1f", now.aSecond());
+            String rate = Words.number("%.1f", now.aSecond());
             rest = Words.of("handover.left", rate, time(Math.round(now.secondsLeft())));
         }
         status.setText(Words.of("handover.running", now.done(), now.of()) + rest);

@@ -1,7 +1,6 @@
 package nexa.desktop.lineup;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -106,8 +105,8 @@ final class LineupBar extends HBox {
     private static String words(LightModel.Shown shown) {
         String spread = Words.of(
                 "lineup.light",
-                String.format(Locale.ROOT, "%.1f", shown.even().lightness()),
-                String.format(Locale.ROOT, "%.1f", shown.even().colour()));
+                Words.number("%.1f", shown.even().lightness()),
+                Words.number("%.1f", shown.even().colour()));
         return shown.standOut().isEmpty()
                 ? spread
                 : spread + " · " + Words.of("lineup.out", shown.standOut().size(), names(shown.standOut()));
@@ -158,12 +157,10 @@ final class LineupBar extends HBox {
     }
 
     private static String percent(double fraction) {
-        return String.format(Locale.ROOT, "%.1f", 100 * fraction);
+        return Words.number("%.1f", 100 * fraction);
     }
 
     private static String value(String words, OptionalDouble figure, double factor, String pattern) {
-        return figure.isEmpty()
-                ? ""
-                : Words.of(words, String.format(Locale.ROOT, pattern, factor * figure.getAsDouble()));
+        return figure.isEmpty() ? "" : Words.of(words, Words.number(pattern, factor * figure.getAsDouble()));
     }
 }

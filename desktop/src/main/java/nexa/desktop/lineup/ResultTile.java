@@ -1,6 +1,5 @@
 package nexa.desktop.lineup;
 
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
@@ -113,7 +112,7 @@ public final class ResultTile extends Pane {
         String ratio = deviation.sizeRatio().isPresent()
                 ? Words.of(
                         "lineup.size",
-                        String.format(Locale.ROOT, "%.2f", deviation.sizeRatio().getAsDouble()))
+                        Words.number("%.2f", deviation.sizeRatio().getAsDouble()))
                 : "";
         String lean = deviation.lean().isPresent()
                 ? " · " + Looks.degrees(deviation.lean().getAsDouble()) + "°"
@@ -123,8 +122,7 @@ public final class ResultTile extends Pane {
 
     private static String percent(double fraction) {
         double tenths = Math.round(fraction * 1000) / 10.0 + 0.0; // no −0.0
-        return String.format(Locale.ROOT, tenths == 0 ? "%.1f" : "%+.1f", tenths)
-                .replace('-', '−');
+        return Words.number(tenths == 0 ? "%.1f" : "%+.1f", tenths);
     }
 
     /** Puts the tile so that its result fills the cell. */

@@ -23,6 +23,9 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 public final class PaneLayer extends Pane {
     private static final double GAP = 8;
 
+    /** With less left for rail and view a pane lies over them: the photos would get too small. */
+    private static final double LEAST_LEFT = 640;
+
     private final Region room = new Region();
     private Optional<Content> shown = Optional.empty();
     private Optional<Region> frame = Optional.empty();
@@ -75,7 +78,8 @@ public final class PaneLayer extends Pane {
         anchor = Optional.of(beside);
         getChildren().setAll(framed);
         applyCss();
-        room.setPrefWidth(content.isBesideView() ? framed.prefWidth(-1) + 2 * GAP : 0);
+        double wide = framed.prefWidth(-1) + 2 * GAP;
+        room.setPrefWidth(content.isBesideView() && getWidth() - wide >= LEAST_LEFT ? wide : 0);
         layout();
         content.focus();
     }

@@ -42,7 +42,7 @@ final class PrepareWords {
     }
 
     private static String degrees(Step step) {
-        return String.format(Locale.ROOT, "%+.1f°", step.amount()).replace('-', '−');
+        return Words.number("%+.1f°", step.amount());
     }
 
     private static String key(Step step) {

@@ -40,7 +40,6 @@ public final class WindowPlace {
                 .get(SETTING)
                 .flatMap(WindowPlace::read)
                 .filter(WindowPlace::isReached)
-                .or(() -> usualIfTooLarge(stage))
                 .map(place -> onScreen(place, stage))
                 .ifPresent(place -> {
                     stage.setX(place.getMinX());
@@ -52,16 +51,6 @@ public final class WindowPlace {
                 .get(SETTING)
                 .filter(text -> text.endsWith(MAXIMIZED))
                 .isPresent());
-    }
-
-    /** The place of a window at first, if the screen is smaller than it. */
-    private static Optional<Rectangle2D> usualIfTooLarge(Stage stage) {
-        Rectangle2D room = Screen.getPrimary().getVisualBounds();
-        double width = stage.getScene().getWidth();
-        double height = stage.getScene().getHeight();
-        return width > room.getWidth() || height > room.getHeight()
-                ? Optional.of(new Rectangle2D(room.getMinX(), room.getMinY(), width, height))
-                : Optional.empty();
     }
 
     /** One that is larger than the screen that has most of it is cut and moved onto it: screens change meanwhile. */

@@ -2,7 +2,6 @@ package nexa.desktop.widget;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import nexa.core.lens.data.Camera;
 import nexa.core.lens.data.LensMatch;
 import nexa.shoot.lens.LensOffer;
@@ -56,8 +55,6 @@ public final class LensWords {
     }
 
     private static String number(double value) {
-        return value == Math.rint(value)
-                ? String.format(Locale.ROOT, "%.0f", value)
-                : String.format(Locale.ROOT, "%.1f", value);
+        return value == Math.rint(value) ? Words.number("%.0f", value) : Words.number("%.1f", value);
     }
 }

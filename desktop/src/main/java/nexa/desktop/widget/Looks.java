@@ -56,7 +56,7 @@ public final class Looks {
     }
 
     public static String centimetres(int pixels, double ppi) {
-        return String.format(Locale.ROOT, "%.1f", pixels / ppi * CM_PER_INCH);
+        return Words.number("%.1f", pixels / ppi * CM_PER_INCH);
     }
 
     /** Warnings in one line. */
@@ -102,17 +102,15 @@ public final class Looks {
 
     /** With a tenth of a percent. */
     public static String percent(double part) {
-        return Words.of(
-                "desk.percent", String.format(Locale.ROOT, "%.1f", 100 * part).replace('-', '−'));
+        return Words.of("desk.percent", Words.number("%.1f", 100 * part));
     }
 
     public static String pixels(double pixels) {
-        return String.format(Locale.ROOT, "%.1f", pixels);
+        return Words.number("%.1f", pixels);
     }
 
     public static String degrees(double value) {
         double hundredths = Math.round(value * 100) / 100.0 + 0.0; // no −0.00
-        return String.format(Locale.ROOT, hundredths == 0 ? "%.2f" : "%+.2f", hundredths)
-                .replace('-', '−');
+        return Words.number(hundredths == 0 ? "%.2f" : "%+.2f", hundredths);
     }
 }

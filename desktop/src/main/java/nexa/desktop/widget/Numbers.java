@@ -1,7 +1,7 @@
 package nexa.desktop.widget;
 
-import java.util.Locale;
 import java.util.Optional;
+import nexa.words.Words;
 
 /** Numbers as they are typed and shown. */
 public final class Numbers {
@@ -19,6 +19,6 @@ public final class Numbers {
     }
 
     public static String text(double value, int decimals) {
-        return String.format(Locale.ROOT, "%." + decimals + "f", value).replace('-', '−');
+        return Words.number("%." + decimals + "f", value);
     }
 }

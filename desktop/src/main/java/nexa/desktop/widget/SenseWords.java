@@ -1,6 +1,5 @@
 package nexa.desktop.widget;
 
-import java.util.Locale;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
 import nexa.core.print.Sense;
@@ -27,7 +26,7 @@ public final class SenseWords {
     }
 
     private static String centimetres(double millimetres) {
-        return String.format(Locale.ROOT, "%.1f", millimetres / MILLIMETRES_PER_CENTIMETRE);
+        return Words.number("%.1f", millimetres / MILLIMETRES_PER_CENTIMETRE);
     }
 
     /** What a format asks for. */

@@ -1,6 +1,5 @@
 package nexa.desktop.desk.area;
 
-import java.util.Locale;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Pos;
@@ -52,7 +51,7 @@ public final class EyesArea extends HBox {
                 0,
                 PERCENT,
                 PERCENT,
-                value -> String.format(Locale.ROOT, "%.0f %%", value),
+                value -> Words.number("%.0f %%", value),
                 new AmountSlider.Doing(
                         value -> eyes.previewStrength(value / PERCENT), value -> eyes.storeStrength(value / PERCENT)));
         strength.setPrefWidth(360);

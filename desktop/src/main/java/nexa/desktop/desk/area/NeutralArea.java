@@ -1,6 +1,5 @@
 package nexa.desktop.desk.area;
 
-import java.util.Locale;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -54,7 +53,7 @@ public final class NeutralArea extends HBox {
                         -White.MOST_TINT,
                         White.MOST_TINT,
                         0,
-                        value -> String.format(Locale.ROOT, "%+.1f", value),
+                        value -> Words.number("%+.1f", value),
                         new AmountSlider.Doing(neutrals::previewTint, neutrals::storeTint))
                 .typed(typed -> typed);
         stops = new AmountSlider(
@@ -62,7 +61,7 @@ public final class NeutralArea extends HBox {
                         -MOST_STOPS,
                         MOST_STOPS,
                         0,
-                        value -> Words.of("desk.neutral.stops.value", String.format(Locale.ROOT, "%+.2f", value)),
+                        value -> Words.of("desk.neutral.stops.value", Words.number("%+.2f", value)),
                         new AmountSlider.Doing(neutrals::previewStops, neutrals::storeStops))
                 .typed(typed -> typed);
         clear = Buttons.text("desk.neutral.clear", neutrals::clear);
