@@ -58,7 +58,6 @@ public final class Words {
         return new MessageFormat(bundle().getString(key), language()).format(shown);
     }
 
-    /** The root bundle is English. */
     /**
      * A number as the language writes it, with a true minus.
      *
@@ -68,6 +67,7 @@ public final class Words {
         return String.format(language(), pattern, value).replace('-', '−');
     }
 
+    /** The root bundle is English. */
     private static Locale language() {
         Locale spoken = bundle().getLocale();
         return spoken.equals(Locale.ROOT) ? Locale.ENGLISH : spoken;

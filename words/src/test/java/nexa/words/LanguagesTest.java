@@ -8,6 +8,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.text.MessageFormat;
+import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Properties;
@@ -52,6 +53,25 @@ class LanguagesTest {
                 String filled = new MessageFormat(words.getProperty(key), Locale.ENGLISH).format(values);
                 assertTrue(!filled.contains("{1}") && !filled.contains("{0}"), key + ": " + filled);
             });
+        }
+    }
+
+    /** Of two lines with one key the later would speak where the earlier is meant. */
+    @Test
+    void noSentence_isThereTwice() throws IOException {
+        for (String bundle : List.of("words.properties", "words_de.properties")) {
+            try (InputStream in = Words.class.getResourceAsStream(bundle)) {
+                String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+                List<String> keys = text.lines()
+                        .filter(line -> line.matches("[a-zA-Z0-9.-]+ ?=.*"))
+                        .map(line -> line.substring(0, line.indexOf('=')).strip())
+                        .toList();
+                List<String> twice = keys.stream()
+                        .filter(key -> Collections.frequency(keys, key) > 1)
+                        .distinct()
+                        .toList();
+                assertEquals(List.of(), twice, bundle);
+            }
         }
     }
 

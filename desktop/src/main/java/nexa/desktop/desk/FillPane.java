@@ -140,11 +140,6 @@ public final class FillPane implements PaneLayer.Content {
     }
 
     @Override
-    public boolean isBesideView() {
-        return true;
-    }
-
-    @Override
     public void dispose() {
         subscriptions.unsubscribe();
     }

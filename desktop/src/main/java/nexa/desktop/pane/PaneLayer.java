@@ -94,7 +94,7 @@ public final class PaneLayer extends Pane {
         close.setId("pane-close");
         HBox head = new HBox(8, title, space, close);
         head.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(content.node()); // in a low window
+        ScrollPane scroll = new WholeIfThereIsRoom(content.node());
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
@@ -104,6 +104,22 @@ public final class PaneLayer extends Pane {
         framed.setOnMousePressed(event -> event.consume());
         movedBy(head);
         return framed;
+    }
+
+    /** Scrolls in a low window only: it wants all the height that its content, with wrapped words, has at its width. */
+    private static final class WholeIfThereIsRoom extends ScrollPane {
+        private final Region content;
+
+        WholeIfThereIsRoom(Region content) {
+            super(content);
+            this.content = content;
+        }
+
+        @Override
+        protected double computePrefHeight(double width) {
+            double wide = width < 0 ? content.prefWidth(-1) : width - snappedLeftInset() - snappedRightInset();
+            return snappedTopInset() + Math.ceil(content.prefHeight(wide)) + snappedBottomInset();
+        }
     }
 
     /** Dragged by its title, a pane goes where it is not in the way, and stays there until it is closed. */
