@@ -146,10 +146,11 @@ class MarkingTest extends WindowTest {
         onFx(() -> session().viewProperty().set(MainView.WALL));
         press(robot, KeyCode.SHORTCUT, KeyCode.K);
         Node pane = robot.lookup(".small-pane").query();
-        untilAtRest(pane);
-        Bounds covered = pane.localToScene(pane.getBoundsInLocal());
-        assertTrue(robot.lookup(".photo-tile").queryAllAs(PhotoTile.class).stream()
-                .filter(PhotoTile::isUsed)
-                .noneMatch(tile -> tile.localToScene(tile.getBoundsInLocal()).intersects(covered)));
+        until(() -> {
+            Bounds covered = pane.localToScene(pane.getLayoutBounds());
+            return robot.lookup(".photo-tile").queryAllAs(PhotoTile.class).stream()
+                    .filter(PhotoTile::isUsed)
+                    .noneMatch(tile -> tile.localToScene(tile.getLayoutBounds()).intersects(covered));
+        });
     }
 }

@@ -61,6 +61,8 @@ abstract class WindowTest {
     void start() throws Exception {
         copyPhotos();
         FxToolkit.setupStage(stage -> {
+            stage.setWidth(1280); // another test may have left it otherwise
+            stage.setHeight(800);
             window = new MainWindow(
                     stage, new Locations(folder.resolveSibling("data"), folder.resolveSibling("cache")), 1280, 800);
             window.show();
