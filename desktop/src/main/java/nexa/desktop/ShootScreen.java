@@ -34,6 +34,7 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
+import nexa.desktop.sheet.Sheets;
 import nexa.desktop.wall.WallView;
 import nexa.desktop.widget.Nodes;
 

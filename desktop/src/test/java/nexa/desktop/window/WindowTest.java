@@ -61,7 +61,9 @@ abstract class WindowTest {
     void start() throws Exception {
         copyPhotos();
         FxToolkit.setupStage(stage -> {
-            stage.setWidth(1280); // another test may have left it otherwise
+            stage.setX(0); // another test may have left it otherwise
+            stage.setY(0);
+            stage.setWidth(1280);
             stage.setHeight(800);
             window = new MainWindow(
                     stage, new Locations(folder.resolveSibling("data"), folder.resolveSibling("cache")), 1280, 800);

@@ -1,4 +1,4 @@
-package nexa.desktop.pane;
+package nexa.desktop.sheet;
 
 import java.util.Optional;
 import javafx.geometry.HPos;

@@ -1,4 +1,4 @@
-package nexa.desktop;
+package nexa.desktop.stage;
 
 import java.util.function.Predicate;
 import javafx.scene.Scene;
@@ -8,7 +8,7 @@ import javafx.scene.input.KeyEvent;
 import nexa.desktop.keys.Keys;
 
 /** Keys that spell words are the shoot's, unless somebody types into a field. */
-final class WindowKeys {
+public final class WindowKeys {
     private final Scene scene;
     private final Predicate<KeyEvent> use;
     private boolean used;
@@ -19,7 +19,7 @@ final class WindowKeys {
     }
 
     /** @param use does what a key stands for; false if it stands for nothing */
-    static void of(Scene scene, Keys keys, Predicate<KeyEvent> use) {
+    public static void of(Scene scene, Keys keys, Predicate<KeyEvent> use) {
         WindowKeys ours = new WindowKeys(scene, use);
         scene.addEventFilter(KeyEvent.KEY_PRESSED, ours::pressed);
         scene.addEventFilter(KeyEvent.KEY_TYPED, ours::typed);

@@ -1,4 +1,4 @@
-package nexa.desktop.pane;
+package nexa.desktop.sheet;
 
 import java.io.IOException;
 import java.io.InputStream;

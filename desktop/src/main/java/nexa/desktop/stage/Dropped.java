@@ -1,4 +1,4 @@
-package nexa.desktop;
+package nexa.desktop.stage;
 
 import java.io.File;
 import java.nio.file.Path;
@@ -9,7 +9,7 @@ import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 
 /** Folders and photos that are dropped onto the window. */
-final class Dropped {
+public final class Dropped {
     private final Consumer<Path> open;
 
     private Dropped(Consumer<Path> open) {
@@ -17,7 +17,7 @@ final class Dropped {
     }
 
     /** @param open given what was dropped first, a folder or a photo in one */
-    static void onto(Scene scene, Consumer<Path> open) {
+    public static void onto(Scene scene, Consumer<Path> open) {
         Dropped dropped = new Dropped(open);
         scene.setOnDragOver(dropped::over);
         scene.setOnDragDropped(dropped::dropped);

@@ -1,4 +1,4 @@
-package nexa.desktop;
+package nexa.desktop.sheet;
 
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -10,11 +10,9 @@ import nexa.desktop.find.FindView;
 import nexa.desktop.find.Findables;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.pane.AboutSheet;
-import nexa.desktop.pane.KeySheet;
 
 /** What lies over a whole shoot's screen and takes all keys while it does: the sheet of all keys, or the finder. */
-final class Sheets {
+public final class Sheets {
     private final Pane over;
     private final Keys keys;
     private final Findables findables;
@@ -22,14 +20,14 @@ final class Sheets {
     private Optional<Node> shown = Optional.empty();
 
     /** @param hintsAgain points the first steps out once more */
-    Sheets(Pane over, Keys keys, Findables findables, Runnable hintsAgain) {
+    public Sheets(Pane over, Keys keys, Findables findables, Runnable hintsAgain) {
         this.over = over;
         this.keys = keys;
         this.findables = findables;
         this.hintsAgain = hintsAgain;
     }
 
-    void toggleKeys() {
+    public void toggleKeys() {
         if (!close()) {
             open(
                     new KeySheet(
@@ -49,7 +47,7 @@ final class Sheets {
         open(new AboutSheet(this::close), AboutSheet::requestFocus);
     }
 
-    void find() {
+    public void find() {
         close();
         open(new FindView(findables, this::close), FindView::focus);
     }
@@ -72,7 +70,7 @@ final class Sheets {
     }
 
     /** Uses a key; false if nothing lies over the screen. */
-    boolean pressed(KeyEvent event) {
+    public boolean pressed(KeyEvent event) {
         Optional<Node> sheet = shown;
         sheet.ifPresent(open -> pressed(event, open));
         return sheet.isPresent();
