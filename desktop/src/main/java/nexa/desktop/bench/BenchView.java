@@ -27,6 +27,7 @@ import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
 import nexa.desktop.setting.Settings;
+import nexa.desktop.widget.Nodes;
 import nexa.imaging.file.Trouble;
 import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
@@ -281,17 +282,10 @@ public final class BenchView extends Region {
 
     @Override
     protected void layoutChildren() {
-        camera.resize(getWidth(), getHeight(), screenPixels());
+        camera.resize(getWidth(), getHeight(), Nodes.outputScale(this));
         session.photo().ifPresent(photo -> camera.view()
                 .ifPresent(view -> showAt(photo, PhotoLoader.edgeFor(view.scale() * camera.pixelScale()))));
         layers.lay();
-    }
-
-    /** For each of the canvas's units. */
-    private double screenPixels() {
-        return getScene() == null || getScene().getWindow() == null
-                ? 1
-                : getScene().getWindow().getOutputScaleX();
     }
 
     private void drawFrame(BenchDrawing drawing) {

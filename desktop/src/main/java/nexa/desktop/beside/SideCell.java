@@ -1,6 +1,5 @@
 package nexa.desktop.beside;
 
-import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleAction;
@@ -24,6 +23,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.Nodes;
 import nexa.words.Words;
 
 /** One result side by side with others: as much of its frame as is looked at, and what it is. */
@@ -108,11 +108,7 @@ public final class SideCell extends Pane {
         double wide = drawing.getWidth();
         if (wide > 0) {
             double scale = wide / frame().width() * model.zoomProperty().get().factor();
-            double pixels = scale
-                    * Optional.ofNullable(getScene())
-                            .map(scene -> scene.getWindow().getOutputScaleX())
-                            .orElse(1.0);
-            picture.show(cell.photo(), PhotoLoader.edgeFor(pixels));
+            picture.show(cell.photo(), PhotoLoader.edgeFor(scale * Nodes.outputScale(this)));
         }
     }
 
@@ -125,9 +121,8 @@ public final class SideCell extends Pane {
 
     /** How many times as large as the whole frame a pixel of the photo is one of the screen's. */
     double everyPixel() {
-        PhotoSpace space = space();
-        double scale = getScene() == null ? 1 : getScene().getWindow().getOutputScaleX();
-        return Math.max(1, frame().width() * space.asShot().longEdge() / (drawing.getWidth() * scale));
+        return Math.max(
+                1, frame().width() * space().asShot().longEdge() / (drawing.getWidth() * Nodes.outputScale(this)));
     }
 
     double drawnWidth() {

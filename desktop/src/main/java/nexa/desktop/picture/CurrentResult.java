@@ -11,6 +11,7 @@ import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.Nodes;
 
 /** The current photo's result in the active format, and nothing else, as large as fits; it follows all that is done. */
 public final class CurrentResult extends DrawnPane {
@@ -48,7 +49,8 @@ public final class CurrentResult extends DrawnPane {
 
     private void draw(GraphicsContext canvas, Frame frame, PhotoSpace space, double width, double height) {
         LevelView view = LevelView.fitting(frame, MARGIN, MARGIN, width - 2 * MARGIN, height - 2 * MARGIN);
-        session.photo().ifPresent(photo -> picture.show(photo, PhotoLoader.edgeFor(view.scale() * outputScale())));
+        session.photo()
+                .ifPresent(photo -> picture.show(photo, PhotoLoader.edgeFor(view.scale() * Nodes.outputScale(this))));
         LevelView.ScreenBox box = view.toScreen(frame);
         canvas.save();
         canvas.beginPath();
@@ -61,11 +63,5 @@ public final class CurrentResult extends DrawnPane {
                         frame,
                         session.framing().fill(format)));
         canvas.restore();
-    }
-
-    private double outputScale() {
-        return getScene() == null || getScene().getWindow() == null
-                ? 1
-                : getScene().getWindow().getOutputScaleX();
     }
 }

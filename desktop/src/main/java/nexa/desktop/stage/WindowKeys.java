@@ -28,8 +28,11 @@ public final class WindowKeys {
     }
 
     private void pressed(KeyEvent event) {
-        boolean typing = event.isConsumed()
-                || scene.getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
+        if (event.isConsumed()) {
+            used = false;
+            return; // by a filter of this scene before this one
+        }
+        boolean typing = scene.getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
         used = !typing && use.test(event);
         if (used) {
             event.consume();

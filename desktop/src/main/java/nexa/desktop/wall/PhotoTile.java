@@ -200,23 +200,26 @@ public final class PhotoTile extends Pane {
     }
 
     private void redraw() {
-        boolean blank = showsBlank();
-        if (blank || filled || !space().equals(Optional.ofNullable(drawn))) {
+        Optional<PhotoSpace> space = space();
+        Optional<Frame> frame = frame();
+        // what fills the blank of a frame that leaves the photo follows it
+        boolean blank =
+                space.isPresent() && frame.isPresent() && !space.get().outline().holds(frame.get());
+        if (blank || filled || !space.equals(Optional.ofNullable(drawn))) {
             filled = blank;
             photoLayer.redraw();
         }
-        showFrame();
+        showFrame(space, frame);
         marks.show(picture.pixels().isPresent() ? photo : NONE);
     }
 
-    private void showFrame() {
+    private void showFrame(Optional<PhotoSpace> space, Optional<Frame> frame) {
         double width = photoLayer.getWidth();
         double height = photoLayer.getHeight();
-        Optional<Frame> frame = frame();
         boolean shows = frame.isPresent() && picture.pixels().isPresent() && width > 0;
         frameNodes.setVisible(shows);
         if (shows) {
-            frameNodes.show(view(space().orElseThrow(), width, height), frame.orElseThrow(), width, height);
+            frameNodes.show(view(space.orElseThrow(), width, height), frame.orElseThrow(), width, height);
         }
     }
 
@@ -255,7 +258,7 @@ public final class PhotoTile extends Pane {
         photoLayer.resizeRelocate(RING, RING, width, height);
         frameNodes.setLayoutX(RING); // relocating a group counts from what it holds
         frameNodes.setLayoutY(RING);
-        showFrame();
+        showFrame(space(), frame());
         marks.resizeRelocate(RING, RING, width, height);
         trouble.resizeRelocate(RING, RING, width, height);
         name.setVisible(caption > 0);
@@ -321,12 +324,6 @@ public final class PhotoTile extends Pane {
 
     private Optional<Frame> frame() {
         return session.format().flatMap(format -> session.frame(photo, format));
-    }
-
-    /** Whether the frame leaves the photo: then what fills the blank follows it. */
-    private boolean showsBlank() {
-        return space().flatMap(space -> frame().map(frame -> !space.outline().holds(frame)))
-                .orElse(false);
     }
 
     /** Where the frame's edge is, in this tile's coordinates. */

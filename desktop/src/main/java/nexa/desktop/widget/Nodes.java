@@ -16,4 +16,11 @@ public final class Nodes {
         }
         return false;
     }
+
+    /** The screen's pixels for each unit across; 1 while the node is in no window. */
+    public static double outputScale(Node node) {
+        return node.getScene() == null || node.getScene().getWindow() == null
+                ? 1
+                : node.getScene().getWindow().getOutputScaleX();
+    }
 }

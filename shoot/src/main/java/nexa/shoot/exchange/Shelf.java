@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import nexa.core.brief.Format;
 import nexa.core.told.InvalidException;
@@ -58,19 +59,11 @@ public final class Shelf {
     }
 
     public void keep(Format format) {
-        List<Format> longer = new ArrayList<>(without(format));
-        longer.addFirst(format);
-        saveFormats(longer);
+        saveFormats(first(format, formats(), Format::name));
     }
 
     public void drop(Format format) {
-        saveFormats(without(format));
-    }
-
-    private List<Format> without(Format format) {
-        return formats().stream()
-                .filter(other -> !other.name().equalsIgnoreCase(format.name()))
-                .toList();
+        saveFormats(without(format, formats(), Format::name));
     }
 
     private void saveFormats(List<Format> formats) {
@@ -82,23 +75,12 @@ public final class Shelf {
         if (brief.name().isBlank()) {
             throw new InvalidException("told.exchange.give-brief-name");
         }
-        List<BriefFile> longer = new ArrayList<>(without(brief));
-        longer.addFirst(new BriefFile(brief.name().strip(), brief.formats()));
-        saveBriefs(longer);
+        BriefFile named = new BriefFile(brief.name().strip(), brief.formats());
+        save(BRIEFS, first(named, briefs(), BriefFile::name), BriefFile::text);
     }
 
     public void drop(BriefFile brief) {
-        saveBriefs(without(brief));
-    }
-
-    private List<BriefFile> without(BriefFile brief) {
-        return briefs().stream()
-                .filter(other -> !other.name().equalsIgnoreCase(brief.name().strip()))
-                .toList();
-    }
-
-    private void saveBriefs(List<BriefFile> briefs) {
-        preferences.put(BRIEFS, briefs.stream().map(BriefFile::text).collect(Collectors.joining(SEPARATOR)));
+        save(BRIEFS, without(brief, briefs(), BriefFile::name), BriefFile::text);
     }
 
     /** @throws IllegalArgumentException with words for the user if it has no name */
@@ -106,23 +88,29 @@ public final class Shelf {
         if (handover.name().isBlank()) {
             throw new InvalidException("told.exchange.give-handover-name");
         }
-        List<KeptHandover> longer = new ArrayList<>(without(handover));
-        longer.addFirst(handover);
-        saveHandovers(longer);
+        save(HANDOVERS, first(handover, handovers(), KeptHandover::name), KeptHandover::text);
     }
 
     public void drop(KeptHandover handover) {
-        saveHandovers(without(handover));
+        save(HANDOVERS, without(handover, handovers(), KeptHandover::name), KeptHandover::text);
     }
 
-    private List<KeptHandover> without(KeptHandover handover) {
-        return handovers().stream()
-                .filter(other -> !other.name().equalsIgnoreCase(handover.name().strip()))
+    /** In front of the others, in place of one that has its name. */
+    private static <T> List<T> first(T one, List<T> others, Function<T, String> name) {
+        List<T> longer = new ArrayList<>(without(one, others, name));
+        longer.addFirst(one);
+        return longer;
+    }
+
+    private static <T> List<T> without(T one, List<T> others, Function<T, String> name) {
+        String gone = name.apply(one).strip();
+        return others.stream()
+                .filter(other -> !name.apply(other).equalsIgnoreCase(gone))
                 .toList();
     }
 
-    private void saveHandovers(List<KeptHandover> handovers) {
-        preferences.put(HANDOVERS, handovers.stream().map(KeptHandover::text).collect(Collectors.joining(SEPARATOR)));
+    private <T> void save(String setting, List<T> all, Function<T, String> text) {
+        preferences.put(setting, all.stream().map(text).collect(Collectors.joining(SEPARATOR)));
     }
 
     private interface Parsing<T> {
