@@ -108,6 +108,7 @@ final class BenchLayers {
     private final PhotoRaster raster;
     private final DrawnPane frameLayer;
     private Optional<PhotoLayer> photoShown = Optional.empty();
+    private Optional<ScreenPhoto> laid = Optional.empty();
     private Optional<CompletableFuture<Optional<Proofed>>> proof = Optional.empty();
 
     /** @param drawFrame draws what lies on the photo */
@@ -143,12 +144,17 @@ final class BenchLayers {
 
     /** Whether the photo is drawn as it is held, if only as a draft. */
     boolean isDrawn() {
-        return raster.isDrawn();
+        return isLaid() && raster.isDrawn();
     }
 
     /** Whether the photo is drawn as well as it can be. */
     boolean isSettled() {
-        return raster.isSettled();
+        return isLaid() && raster.isSettled();
+    }
+
+    /** Whether the pixels that are there are the laid ones; new ones wait for a pulse. */
+    private boolean isLaid() {
+        return laid.equals(current.pixels());
     }
 
     void dispose() {
@@ -183,6 +189,7 @@ final class BenchLayers {
         frameLayer.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
+        laid = current.pixels();
         Optional<ScreenPhoto> lit = shownSpace().flatMap(current::lit);
         proof = keys.isHeld(Command.PROOF) ? pictures.proofed(lit, session.format()) : Optional.empty();
         PhotoLayer photo = new PhotoLayer(
