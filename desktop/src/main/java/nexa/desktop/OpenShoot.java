@@ -54,7 +54,7 @@ final class OpenShoot implements AutoCloseable {
                 program.shelf(),
                 program.lenses(),
                 photo -> loader.largestReady(photo)
-                        .map(shown -> new Filling.OnScreen(shown.raster(), loader.screenProfile())),
+                        .map(shown -> new Filling.OnScreen(shown.raster(), loader.light(shown))),
                 program.work(),
                 program.fx());
         afterFirstScreen();

@@ -12,6 +12,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.fill.FilledRaster;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
@@ -79,7 +80,8 @@ public class FillBenchmark {
     @Benchmark
     public double draft() {
         PhotoSpace space = shoot.space(delivery.photo()).orElseThrow();
-        return FilledRaster.draft(shown, space, delivery.frame(), delivery.fill(), LONG_EDGE, Profile.SRGB)
+        return FilledRaster.draft(
+                        shown, space, delivery.frame(), delivery.fill(), LONG_EDGE, PictureLight.of(Profile.SRGB))
                 .seam()
                 .share();
     }

@@ -2,6 +2,7 @@ package nexa.cli.correct;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import nexa.cli.base.Rows;
@@ -11,6 +12,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
 import nexa.core.neutral.Neutral;
+import nexa.core.neutral.Receptors;
 import nexa.core.neutral.White;
 import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.file.PhotoFacts;
@@ -149,20 +151,28 @@ public final class NeutralCommand extends ShootCommand {
     }
 
     private static void add(Rows rows, Photo photo, Neutral neutral) {
-        double[] rgb = LinearRgb.of(Optional.empty())
-                .ofWhite(neutral.white().x(), neutral.white().y());
+        double[] gains = gains(neutral.white(), photo.receptors());
         double stops = Math.pow(2, neutral.stops());
         rows.add()
                 .with("photo", photo.file())
-                .with("red", gain(rgb[0], stops))
-                .with("green", gain(rgb[1], stops))
-                .with("blue", gain(rgb[2], stops))
+                .with("red", gain(gains[0], stops))
+                .with("green", gain(gains[1], stops))
+                .with("blue", gain(gains[2], stops))
                 .with("temperature", (double) Math.round(neutral.white().kelvin()))
                 .with("tint", Math.round(neutral.white().tint() * 10) / 10.0);
     }
 
-    /** Null of a light that a screen has no colour for. */
-    private static @Nullable Double gain(double part, double stops) {
-        return part <= 0.001 ? null : Math.round(10_000 * stops / part) / 10_000.0;
+    /** Of a sensor its multipliers; of other pictures what a grey place in sRGB is multiplied by. */
+    private static double[] gains(White white, Receptors receptors) {
+        return receptors.equals(Receptors.EYE)
+                ? Arrays.stream(LinearRgb.of(Optional.empty()).ofWhite(white.x(), white.y()))
+                        .map(part -> 1 / part)
+                        .toArray()
+                : LinearRgb.multipliers(white, receptors);
+    }
+
+    /** Null of a light that there is no colour for. */
+    private static @Nullable Double gain(double gain, double stops) {
+        return gain <= 0 || gain >= 1000 ? null : Math.round(10_000 * stops * gain) / 10_000.0;
     }
 }

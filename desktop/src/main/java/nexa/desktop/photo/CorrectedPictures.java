@@ -60,21 +60,21 @@ public final class CorrectedPictures {
     public CompletableFuture<ScreenPhoto> whole(ScreenPhoto plain, PhotoSpace space) {
         return made(
                 new Key(plain.raster(), new What.Whole(space.pose().correction())),
-                () -> ScreenPhoto.of(CorrectedRaster.of(plain.raster(), space, screen.get())));
+                () -> plain.corrected(CorrectedRaster.of(plain.raster(), space, plain.light(screen.get()))));
     }
 
     /** The photo as shot with its lens's light and colours corrected. */
     public CompletableFuture<ScreenPhoto> lit(ScreenPhoto plain, PhotoSpace space) {
         return made(
                 new Key(plain.raster(), new What.Lit(space.pose().correction())),
-                () -> ScreenPhoto.of(CorrectedRaster.lit(plain.raster(), space, screen.get())));
+                () -> plain.withPixels(CorrectedRaster.lit(plain.raster(), space, plain.light(screen.get()))));
     }
 
     /** A frame that leaves the photo as it will look, filled. */
     public CompletableFuture<ScreenPhoto> filled(ScreenPhoto plain, PhotoSpace space, Frame frame, Fill fill) {
         return made(
                 new Key(plain.raster(), new What.Filled(space.pose(), frame, fill)),
-                () -> ScreenPhoto.of(FilledRaster.of(plain.raster(), space, frame, fill, screen.get())));
+                () -> ScreenPhoto.of(FilledRaster.of(plain.raster(), space, frame, fill, plain.light(screen.get()))));
     }
 
     private CompletableFuture<ScreenPhoto> made(Key key, Supplier<ScreenPhoto> making) {

@@ -12,8 +12,8 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
@@ -102,9 +102,9 @@ public final class PhotoLoader implements AutoCloseable {
                 .findFirst();
     }
 
-    /** The profile that pictures have their colours in. */
-    public Profile screenProfile() {
-        return screen.profile();
+    /** What light a picture's numbers stand for. */
+    public PictureLight light(ScreenPhoto picture) {
+        return picture.light(screen.profile());
     }
 
     /**
@@ -115,7 +115,7 @@ public final class PhotoLoader implements AutoCloseable {
         PhotoFacts facts = photo.facts().orElseThrow();
         return wanted(new Key(photo.pixels(), edge), urgency, () -> {
             try (Preview preview = cache.preview(file, photo.pixels(), facts, edge)) {
-                return shown(preview);
+                return shown(preview, facts);
             }
         });
     }
@@ -130,7 +130,7 @@ public final class PhotoLoader implements AutoCloseable {
                 throw new NoSuchElementException("it is as quick to show it well");
             }
             try (Preview preview = cache.maker().embedded(file, facts, SMALL).orElseThrow()) {
-                return shown(preview);
+                return shown(preview, facts);
             }
         });
     }
@@ -150,9 +150,9 @@ public final class PhotoLoader implements AutoCloseable {
         return proofed;
     }
 
-    private ScreenPhoto shown(Preview preview) {
+    private ScreenPhoto shown(Preview preview, PhotoFacts facts) {
         Raster raster = preview.raster(screen);
-        return ScreenPhoto.of(raster);
+        return ScreenPhoto.of(raster, facts.camera().receptors());
     }
 
     private CompletableFuture<ScreenPhoto> wanted(Key key, Urgency urgency, Job.Loading loading) {

@@ -7,6 +7,9 @@ import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import nexa.core.geometry.Frame;
+import nexa.core.neutral.Receptors;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.CorrectedRaster;
 
@@ -17,32 +20,45 @@ import nexa.imaging.render.CorrectedRaster;
  * @param brightness mean of all pixels' luma, 0 = black, 1 = white
  * @param weight bytes held: the pixels, and the renderer's copy of them once they were drawn
  * @param box what of the corrected photo it shows, in its isotropic unit; empty if it is the photo as shot
+ * @param receptors by which another light becomes neutral in it
  */
-public record ScreenPhoto(Image image, Raster raster, double brightness, long weight, Optional<Frame> box) {
+public record ScreenPhoto(
+        Image image, Raster raster, double brightness, long weight, Optional<Frame> box, Receptors receptors) {
     /** Every so many-th pixel is enough for a mean. */
     private static final int STRIDE = 61;
 
     private static final int COPIES = 2;
 
-    /** A photo as shot. May be called on any thread. */
+    /** A picture whose light stays as it is. May be called on any thread. */
     public static ScreenPhoto of(Raster raster) {
-        return of(raster, Optional.empty());
+        return of(raster, Receptors.EYE);
     }
 
-    /** A corrected photo. May be called on any thread. */
-    static ScreenPhoto of(CorrectedRaster corrected) {
-        return of(corrected.raster(), Optional.of(corrected.box()));
+    /** A photo as shot. May be called on any thread. */
+    static ScreenPhoto of(Raster raster, Receptors receptors) {
+        return of(raster, Optional.empty(), receptors);
+    }
+
+    /** The same photo corrected. May be called on any thread. */
+    ScreenPhoto corrected(CorrectedRaster corrected) {
+        return of(corrected.raster(), Optional.of(corrected.box()), receptors);
     }
 
     /** The same photo in other colours. May be called on any thread. */
     ScreenPhoto withPixels(Raster other) {
-        return of(other, box);
+        return of(other, box, receptors);
     }
 
-    private static ScreenPhoto of(Raster raster, Optional<Frame> box) {
+    /** @param screen the profile of its colours */
+    PictureLight light(Profile screen) {
+        return new PictureLight(Optional.of(screen), receptors);
+    }
+
+    private static ScreenPhoto of(Raster raster, Optional<Frame> box, Receptors receptors) {
         PixelBuffer<IntBuffer> buffer = new PixelBuffer<>(
                 raster.width(), raster.height(), IntBuffer.wrap(raster.argb()), PixelFormat.getIntArgbPreInstance());
-        return new ScreenPhoto(new WritableImage(buffer), raster, brightness(raster), COPIES * raster.weight(), box);
+        return new ScreenPhoto(
+                new WritableImage(buffer), raster, brightness(raster), COPIES * raster.weight(), box, receptors);
     }
 
     /** Luma of ITU-R BT.709. */

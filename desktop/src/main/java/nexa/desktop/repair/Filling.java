@@ -20,8 +20,8 @@ import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Side;
 import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.fill.FilledRaster;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.handover.Delivery;
@@ -50,9 +50,9 @@ public final class Filling {
      * A picture that is shown already.
      *
      * @param photo as shot
-     * @param profile of its colours
+     * @param light of its numbers
      */
-    public record OnScreen(Raster photo, Profile profile) {}
+    public record OnScreen(Raster photo, PictureLight light) {}
 
     private static final Logger LOG = LoggerFactory.getLogger(Filling.class);
 
@@ -169,7 +169,7 @@ public final class Filling {
     private static FillLook drafted(Moment moment, Delivery delivery, OnScreen shows) {
         PhotoSpace space = moment.space().orElseThrow();
         FilledRaster.Draft draft =
-                FilledRaster.draft(shows.photo(), space, delivery.frame(), delivery.fill(), LONG_EDGE, shows.profile());
+                FilledRaster.draft(shows.photo(), space, delivery.frame(), delivery.fill(), LONG_EDGE, shows.light());
         return new FillLook(draft.raster(), draft.seam(), Blank.share(space.outline(), delivery.frame()));
     }
 

@@ -159,7 +159,7 @@ public final class LightModel {
                 photo.id(),
                 before,
                 before.withPose(before.pose()
-                        .withNeutral(LightMeter.pulled(before.pose().neutral(), now, wanted))));
+                        .withNeutral(LightMeter.pulled(before.pose().neutral(), now, wanted, photo.receptors()))));
     }
 
     public void dispose() {

@@ -4,6 +4,7 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.StreamCorruptedException;
+import nexa.core.neutral.Receptors;
 import nexa.imaging.file.Trouble;
 
 /** What a process apart says of an order. */
@@ -13,8 +14,9 @@ sealed interface Answer {
      *
      * @param channels 1 = grey, 3 = red, green, blue; 0 if only the size was wanted
      * @param icc the profile that the decoder knows; empty if none
+     * @param receptors of the sensor; the eye's if there is none
      */
-    record Done(int width, int height, int channels, int bits, byte[] icc) implements Answer {}
+    record Done(int width, int height, int channels, int bits, byte[] icc, Receptors receptors) implements Answer {}
 
     /** @param detail for the log */
     record Refused(Trouble.Kind kind, String detail) implements Answer {}
@@ -23,7 +25,7 @@ sealed interface Answer {
 
     static void write(Answer answer, DataOutputStream out) throws IOException {
         switch (answer) {
-            case Done(int width, int height, int channels, int bits, byte[] icc) -> {
+            case Done(int width, int height, int channels, int bits, byte[] icc, Receptors receptors) -> {
                 out.writeBoolean(true);
                 out.writeInt(width);
                 out.writeInt(height);
@@ -31,6 +33,7 @@ sealed interface Answer {
                 out.writeByte(bits);
                 out.writeInt(icc.length);
                 out.write(icc);
+                out.writeUTF(receptors.text());
             }
             case Refused(Trouble.Kind kind, String detail) -> {
                 out.writeBoolean(false);
@@ -39,6 +42,14 @@ sealed interface Answer {
             }
         }
         out.flush();
+    }
+
+    private static Receptors receptors(String text) throws StreamCorruptedException {
+        try {
+            return Receptors.parse(text);
+        } catch (IllegalArgumentException none) {
+            throw new StreamCorruptedException(none.getMessage());
+        }
     }
 
     static Answer read(DataInputStream in) throws IOException {
@@ -53,6 +64,7 @@ sealed interface Answer {
         if (length < 0 || length > LONGEST_PROFILE) {
             throw new StreamCorruptedException("a profile of " + length + " bytes");
         }
-        return new Done(width, height, channels, bits, in.readNBytes(length));
+        byte[] icc = in.readNBytes(length);
+        return new Done(width, height, channels, bits, icc, receptors(in.readUTF()));
     }
 }

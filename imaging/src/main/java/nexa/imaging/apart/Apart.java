@@ -13,6 +13,7 @@ import java.util.Objects;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.apart.DecoderProcess.TooSlowException;
 import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.apart.decoder.Sensor;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
@@ -80,16 +81,16 @@ public final class Apart {
     }
 
     /**
-     * The size of a raw file's developed picture.
+     * What a raw file says of its sensor.
      *
      * @throws UnreadablePhotoException if it can't be developed
      */
-    public PixelSize rawSize(Path file) throws UnreadablePhotoException {
+    public Sensor sensor(Path file) throws UnreadablePhotoException {
         return ask(
                 quick,
-                Order.rawSize(file.toAbsolutePath()),
+                Order.sensor(file.toAbsolutePath()),
                 ALWAYS,
-                (done, pixels) -> new PixelSize(done.width(), done.height()));
+                (done, pixels) -> new Sensor(new PixelSize(done.width(), done.height()), done.receptors()));
     }
 
     private static Duration limit(Kind kind, PixelSize size) {

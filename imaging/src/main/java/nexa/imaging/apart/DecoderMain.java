@@ -7,10 +7,11 @@ import java.io.EOFException;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.channels.FileChannel;
-import nexa.core.geometry.PixelSize;
+import nexa.core.neutral.Receptors;
 import nexa.imaging.apart.decoder.Decoders;
 import nexa.imaging.apart.decoder.Pixels;
 import nexa.imaging.apart.decoder.Refusal;
+import nexa.imaging.apart.decoder.Sensor;
 import nexa.imaging.file.Trouble;
 
 /** The program of a process apart: reads orders and writes answers until the other end is closed. */
@@ -49,8 +50,9 @@ public final class DecoderMain {
     private static Answer answer(Decoders decoders, Order order, FileChannel target) {
         try {
             if (order.sizeOnly()) {
-                PixelSize size = decoders.rawSize(order.file());
-                return new Answer.Done(size.width(), size.height(), 0, 0, new byte[0]);
+                Sensor sensor = decoders.sensor(order.file());
+                return new Answer.Done(
+                        sensor.size().width(), sensor.size().height(), 0, 0, new byte[0], sensor.receptors());
             }
             Answer[] done = new Answer[1];
             decoders.decode(
@@ -73,6 +75,11 @@ public final class DecoderMain {
         PixelFile.write(target, pixels);
         byte[] icc = pixels.icc();
         return new Answer.Done(
-                pixels.width(), pixels.height(), pixels.channels(), pixels.bits(), icc == null ? new byte[0] : icc);
+                pixels.width(),
+                pixels.height(),
+                pixels.channels(),
+                pixels.bits(),
+                icc == null ? new byte[0] : icc,
+                Receptors.EYE);
     }
 }

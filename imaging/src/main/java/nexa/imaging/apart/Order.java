@@ -20,7 +20,7 @@ record Order(Kind kind, Path file, int factor, double brightness, boolean sizeOn
         return new Order(kind, file, factor, brightness, false);
     }
 
-    static Order rawSize(Path file) {
+    static Order sensor(Path file) {
         return new Order(Kind.RAW, file, 1, 0, true);
     }
 

@@ -53,7 +53,7 @@ final class RawDataCodec implements PhotoCodec {
         try {
             return Optional.of(Readings.developed(
                     kind(),
-                    apart.rawSize(file.path()),
+                    apart.sensor(file.path()),
                     file.understoodHeaders().orElseThrow(),
                     Profile.DEVELOPED.name(),
                     EnumSet.of(Remark.SENSOR_DATA)));

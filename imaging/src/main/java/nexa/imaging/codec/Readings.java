@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
+import nexa.imaging.apart.decoder.Sensor;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -59,17 +60,17 @@ final class Readings {
     }
 
     /** Sensor data that comes out of its decoder turned and with a profile. */
-    static Probe developed(FileKind kind, PixelSize asShot, Metadata headers, String profile, Set<Remark> remarks) {
-        return PixelLimit.isExceeded(asShot)
+    static Probe developed(FileKind kind, Sensor sensor, Metadata headers, String profile, Set<Remark> remarks) {
+        return PixelLimit.isExceeded(sensor.size())
                 ? Probe.unreadable(Trouble.Kind.TOO_LARGE)
                 : new Probe.Readable(new PhotoFacts(
                         kind,
-                        asShot,
+                        sensor.size(),
                         Headers.orientation(headers),
                         Headers.taken(headers),
                         profile,
                         remarks,
-                        CameraHeaders.read(headers)));
+                        CameraHeaders.read(headers).seeing(sensor.receptors())));
     }
 
     private static Probe of(FileKind kind, PixelSize stored, int orientation, Metadata headers, Set<Remark> remarks) {

@@ -2,7 +2,9 @@ package nexa.imaging.colour;
 
 import java.awt.color.ICC_Profile;
 import java.nio.ByteBuffer;
+import java.util.Arrays;
 import java.util.Optional;
+import nexa.core.neutral.Receptors;
 import nexa.core.neutral.White;
 
 /**
@@ -50,15 +52,44 @@ public final class LinearRgb {
         return Matrix3.product(toXyz, new double[] {red, green, blue});
     }
 
-    /** The red, green and blue of a light of the given chromaticity (x, y) with Y = 1; they may leave 0 to 1. */
-    public double[] ofWhite(double x, double y) {
-        return Matrix3.product(fromXyz, Adaptation.xyz(x, y));
+    /**
+     * A sensor's.
+     *
+     * @param toRgb from the sensor's answers, balanced for the light it was in, to these red, green and blue, rows first
+     * @return the eye's where nothing can be told from it
+     */
+    public Receptors receptors(double[][] toRgb) {
+        double[][] ofXyz = Matrix3.product(Matrix3.inverse(toRgb), fromXyz);
+        try {
+            return new Receptors(
+                    Arrays.stream(ofXyz).flatMapToDouble(Arrays::stream).boxed().toList());
+        } catch (IllegalArgumentException singular) {
+            return Receptors.EYE;
+        }
     }
 
-    /** A matrix of red, green and blue that makes a light of the given chromaticity neutral, rows first. */
-    public double[][] neutralizing(double x, double y) {
-        double[][] adapted = Adaptation.matrix(Adaptation.xyz(x, y), Adaptation.D65);
+    /** The red, green and blue of a light; they may leave 0 to 1. */
+    public double[] ofXyz(double[] xyz) {
+        return Matrix3.product(fromXyz, xyz);
+    }
+
+    /** The red, green and blue of a light of the given chromaticity (x, y) with Y = 1; they may leave 0 to 1. */
+    public double[] ofWhite(double x, double y) {
+        return ofXyz(Adaptation.xyz(x, y));
+    }
+
+    /** A matrix of red, green and blue that makes a light neutral, rows first. */
+    public double[][] neutralizing(White light, Receptors receptors) {
+        double[][] adapted = Adaptation.matrix(Adaptation.xyz(light.x(), light.y()), Adaptation.D65, receptors);
         return Matrix3.product(fromXyz, Matrix3.product(adapted, toXyz));
+    }
+
+    /** By how much each answer to a light is scaled so that it becomes neutral; green's is 1. */
+    public static double[] multipliers(White light, Receptors receptors) {
+        double[] before = Matrix3.product(receptors.matrix(), Adaptation.xyz(light.x(), light.y()));
+        double[] after = Matrix3.product(receptors.matrix(), Adaptation.D65);
+        double green = after[1] / before[1];
+        return new double[] {after[0] / before[0] / green, 1, after[2] / before[2] / green};
     }
 
     /**
@@ -66,14 +97,10 @@ public final class LinearRgb {
      *
      * @return the first light where no such light is possible
      */
-    public static White shifted(White neutral, White now, White wanted) {
-        double[] own = Adaptation.cones(Adaptation.xyz(neutral.x(), neutral.y()));
-        double[] from = Adaptation.cones(Adaptation.xyz(now.x(), now.y()));
-        double[] to = Adaptation.cones(Adaptation.xyz(wanted.x(), wanted.y()));
-        for (int i = 0; i < 3; i++) {
-            own[i] *= from[i] / to[i];
-        }
-        double[] xyz = Adaptation.ofCones(own);
+    public static White shifted(White neutral, White now, White wanted, Receptors receptors) {
+        double[][] shift =
+                Adaptation.matrix(Adaptation.xyz(wanted.x(), wanted.y()), Adaptation.xyz(now.x(), now.y()), receptors);
+        double[] xyz = Matrix3.product(shift, Adaptation.xyz(neutral.x(), neutral.y()));
         double sum = xyz[0] + xyz[1] + xyz[2];
         try {
             return new White(xyz[0] / sum, xyz[1] / sum);

@@ -1,11 +1,10 @@
 package nexa.imaging.fill;
 
-import java.util.Optional;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.space.PhotoSpace;
-import nexa.imaging.colour.Profile;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.CorrectedRaster;
@@ -29,10 +28,10 @@ public final class FilledRaster {
      *
      * @param plain the photo as shot, of any size
      * @param frame in level space
-     * @param screen the profile of its colours
+     * @param light of its numbers
      */
-    public static Raster of(Raster plain, PhotoSpace space, Frame frame, Fill fill, Profile screen) {
-        try (Picture filled = filled(filler(plain, space, frame, fill, screen), plain, space, frame, MOST, screen)) {
+    public static Raster of(Raster plain, PhotoSpace space, Frame frame, Fill fill, PictureLight light) {
+        try (Picture filled = filled(filler(plain, space, frame, fill, light), plain, space, frame, MOST, light)) {
             return filled.toRaster();
         }
     }
@@ -42,25 +41,26 @@ public final class FilledRaster {
      *
      * @param longEdge of the picture at most, in pixels
      */
-    public static Draft draft(Raster plain, PhotoSpace space, Frame frame, Fill fill, int longEdge, Profile screen) {
-        Filler filler = filler(plain, space, frame, fill, screen);
-        try (Picture filled = filled(filler, plain, space, frame, longEdge, screen)) {
+    public static Draft draft(
+            Raster plain, PhotoSpace space, Frame frame, Fill fill, int longEdge, PictureLight light) {
+        Filler filler = filler(plain, space, frame, fill, light);
+        try (Picture filled = filled(filler, plain, space, frame, longEdge, light)) {
             return new Draft(filled.toRaster(), filler.seam(filled));
         }
     }
 
-    private static Filler filler(Raster plain, PhotoSpace space, Frame frame, Fill fill, Profile screen) {
+    private static Filler filler(Raster plain, PhotoSpace space, Frame frame, Fill fill, PictureLight light) {
         return new Filler(
                         fill,
                         size -> space.toOutput(frame, size),
-                        size -> CorrectedRaster.framed(plain, space, frame, size, screen))
+                        size -> CorrectedRaster.framed(plain, space, frame, size, light))
                 .drafting();
     }
 
     private static Picture filled(
-            Filler filler, Raster plain, PhotoSpace space, Frame frame, int longEdge, Profile screen) {
+            Filler filler, Raster plain, PhotoSpace space, Frame frame, int longEdge, PictureLight light) {
         PixelSize size = size(plain, frame, longEdge);
-        return filler.fill(CorrectedRaster.framed(plain, space, frame, size, screen), Optional.of(screen));
+        return filler.fill(CorrectedRaster.framed(plain, space, frame, size, light), light.profile());
     }
 
     /** With as many pixels as the photo has there, or fewer. */

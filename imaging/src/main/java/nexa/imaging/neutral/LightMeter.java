@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import nexa.core.lineup.ResultLight;
 import nexa.core.neutral.Neutral;
+import nexa.core.neutral.Receptors;
 import nexa.core.neutral.White;
 import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.colour.Profile;
@@ -78,11 +79,12 @@ public final class LightMeter {
      * The neutral that gives a result another light than it has with the one it has.
      *
      * @param now what the result's light is now
+     * @param receptors of the photo
      */
-    public static Neutral pulled(Neutral before, ResultLight now, ResultLight wanted) {
+    public static Neutral pulled(Neutral before, ResultLight now, ResultLight wanted, Receptors receptors) {
         double stops = before.stops()
                 + Math.log(Math.max(1e-6, wanted.luminance()) / Math.max(1e-6, now.luminance())) / Math.log(2);
-        White white = LinearRgb.shifted(before.white(), now.neutral(), wanted.neutral());
+        White white = LinearRgb.shifted(before.white(), now.neutral(), wanted.neutral(), receptors);
         return new Neutral(white, Math.clamp(stops, -Neutral.MOST_STOPS, Neutral.MOST_STOPS), before.at());
     }
 }

@@ -1,9 +1,7 @@
 package nexa.imaging.neutral;
 
-import java.util.Optional;
 import nexa.core.neutral.Neutral;
 import nexa.imaging.colour.LinearRgb;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.colour.ToneTable;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.BytePointer;
@@ -22,12 +20,11 @@ public final class Neutralizer {
     private static final int PLACES = 16;
 
     private final Neutral neutral;
-    private final Optional<Profile> profile;
+    private final PictureLight light;
 
-    /** @param profile of the pixels; empty if they are taken for sRGB */
-    public Neutralizer(Neutral neutral, Optional<Profile> profile) {
+    public Neutralizer(Neutral neutral, PictureLight light) {
         this.neutral = neutral;
-        this.profile = profile;
+        this.light = light;
     }
 
     /** Writes the picture; of a grey one only how light it is. */
@@ -35,7 +32,7 @@ public final class Neutralizer {
         if (neutral.isNone()) {
             return;
         }
-        ToneTable tones = new ToneTable(picture.bits(), profile);
+        ToneTable tones = new ToneTable(picture.bits(), light.profile());
         Mat mat = picture.mat();
         float[] matrix = picture.channels() == 1 ? new float[] {(float) gain()} : matrix();
         if (picture.bits() == 8) {
@@ -51,8 +48,7 @@ public final class Neutralizer {
 
     /** From blue, green, red to the same, as pixels are stored; rows first. */
     private float[] matrix() {
-        double[][] rgb = LinearRgb.of(profile)
-                .neutralizing(neutral.white().x(), neutral.white().y());
+        double[][] rgb = LinearRgb.of(light.profile()).neutralizing(neutral.white(), light.receptors());
         float[] bgr = new float[9];
         for (int row = 0; row < 3; row++) {
             for (int column = 0; column < 3; column++) {

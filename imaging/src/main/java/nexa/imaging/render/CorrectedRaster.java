@@ -8,7 +8,6 @@ import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.util.List;
-import java.util.Optional;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
@@ -18,9 +17,9 @@ import nexa.core.pixel.PixelSteps;
 import nexa.core.space.ColourMaps;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.eye.MendedEye;
 import nexa.imaging.neutral.Neutralizer;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Raster;
 import org.bytedeco.javacpp.IntPointer;
@@ -40,9 +39,9 @@ public record CorrectedRaster(Raster raster, Frame box) {
      * The whole photo, corrected but not turned.
      *
      * @param plain as shot, of any size
-     * @param screen the profile of its colours
+     * @param light of its numbers
      */
-    public static CorrectedRaster of(Raster plain, PhotoSpace space, Profile screen) {
+    public static CorrectedRaster of(Raster plain, PhotoSpace space, PictureLight light) {
         PhotoSpace corrected = new PhotoSpace(
                 space.asShot(), Pose.AS_SHOT.withCorrection(space.pose().correction()));
         Frame box = corrected.outline() instanceof Region bent ? bent.bounds() : corrected.extent();
@@ -53,7 +52,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
         Mapping toAsShot = Affine.scale(1 / scale, 1 / scale)
                 .then(Affine.translation(box.left(), box.top()))
                 .then(corrected.asShotToLevel().inverse());
-        try (Mat lit = lit(plain, space, screen, toPicture(space, plain))) {
+        try (Mat lit = lit(plain, space, light, toPicture(space, plain))) {
             return new CorrectedRaster(
                     sampled(lit, space.colours(toAsShot, toPicture(space, plain)), size, BORDER_CONSTANT),
                     wholePixels(box, size, scale));
@@ -68,10 +67,10 @@ public record CorrectedRaster(Raster raster, Frame box) {
     }
 
     /** The photo as shot with its corners' light and its colours where they belong; everything else is left where it is. */
-    public static Raster lit(Raster plain, PhotoSpace space, Profile screen) {
+    public static Raster lit(Raster plain, PhotoSpace space, PictureLight light) {
         Affine toPicture = toPicture(space, plain);
         ColourMaps colours = space.colours(toPicture.inverse(), toPicture);
-        try (Mat lit = lit(plain, space, screen, toPicture)) {
+        try (Mat lit = lit(plain, space, light, toPicture)) {
             PixelSize size = new PixelSize(plain.width(), plain.height());
             return colours.areAlike() ? raster(lit) : sampled(lit, colours, size, BORDER_REPLICATE);
         }
@@ -82,14 +81,14 @@ public record CorrectedRaster(Raster raster, Frame box) {
      *
      * @param plain as shot, of any size
      * @param frame in level space
-     * @param screen the profile of its colours
+     * @param light of its numbers
      */
-    public static Picture framed(Raster plain, PhotoSpace space, Frame frame, PixelSize size, Profile screen) {
+    public static Picture framed(Raster plain, PhotoSpace space, Frame frame, PixelSize size, PictureLight light) {
         Affine toPicture = toPicture(space, plain);
         Mapping toAsShot = Affine.scale(frame.width() / size.width(), frame.height() / size.height())
                 .then(Affine.translation(frame.left(), frame.top()))
                 .then(space.asShotToLevel().inverse());
-        try (Mat lit = lit(plain, space, screen, toPicture);
+        try (Mat lit = lit(plain, space, light, toPicture);
                 Sampling sampling = Sampling.of(space.colours(toAsShot, toPicture), size.width(), size.height());
                 Mat sampled = new Mat();
                 Scalar nothing = new Scalar(0, 0, 0, 0)) {
@@ -109,7 +108,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
                 .then(Affine.translation(picture.width() / 2.0, picture.height() / 2.0));
     }
 
-    private static Mat lit(Raster plain, PhotoSpace space, Profile screen, Affine toPicture) {
+    private static Mat lit(Raster plain, PhotoSpace space, PictureLight light, Affine toPicture) {
         Mat mat = new Mat(plain.height(), plain.width(), CV_8UC4);
         try (IntPointer pixels = new IntPointer(mat.data())) {
             pixels.put(plain.argb(), 0, plain.argb().length);
@@ -120,8 +119,8 @@ public record CorrectedRaster(Raster raster, Frame box) {
         }
         try (Picture whole = new Picture(mat)) {
             MendedEye.mend(whole, steps.eyes(), toPicture);
-            Picture lit = LightSteps.apply(whole, Optional.of(screen), steps.light());
-            new Neutralizer(steps.neutral(), Optional.of(screen)).apply(lit);
+            Picture lit = LightSteps.apply(whole, light.profile(), steps.light());
+            new Neutralizer(steps.neutral(), light).apply(lit);
             return lit.mat();
         }
     }

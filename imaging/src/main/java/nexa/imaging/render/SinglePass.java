@@ -1,14 +1,13 @@
 package nexa.imaging.render;
 
-import java.util.Optional;
 import java.util.function.BiConsumer;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.pixel.PixelSteps;
 import nexa.core.space.ColourMaps;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.neutral.Neutralizer;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
@@ -45,20 +44,19 @@ public final class SinglePass {
     /**
      * The same of a photo whose values are changed: before sampling, where it is looked at, and after it.
      *
-     * @param profile of its pixels; empty if they are taken for sRGB
      * @param steps all but what finishes a picture
      * @param toSource from the isotropic unit of the photo as shot to the source's pixels
      */
     public static Picture render(
             Picture source,
-            Optional<Profile> profile,
+            PictureLight light,
             PixelSteps steps,
             Affine toSource,
             ColourMaps outputToSource,
             PixelSize output) {
-        try (Looked looked = Looked.of(source, profile, steps, toSource)) {
+        try (Looked looked = Looked.of(source, light.profile(), steps, toSource)) {
             Picture rendered = render(looked, outputToSource, output);
-            new Neutralizer(steps.neutral(), profile).apply(rendered);
+            new Neutralizer(steps.neutral(), light).apply(rendered);
             return rendered;
         }
     }

@@ -44,7 +44,7 @@ class ApartTest {
     }
 
     private Order order() {
-        return Order.rawSize(raw);
+        return Order.sensor(raw);
     }
 
     private static void assertSize(Answer answer) {
@@ -56,7 +56,7 @@ class ApartTest {
     void process_answersOneOrderAfterTheOther() throws IOException {
         try (DecoderProcess process = DecoderProcess.start()) {
             assertSize(process.ask(order(), LONG));
-            Order missing = Order.rawSize(folder.resolve("none.dng"));
+            Order missing = Order.sensor(folder.resolve("none.dng"));
             assertEquals(
                     Trouble.Kind.READ_FAILED,
                     assertInstanceOf(Answer.Refused.class, process.ask(missing, LONG))
@@ -81,7 +81,7 @@ class ApartTest {
     void processThatEnded_isReplaced() throws Exception {
         Apart apart = new Apart(new DecoderPool(1), new DecoderPool(1));
         List<ProcessHandle> before = ProcessHandle.current().children().toList();
-        assertEquals(SIZE, apart.rawSize(raw));
+        assertEquals(SIZE, apart.sensor(raw).size());
         List<ProcessHandle> started = ProcessHandle.current()
                 .children()
                 .filter(child -> !before.contains(child))
@@ -89,7 +89,7 @@ class ApartTest {
         assertEquals(1, started.size());
         started.getFirst().destroyForcibly();
         started.getFirst().onExit().get(30, TimeUnit.SECONDS);
-        assertEquals(SIZE, apart.rawSize(raw));
+        assertEquals(SIZE, apart.sensor(raw).size());
     }
 
     @Test

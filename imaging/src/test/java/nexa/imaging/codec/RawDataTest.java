@@ -1,5 +1,6 @@
 package nexa.imaging.codec;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -9,24 +10,33 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.neutral.Neutral;
 import nexa.imaging.RawMaker;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.colour.ToneTable;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.neutral.GreySpot;
+import nexa.imaging.neutral.Neutralizer;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Brightness;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
+import org.bytedeco.javacpp.indexer.UShortIndexer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -131,6 +141,53 @@ class RawDataTest {
                         default -> new double[] {0.25, 0.25};
                     };
             assertField(shown, red[0], red[1], 0.25, 0.05, 0.05);
+        }
+    }
+
+    /** The camera took daylight for white, but the light was a lamp's: its own multipliers give back what was there. */
+    @Test
+    void neutralOfAGreyField_isMadeByTheSensorsOwnMultipliers() throws IOException {
+        RawMaker.Light underLamp = (x, y) -> {
+            double[] light = FIELDS.at(x, y);
+            return new double[] {light[0], 0.7 * light[1], 0.4 * light[2]};
+        };
+        Path file = write(RawMaker.of(WIDTH, HEIGHT).bytes(underLamp));
+        PhotoFacts facts = developed(file);
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts, Reduction.NONE)) {
+            GreySpot grey = GreySpot.at(source.picture(), source.profile(), 240, 180, 5);
+            Neutral neutral = Neutral.AS_FILED.picked(grey.white(), Point.ORIGIN);
+            PictureLight light =
+                    new PictureLight(source.profile(), facts.camera().receptors());
+            assertArrayEquals(
+                    new double[] {0.7, 1, 0.7 / 0.4}, LinearRgb.multipliers(grey.white(), light.receptors()), 0.01);
+            new Neutralizer(neutral, light).apply(source.picture());
+            double[] red = ratios(source, 0.25, 0.25);
+            double[] green = ratios(source, 0.25, 0.75);
+            double[] blue = ratios(source, 0.75, 0.25);
+            assertArrayEquals(new double[] {1.25, 0.25, 0.25}, red, 0.01);
+            assertArrayEquals(new double[] {0.25, 1.25, 0.25}, green, 0.01);
+            assertArrayEquals(new double[] {0.25, 0.25, 1.25}, blue, 0.01);
+        }
+    }
+
+    /** Light of a place in linear sRGB, by that of the grey field. */
+    private static double[] ratios(Source source, double x, double y) {
+        LinearRgb developed = LinearRgb.of(source.profile());
+        double[] grey = light(source, 0.75, 0.75);
+        double[] light = light(source, x, y);
+        double[] xyz = developed.toXyz(light[0], light[1], light[2]);
+        double luminance = developed.toXyz(grey[0], grey[1], grey[2])[1];
+        return Arrays.stream(LinearRgb.of(Optional.empty()).ofXyz(xyz))
+                .map(part -> part / luminance)
+                .toArray();
+    }
+
+    private static double[] light(Source source, double x, double y) {
+        ToneTable tones = new ToneTable(16, source.profile());
+        try (UShortIndexer pixels = source.picture().mat().createIndexer()) {
+            int[] bgr = new int[3];
+            pixels.get((long) (y * HEIGHT), (long) (x * WIDTH), bgr);
+            return new double[] {tones.toLight(bgr[2]), tones.toLight(bgr[1]), tones.toLight(bgr[0])};
         }
     }
 

@@ -11,6 +11,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Raster;
 import org.junit.jupiter.api.Test;
 
@@ -34,19 +35,23 @@ class FilledRasterTest {
     void frameAboveThePhoto_isFilledAboveAndIsThePhotoBelow() {
         PhotoSpace space = new PhotoSpace(PHOTO, Pose.AS_SHOT);
         Frame half = new Frame(0, -1 / 3.0, 1, 2 / 3.0);
-        Raster filled = FilledRaster.of(plain(), space, half, GREEN, Profile.SRGB);
+        Raster filled = FilledRaster.of(plain(), space, half, GREEN, PictureLight.of(Profile.SRGB));
         assertEquals(300, filled.width());
         assertEquals(200, filled.height());
         assertEquals(20, red(filled, 0.5, 0.1), 1);
         assertEquals(20, red(filled, 0.5, 0.45), 1);
         assertEquals(0xC8, red(filled, 0.5, 0.55), 1);
-        assertEquals(0xC8, red(FilledRaster.of(plain(), space, half, new Fill.Mirror(), Profile.SRGB), 0.5, 0.3), 1);
+        assertEquals(
+                0xC8,
+                red(FilledRaster.of(plain(), space, half, new Fill.Mirror(), PictureLight.of(Profile.SRGB)), 0.5, 0.3),
+                1);
     }
 
     @Test
     void tilted_cornersOfTheFrameAreFilled() {
         PhotoSpace space = new PhotoSpace(PHOTO, new Pose(Turn.NONE, new Tilt(10)));
-        Raster filled = FilledRaster.of(plain(), space, new Frame(0, 0, 1, 2 / 3.0), GREEN, Profile.SRGB);
+        Raster filled =
+                FilledRaster.of(plain(), space, new Frame(0, 0, 1, 2 / 3.0), GREEN, PictureLight.of(Profile.SRGB));
         assertEquals(20, red(filled, 0.005, 0.99), 1);
         assertEquals(20, red(filled, 0.99, 0.005), 1);
         assertEquals(0xC8, red(filled, 0.5, 0.3), 1);
@@ -56,7 +61,7 @@ class FilledRasterTest {
     @Test
     void frameFarLargerThanThePhoto_isNoLargerThanSmallPicturesAre() {
         PhotoSpace space = new PhotoSpace(PHOTO, Pose.AS_SHOT);
-        Raster filled = FilledRaster.of(plain(), space, new Frame(0, 0, 8, 4), GREEN, Profile.SRGB);
+        Raster filled = FilledRaster.of(plain(), space, new Frame(0, 0, 8, 4), GREEN, PictureLight.of(Profile.SRGB));
         assertEquals(480, filled.width());
         assertEquals(240, filled.height());
         assertEquals(20, red(filled, 0.02, 0.02), 1);

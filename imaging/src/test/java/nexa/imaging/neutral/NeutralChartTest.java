@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Random;
 import nexa.core.geometry.Point;
 import nexa.core.neutral.Neutral;
+import nexa.core.neutral.Receptors;
 import nexa.core.neutral.White;
 import nexa.imaging.Cielab;
 import nexa.imaging.colour.LinearRgb;
@@ -95,7 +96,7 @@ class NeutralChartTest {
     /** What Nexa's adaptation would come to with endless precision. */
     private static double[] theory(White light, double[] xyz) {
         double[] rgb = new double[3];
-        double[][] matrix = RGB.neutralizing(light.x(), light.y());
+        double[][] matrix = RGB.neutralizing(light, Receptors.EYE);
         double[] linear = linear(xyz);
         for (int row = 0; row < 3; row++) {
             rgb[row] = matrix[row][0] * linear[0] + matrix[row][1] * linear[1] + matrix[row][2] * linear[2];
@@ -155,7 +156,8 @@ class NeutralChartTest {
         for (White light : lights()) {
             try (Picture chart = chart(light)) {
                 GreySpot spot = GreySpot.at(chart, PROFILE, GREY * 10 + 5, 5, 4);
-                new Neutralizer(Neutral.AS_FILED.picked(spot.white(), Point.ORIGIN), PROFILE).apply(chart);
+                new Neutralizer(Neutral.AS_FILED.picked(spot.white(), Point.ORIGIN), PictureLight.of(PROFILE))
+                        .apply(chart);
                 double measured = 0;
                 double theory = 0;
                 for (int i = 0; i < 24; i++) {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import nexa.core.geometry.Point;
 import nexa.core.lineup.ResultLight;
 import nexa.core.neutral.Neutral;
+import nexa.core.neutral.Receptors;
 import nexa.core.neutral.White;
 import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.colour.Profile;
@@ -53,7 +54,8 @@ class NeutralizerTest {
                     GreySpot spot = GreySpot.at(grey, profile, 15, 10, 3);
                     assertEquals(Doubt.NONE, spot.doubt());
                     assertTrue(spot.white().distance(light) < (bits == 8 ? 0.004 : 1e-4));
-                    new Neutralizer(Neutral.AS_FILED.picked(spot.white(), Point.ORIGIN), profile).apply(grey);
+                    new Neutralizer(Neutral.AS_FILED.picked(spot.white(), Point.ORIGIN), PictureLight.of(profile))
+                            .apply(grey);
                     double most = bits == 8 ? 1 : 12;
                     assertEquals(value(grey, 1), value(grey, 0), most);
                     assertEquals(value(grey, 1), value(grey, 2), most);
@@ -70,8 +72,8 @@ class NeutralizerTest {
         Neutral lighter = Neutral.AS_FILED.withStops(1);
         try (Picture colour = even(CV_8UC3, 60, 90, 120);
                 Picture grey = even(CV_8UC1, 90, 90, 90)) {
-            new Neutralizer(lighter, Optional.empty()).apply(colour);
-            new Neutralizer(lighter, Optional.empty()).apply(grey);
+            new Neutralizer(lighter, PictureLight.of(Optional.empty())).apply(colour);
+            new Neutralizer(lighter, PictureLight.of(Optional.empty())).apply(grey);
             int expected = tones.toValue(2 * tones.toLight(90));
             assertEquals(expected, value(colour, 1), 1);
             assertEquals(expected, value(grey, 0), 1);
@@ -85,10 +87,13 @@ class NeutralizerTest {
             try (Picture result = even(CV_16UC3, 9000, 15000, 21000);
                     Picture again = even(CV_16UC3, 9000, 15000, 21000)) {
                 Neutral before = Neutral.AS_FILED.withWhite(White.of(kelvin, 2)).withStops(-0.3);
-                new Neutralizer(before, Optional.empty()).apply(result);
+                new Neutralizer(before, PictureLight.of(Optional.empty())).apply(result);
                 ResultLight now = LightMeter.of(result, Optional.empty());
                 ResultLight wanted = new ResultLight(0.11, White.of(6000, 1));
-                new Neutralizer(LightMeter.pulled(before, now, wanted), Optional.empty()).apply(again);
+                new Neutralizer(
+                                LightMeter.pulled(before, now, wanted, Receptors.EYE),
+                                PictureLight.of(Optional.empty()))
+                        .apply(again);
                 ResultLight after = LightMeter.of(again, Optional.empty());
                 assertEquals(wanted.luminance(), after.luminance(), 0.003);
                 assertTrue(after.neutral().distance(wanted.neutral()) < 0.002, after.toString());
@@ -100,10 +105,11 @@ class NeutralizerTest {
     void transparency_andWhatIsAsFiled_stay() {
         try (Picture clear = even(CV_8UC4, 60, 90, 120);
                 Picture same = even(CV_8UC3, 60, 90, 120)) {
-            new Neutralizer(Neutral.AS_FILED.withWhite(White.of(3000, 0)), Optional.empty()).apply(clear);
+            new Neutralizer(Neutral.AS_FILED.withWhite(White.of(3000, 0)), PictureLight.of(Optional.empty()))
+                    .apply(clear);
             assertEquals(77, value(clear, 3));
             assertTrue(value(clear, 0) > 60, "a warm light's picture gets bluer");
-            new Neutralizer(Neutral.AS_FILED, Optional.empty()).apply(same);
+            new Neutralizer(Neutral.AS_FILED, PictureLight.of(Optional.empty())).apply(same);
             assertEquals(60, value(same, 0));
         }
     }

@@ -31,6 +31,7 @@ import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Raster;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
@@ -121,7 +122,7 @@ class CorrectedRenderTest {
                 Picture whole = LightSteps.apply(photo, Optional.empty(), steps.light());
                 Picture expected = SinglePass.render(whole, maps, OUTPUT);
                 Picture rendered = SinglePass.render(
-                        photo, Optional.empty(), steps, lit.asShotToStored(Turn.NONE), maps, OUTPUT)) {
+                        photo, PictureLight.of(Optional.empty()), steps, lit.asShotToStored(Turn.NONE), maps, OUTPUT)) {
             assertTrue(TestPhotos.psnr(expected, rendered) > 60);
         }
     }
@@ -133,7 +134,7 @@ class CorrectedRenderTest {
                 PHOTO, Pose.AS_SHOT.withLens(lens(Optional.empty())).withPlumb(Plumb.of(5, -3, 0.8)));
         try (Picture photo = TestPhotos.scene(PHOTO.width(), PHOTO.height())) {
             Raster plain = raster(photo);
-            CorrectedRaster corrected = CorrectedRaster.of(plain, space, Profile.SRGB);
+            CorrectedRaster corrected = CorrectedRaster.of(plain, space, PictureLight.of(Profile.SRGB));
             PixelSize size =
                     new PixelSize(corrected.raster().width(), corrected.raster().height());
             try (Picture rendered =

@@ -31,6 +31,7 @@ import nexa.imaging.detect.Detail;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.fill.Filler;
 import nexa.imaging.neutral.LightMeter;
+import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -81,7 +82,7 @@ public final class Rendering {
         Affine reduced = reduced(delivery, source);
         return SinglePass.render(
                 source.picture(),
-                source.profile(),
+                new PictureLight(source.profile(), facts(delivery).camera().receptors()),
                 delivery.steps(),
                 space.asShotToStored(facts(delivery).decodedToAsShot()).then(reduced),
                 toSource(delivery, space).then(reduced),

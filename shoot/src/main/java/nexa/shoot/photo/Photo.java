@@ -2,6 +2,7 @@ package nexa.shoot.photo;
 
 import java.time.LocalDateTime;
 import java.util.Optional;
+import nexa.core.neutral.Receptors;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -45,6 +46,11 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
 
     public Optional<Trouble> trouble() {
         return probe instanceof Probe.Unreadable(Trouble trouble) ? Optional.of(trouble) : Optional.empty();
+    }
+
+    /** By what another light becomes neutral in it. */
+    public Receptors receptors() {
+        return facts().map(facts -> facts.camera().receptors()).orElse(Receptors.EYE);
     }
 
     public boolean isReadable() {

@@ -1,5 +1,7 @@
 package nexa.core.lens.data;
 
+import nexa.core.neutral.Receptors;
+
 /**
  * What a photo's file says of what it was taken with; empty texts and 0 where it says nothing.
  *
@@ -11,6 +13,7 @@ package nexa.core.lens.data;
  * @param aperture f-number
  * @param distance to what is sharp, in metres
  * @param corrected whether the camera says that the picture is corrected already
+ * @param receptors of its sensor, if the photo is developed from that; the eye's otherwise
  */
 public record Camera(
         String maker,
@@ -20,11 +23,28 @@ public record Camera(
         double focal35,
         double aperture,
         double distance,
-        boolean corrected) {
-    public static final Camera UNKNOWN = new Camera("", "", "", 0, 0, 0, 0, false);
+        boolean corrected,
+        Receptors receptors) {
+    public static final Camera UNKNOWN = new Camera("", "", "", 0, 0, 0, 0, false, Receptors.EYE);
+
+    /** Of a text; earlier ones had none for the receptors. */
+    private static final int CELLS = 9;
 
     /** The diagonal of 36 × 24 mm. */
     private static final double FULL_DIAGONAL = Math.hypot(36, 24);
+
+    /** Of a picture that the camera itself developed. */
+    public Camera(
+            String maker,
+            String model,
+            String lens,
+            double focal,
+            double focal35,
+            double aperture,
+            double distance,
+            boolean corrected) {
+        this(maker, model, lens, focal, focal35, aperture, distance, corrected, Receptors.EYE);
+    }
 
     /** What is no number, or nothing that a lens can have, is not known. */
     public Camera {
@@ -40,6 +60,11 @@ public record Camera(
     /** On one line, and nothing that only fills up. */
     private static String plain(String text) {
         return text.replaceAll("[\\p{Cntrl}\\s]+", " ").strip();
+    }
+
+    /** The same, developed from what its sensor saw. */
+    public Camera seeing(Receptors sensor) {
+        return new Camera(maker, model, lens, focal, focal35, aperture, distance, corrected, sensor);
     }
 
     private static double known(double value) {
@@ -59,7 +84,8 @@ public record Camera(
                         Double.toString(focal35),
                         Double.toString(aperture),
                         Double.toString(distance),
-                        Boolean.toString(corrected));
+                        Boolean.toString(corrected),
+                        receptors.text());
     }
 
     /** @throws IllegalArgumentException if it is not such a text */
@@ -68,7 +94,7 @@ public record Camera(
             return UNKNOWN;
         }
         String[] cells = text.split("\t", -1);
-        if (cells.length != 8) {
+        if (cells.length != CELLS && cells.length != CELLS - 1) {
             throw new IllegalArgumentException("No camera: " + text);
         }
         return new Camera(
@@ -79,7 +105,8 @@ public record Camera(
                 Double.parseDouble(cells[4]),
                 Double.parseDouble(cells[5]),
                 Double.parseDouble(cells[6]),
-                Boolean.parseBoolean(cells[7]));
+                Boolean.parseBoolean(cells[7]),
+                cells.length == CELLS ? Receptors.parse(cells[8]) : Receptors.EYE);
     }
 
     public boolean isKnown() {

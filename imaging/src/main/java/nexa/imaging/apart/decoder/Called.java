@@ -11,6 +11,10 @@ final class Called {
         return (int) anything(function, arguments);
     }
 
+    static double real(MethodHandle function, Object... arguments) {
+        return (float) anything(function, arguments);
+    }
+
     static MemorySegment address(MethodHandle function, Object... arguments) {
         return (MemorySegment) anything(function, arguments);
     }

@@ -2,7 +2,6 @@ package nexa.imaging.apart.decoder;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import nexa.core.geometry.PixelSize;
 import org.bytedeco.ffmpeg.global.avcodec;
 import org.bytedeco.ffmpeg.global.swscale;
 import org.bytedeco.javacpp.Loader;
@@ -30,9 +29,9 @@ public final class Decoders {
         }
     }
 
-    /** The size of a raw file's developed picture. */
-    public PixelSize rawSize(Path file) throws IOException, Refusal {
-        return raw().size(file);
+    /** What a raw file says of its sensor. */
+    public Sensor sensor(Path file) throws IOException, Refusal {
+        return raw().sensor(file);
     }
 
     private JxlDecoder jxl() throws Refusal {

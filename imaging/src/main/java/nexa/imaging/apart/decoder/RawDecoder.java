@@ -8,7 +8,6 @@ import java.lang.foreign.Arena;
 import java.lang.foreign.MemorySegment;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
-import nexa.core.geometry.PixelSize;
 import nexa.imaging.colour.Profile;
 
 /** Cameras' raw data by LibRaw, where that is installed: 16 bits in wide colours, turned as they are to be seen. */
@@ -23,12 +22,12 @@ final class RawDecoder {
         library = new RawLibrary();
     }
 
-    /** Of the developed picture, which is not developed for it. */
-    PixelSize size(Path file) throws IOException, Refusal {
+    /** Nothing is developed for it. */
+    Sensor sensor(Path file) throws IOException, Refusal {
         try (FileChannel channel = FileChannel.open(file);
                 Arena arena = Arena.ofConfined();
                 RawLibrary.Opened opened = library.new Opened(bytes(channel, arena))) {
-            return opened.size();
+            return new Sensor(opened.size(), opened.receptors());
         }
     }
 

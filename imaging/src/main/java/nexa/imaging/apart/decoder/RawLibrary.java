@@ -12,7 +12,10 @@ import java.lang.foreign.MemorySegment;
 import java.lang.invoke.MethodHandle;
 import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
+import java.util.Optional;
 import nexa.core.geometry.PixelSize;
+import nexa.core.neutral.Receptors;
+import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.system.SystemLibrary;
 
@@ -20,6 +23,7 @@ import nexa.imaging.system.SystemLibrary;
 final class RawLibrary {
     private static final int NO_FLAGS = 0;
     private static final int BITS = 16;
+    private static final int COLOURS = 3;
     private static final int ROMM = 4;
     private static final int ADAPTIVE = 3;
     private static final int CLIPPED_TO_WHITE = 0;
@@ -52,6 +56,7 @@ final class RawLibrary {
     private final MethodHandle highlights;
     private final MethodHandle gamma;
     private final MethodHandle asItIs;
+    private final MethodHandle cameraToRgb;
     private final MethodHandle words;
     private final MemorySegment damage;
 
@@ -79,6 +84,7 @@ final class RawLibrary {
         highlights = library.function("libraw_set_highlight", null, ADDRESS, JAVA_INT);
         gamma = library.function("libraw_set_gamma", null, ADDRESS, JAVA_INT, JAVA_FLOAT);
         asItIs = library.function("libraw_set_no_auto_bright", null, ADDRESS, JAVA_INT);
+        cameraToRgb = library.function("libraw_get_rgb_cam", JAVA_FLOAT, ADDRESS, JAVA_INT, JAVA_INT);
         words = library.function("libraw_strerror", ADDRESS, JAVA_INT);
         damage = damageStub();
     }
@@ -130,6 +136,19 @@ final class RawLibrary {
                 throw Refusal.damaged(across + " x " + down);
             }
             return new PixelSize(across, down);
+        }
+
+        /** Of the sensor; the eye's if the library knows none, or not three. */
+        Receptors receptors() {
+            double[][] toRgb = new double[COLOURS][COLOURS];
+            for (int row = 0; row < COLOURS; row++) {
+                for (int column = 0; column < COLOURS; column++) {
+                    toRgb[row][column] = Called.real(cameraToRgb, state, row, column);
+                }
+            }
+            return Called.real(cameraToRgb, state, 0, COLOURS) == 0
+                    ? LinearRgb.of(Optional.empty()).receptors(toRgb)
+                    : Receptors.EYE;
         }
 
         /**
