@@ -35,7 +35,7 @@ public record Chain(List<Mapping> steps) implements Mapping {
         Mapping last = merged.getLast();
         if (last instanceof Radial radial && radial.inverse().equals(step)) {
             merged.removeLast();
-        } else if (last instanceof Radial || step instanceof Radial) {
+        } else if (last.bends() || step.bends()) {
             merged.add(step);
         } else {
             merged.removeLast();
@@ -66,6 +66,11 @@ public record Chain(List<Mapping> steps) implements Mapping {
     @Override
     public void map(double[] xs, double[] ys, int count) {
         steps.forEach(step -> step.map(xs, ys, count));
+    }
+
+    @Override
+    public boolean breaks() {
+        return steps.stream().anyMatch(Mapping::breaks);
     }
 
     @Override

@@ -2,10 +2,8 @@ package nexa.core.outline;
 
 import java.util.ArrayList;
 import java.util.List;
-import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
-import nexa.core.geometry.Projective;
 
 /** Follows a polygon's sides through a mapping; where they come out bent, as short straight pieces. */
 public final class OutlineTrace {
@@ -29,7 +27,7 @@ public final class OutlineTrace {
      */
     public static List<Point> corners(List<Point> polygon, Mapping mapping, double tolerance) {
         OutlineTrace trace = new OutlineTrace(mapping, tolerance);
-        boolean straight = mapping instanceof Affine || mapping instanceof Projective;
+        boolean straight = !mapping.bends();
         for (int i = 0; i < polygon.size(); i++) {
             Point from = polygon.get(i);
             Point to = polygon.get((i + 1) % polygon.size());

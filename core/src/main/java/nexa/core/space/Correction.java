@@ -14,10 +14,12 @@ import nexa.core.pixel.FinishStep;
 import nexa.core.pixel.LightStep;
 import nexa.core.pixel.PixelSteps;
 import nexa.core.plumb.Plumb;
+import nexa.core.trim.Bands;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What is corrected of a photo before it is turned and tilted: its lens, then its plumb, which move places; the glow of its
+ * What is corrected of a photo before it is turned and tilted: bands inside it that are
+ * closed up, its lens, then its plumb, which move places; the glow of its
  * eyes and the colour of its light, which don't. What the former come to is worked out once. Immutable.
  */
 public final class Correction {
@@ -25,9 +27,10 @@ public final class Correction {
     private static final String PLUMB = "plumb";
     private static final String NEUTRAL = "neutral";
     private static final String EYES = "eyes";
+    private static final String BANDS = "bands";
 
     /** The names of its parts' texts. */
-    public static final List<String> NAMES = List.of(LENS, PLUMB, NEUTRAL, EYES);
+    public static final List<String> NAMES = List.of(LENS, PLUMB, NEUTRAL, EYES, BANDS);
 
     public static final Correction NONE = new Correction(Lens.OFF, Plumb.NONE);
 
@@ -35,23 +38,30 @@ public final class Correction {
     private final Plumb plumb;
     private final Neutral neutral;
     private final GlowingEyes eyes;
+    private final Bands bands;
     private final Mapping plumbed;
     private final Mapping mapping;
     private final LensOutline outline;
 
     public Correction(Lens lens, Plumb plumb) {
-        this(lens, plumb, Neutral.AS_FILED, GlowingEyes.NONE);
+        this(lens, plumb, Neutral.AS_FILED, GlowingEyes.NONE, Bands.NONE);
     }
 
-    public Correction(Lens lens, Plumb plumb, Neutral neutral, GlowingEyes eyes) {
-        this(lens, plumb, neutral, eyes, new LensOutline(lens.distortion().inverse()));
+    private Correction(Lens lens, Plumb plumb, Neutral neutral, GlowingEyes eyes, Bands bands) {
+        this(lens, plumb, neutral, eyes, bands, new LensOutline(lensed(bands, lens)));
     }
 
-    private Correction(Lens lens, Plumb plumb, Neutral neutral, GlowingEyes eyes, LensOutline outline) {
+    private static Mapping lensed(Bands bands, Lens lens) {
+        Mapping undistorted = lens.distortion().inverse();
+        return bands.isNone() ? undistorted : bands.mapping().then(undistorted);
+    }
+
+    private Correction(Lens lens, Plumb plumb, Neutral neutral, GlowingEyes eyes, Bands bands, LensOutline outline) {
         this.lens = lens;
         this.plumb = plumb;
         this.neutral = neutral;
         this.eyes = eyes;
+        this.bands = bands;
         this.outline = outline;
         this.plumbed = plumb.mapping(lens.reach());
         this.mapping = outline.lensed().then(plumbed);
@@ -67,7 +77,8 @@ public final class Correction {
                 part(texts, LENS, Lens::parse, Lens.OFF),
                 part(texts, PLUMB, Plumb::parse, Plumb.NONE),
                 part(texts, NEUTRAL, Neutral::parse, Neutral.AS_FILED),
-                part(texts, EYES, GlowingEyes::parse, GlowingEyes.NONE));
+                part(texts, EYES, GlowingEyes::parse, GlowingEyes.NONE),
+                part(texts, BANDS, Bands::parse, Bands.NONE));
         return parsed.equals(NONE) ? NONE : parsed;
     }
 
@@ -84,23 +95,28 @@ public final class Correction {
         texts.put(PLUMB, plumb.text());
         texts.put(NEUTRAL, neutral.text());
         texts.put(EYES, eyes.text());
+        texts.put(BANDS, bands.text());
         return texts;
     }
 
     public Correction withLens(Lens other) {
-        return new Correction(other, plumb, neutral, eyes);
+        return new Correction(other, plumb, neutral, eyes, bands);
     }
 
     public Correction withPlumb(Plumb other) {
-        return new Correction(lens, other, neutral, eyes, outline);
+        return new Correction(lens, other, neutral, eyes, bands, outline);
     }
 
     public Correction withNeutral(Neutral other) {
-        return new Correction(lens, plumb, other, eyes, outline);
+        return new Correction(lens, plumb, other, eyes, bands, outline);
     }
 
     public Correction withEyes(GlowingEyes other) {
-        return new Correction(lens, plumb, neutral, other, outline);
+        return new Correction(lens, plumb, neutral, other, bands, outline);
+    }
+
+    public Correction withBands(Bands other) {
+        return new Correction(lens, plumb, neutral, eyes, other);
     }
 
     public Lens lens() {
@@ -119,12 +135,17 @@ public final class Correction {
         return eyes;
     }
 
+    /** What is left out of the photo. */
+    public Bands bands() {
+        return bands;
+    }
+
     /** From as shot to corrected, in the isotropic unit of both. */
     public Mapping mapping() {
         return mapping;
     }
 
-    /** The lens's part of it. */
+    /** The lens's part of it, with what is left out before. */
     public Mapping lensMapping() {
         return outline.lensed();
     }
@@ -151,7 +172,7 @@ public final class Correction {
 
     /** All that is done to the photo's values. */
     public PixelSteps steps(List<FinishStep> finish) {
-        return new PixelSteps(light(), eyes, neutral, finish);
+        return new PixelSteps(light(), eyes, bands, neutral, finish);
     }
 
     /** Whether nothing is done to a photo. */
@@ -164,6 +185,7 @@ public final class Correction {
         return light().isEmpty()
                 && neutral.isNone()
                 && eyes.isNone()
+                && bands.isNone()
                 && lens.red().isIdentity()
                 && lens.blue().isIdentity();
     }
@@ -174,12 +196,13 @@ public final class Correction {
                 && lens.equals(correction.lens)
                 && plumb.equals(correction.plumb)
                 && neutral.equals(correction.neutral)
-                && eyes.equals(correction.eyes);
+                && eyes.equals(correction.eyes)
+                && bands.equals(correction.bands);
     }
 
     @Override
     public int hashCode() {
-        return Objects.hash(lens, plumb, neutral, eyes);
+        return Objects.hash(lens, plumb, neutral, eyes, bands);
     }
 
     @Override

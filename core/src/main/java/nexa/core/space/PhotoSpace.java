@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import nexa.core.geometry.Affine;
+import nexa.core.geometry.Closing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
@@ -91,13 +92,26 @@ public final class PhotoSpace {
 
     /** What counts as photo, along its own axes as it is turned, in long edges from the centre. */
     public Frame kept() {
-        Frame along = pose.turn().apply(pose.trim().within(asShot));
-        return Frame.around(pose.turn().apply(pose.trim().middle(asShot)), along.width(), along.height());
+        Frame along = pose.turn().apply(joined(pose.trim().within(asShot)));
+        return Frame.around(
+                pose.turn().apply(pose.bands().mapping().apply(pose.trim().middle(asShot))),
+                along.width(),
+                along.height());
     }
 
-    /** How large that is in the photo's pixels; all of {@link #upright()} unless it is trimmed. */
+    /** A box of the photo as shot without what is left out of it. */
+    private Frame joined(Frame asShotBox) {
+        Closing closing = pose.bands().mapping();
+        return closing.isIdentity()
+                ? asShotBox
+                : Frame.between(
+                        closing.apply(new Point(asShotBox.left(), asShotBox.top())),
+                        closing.apply(new Point(asShotBox.right(), asShotBox.bottom())));
+    }
+
+    /** How large that is in the photo's pixels; all of {@link #upright()} unless it is trimmed or bands are left out. */
     public PixelSize keptSize() {
-        if (pose.trim().isNone()) {
+        if (pose.trim().isNone() && pose.bands().isNone()) {
             return upright();
         }
         Frame kept = kept();

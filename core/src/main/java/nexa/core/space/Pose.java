@@ -6,6 +6,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
 import nexa.core.neutral.Neutral;
 import nexa.core.plumb.Plumb;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 
 /**
@@ -59,6 +60,10 @@ public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
         return withCorrection(correction.withEyes(other));
     }
 
+    public Pose withBands(Bands other) {
+        return withCorrection(correction.withBands(other));
+    }
+
     public Pose withTrim(Trim other) {
         return new Pose(correction, turn, tilt, other);
     }
@@ -77,5 +82,9 @@ public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
 
     public GlowingEyes eyes() {
         return correction.eyes();
+    }
+
+    public Bands bands() {
+        return correction.bands();
     }
 }

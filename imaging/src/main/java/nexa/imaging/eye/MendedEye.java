@@ -10,6 +10,7 @@ import nexa.core.eye.GlowingEye;
 import nexa.core.eye.GlowingEye.Glow;
 import nexa.core.eye.GlowingEyes;
 import nexa.core.geometry.Affine;
+import nexa.imaging.pixels.Patch;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -18,29 +19,21 @@ import org.bytedeco.opencv.opencv_core.Rect;
 /**
  * The pixels of an eye with its glow taken out: the pupil is darkened to a grey that goes on from its own shades, a
  * highlight stays, and nothing changes beyond the pupil's soft rim or outside the circle.
- *
- * @param area of the picture
- * @param pixels of the picture's own kind
  */
-public record MendedEye(Rect area, Mat pixels) implements AutoCloseable {
+public final class MendedEye {
     /** How light a pupil is, of all light that a stored value can say. */
     private static final double PUPIL = 0.13;
 
     /** What of a shade a pupil keeps at most. */
     private static final double MOST_KEPT = 0.8;
 
-    @Override
-    public void close() {
-        area.close();
-        pixels.close();
-    }
+    private MendedEye() {}
 
     /** Writes into a picture all eyes that glow. */
     public static void mend(Picture picture, GlowingEyes eyes, Affine toPicture) {
-        for (MendedEye eye : of(picture, eyes, toPicture)) {
-            try (eye;
-                    Mat there = new Mat(picture.mat(), eye.area)) {
-                eye.pixels.copyTo(there);
+        for (Patch eye : of(picture, eyes, toPicture)) {
+            try (eye) {
+                eye.paste(picture);
             }
         }
     }
@@ -50,15 +43,15 @@ public record MendedEye(Rect area, Mat pixels) implements AutoCloseable {
      *
      * @param toPicture from the isotropic unit of the photo as shot to the picture's pixels
      */
-    public static List<MendedEye> of(Picture picture, GlowingEyes eyes, Affine toPicture) {
-        List<MendedEye> mended = new ArrayList<>();
+    public static List<Patch> of(Picture picture, GlowingEyes eyes, Affine toPicture) {
+        List<Patch> mended = new ArrayList<>();
         for (GlowingEye eye : eyes.all()) {
             of(picture, eye, PixelCircle.of(eye, toPicture)).ifPresent(mended::add);
         }
         return mended;
     }
 
-    private static Optional<MendedEye> of(Picture picture, GlowingEye eye, PixelCircle circle) {
+    private static Optional<Patch> of(Picture picture, GlowingEye eye, PixelCircle circle) {
         Rect box = circle.box(picture.mat().cols(), picture.mat().rows());
         if (picture.channels() == 1 || box.width() == 0 || box.height() == 0) {
             return Optional.empty();
@@ -67,7 +60,7 @@ public record MendedEye(Rect area, Mat pixels) implements AutoCloseable {
             GlowPixels glow = GlowPixels.of(own, circle.in(box), eye.glow());
             return GlowMask.of(glow).map(mask -> {
                 try (mask) {
-                    return new MendedEye(box, drained(own, glow, mask, eye.strength()));
+                    return new Patch(box, drained(own, glow, mask, eye.strength()));
                 }
             });
         }

@@ -67,6 +67,9 @@ final class BentMap {
 
     /** Pixels from one node to the next that are near enough for a picture. */
     static int step(Mapping map, int width, int height) {
+        if (map.breaks()) {
+            return 1;
+        }
         double straying = straying(map, width, height);
         if (straying <= STRAYING) {
             return COARSE;

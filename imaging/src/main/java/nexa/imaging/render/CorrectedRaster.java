@@ -119,6 +119,7 @@ public record CorrectedRaster(Raster raster, Frame box) {
         }
         try (Picture whole = new Picture(mat)) {
             MendedEye.mend(whole, steps.eyes(), toPicture);
+            LeftOut.paint(whole, steps.bands(), toPicture);
             Picture lit = LightSteps.apply(whole, light.profile(), steps.light());
             new Neutralizer(steps.neutral(), light).apply(lit);
             return lit.mat();

@@ -11,6 +11,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.remap;
 import java.util.function.IntSupplier;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Chain;
+import nexa.core.geometry.Closing;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Projective;
 import nexa.core.geometry.Radial;
@@ -60,6 +61,7 @@ sealed interface Sampling extends AutoCloseable {
             case Affine map -> new ByMatrix(opencv_imgproc::warpAffine, matrix(map), new Size(width, height));
             case Projective map -> new ByMatrix(opencv_imgproc::warpPerspective, matrix(map), new Size(width, height));
             case Radial map -> bent(map, width, height, step.getAsInt());
+            case Closing map -> bent(map, width, height, step.getAsInt());
             case Chain map -> bent(map, width, height, step.getAsInt());
         };
     }

@@ -19,6 +19,7 @@ import nexa.core.pixel.FinishStep;
 import nexa.core.pixel.LightStep;
 import nexa.core.pixel.PixelSteps;
 import nexa.core.pixel.Sharpened;
+import nexa.core.trim.Bands;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.colour.ToneCurve;
@@ -110,7 +111,7 @@ class LightStepsTest {
     }
 
     private static PixelSteps steps(List<LightStep> light, List<FinishStep> finish) {
-        return new PixelSteps(light, GlowingEyes.NONE, Neutral.AS_FILED, finish);
+        return new PixelSteps(light, GlowingEyes.NONE, Bands.NONE, Neutral.AS_FILED, finish);
     }
 
     @Test
@@ -123,9 +124,9 @@ class LightStepsTest {
                 steps(List.of(new CornerLight(-0.3, -0.1, 0.02)), List.of()).key());
         assertNotEquals(lit.key(), sharp.key());
         GlowingEyes eyes = new GlowingEyes(List.of(new GlowingEye(Point.ORIGIN, 0.01, GlowingEye.Glow.RED)));
-        PixelSteps seeing = new PixelSteps(List.of(), eyes, Neutral.AS_FILED, List.of());
-        PixelSteps warm =
-                new PixelSteps(List.of(), GlowingEyes.NONE, Neutral.AS_FILED.withWhite(White.of(3200, 0)), List.of());
+        PixelSteps seeing = new PixelSteps(List.of(), eyes, Bands.NONE, Neutral.AS_FILED, List.of());
+        PixelSteps warm = new PixelSteps(
+                List.of(), GlowingEyes.NONE, Bands.NONE, Neutral.AS_FILED.withWhite(White.of(3200, 0)), List.of());
         assertTrue(!seeing.isNone() && !warm.isNone() && !seeing.key().equals(warm.key()));
         assertNotEquals(
                 lit.key(),

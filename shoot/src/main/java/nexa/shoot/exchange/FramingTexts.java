@@ -52,7 +52,8 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
             "plumb",
             "trim",
             "neutral",
-            "eyes");
+            "eyes",
+            "bands");
 
     /** Names of what is known of a crop: the wish, in as-shot space. */
     static final List<String> CROP = List.of(

@@ -274,7 +274,7 @@ final class PhotoTable {
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
                 UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
-                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?, sight = ?
+                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?, bands = ?, sight = ?
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());

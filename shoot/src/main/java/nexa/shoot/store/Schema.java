@@ -90,11 +90,14 @@ final class Schema {
             """, """
             ALTER TABLE photo ADD COLUMN sight TEXT; -- null = nothing seen, or not looked at
             ALTER TABLE format ADD COLUMN centred INTEGER NOT NULL DEFAULT 0;
+            """, """
+            ALTER TABLE photo ADD COLUMN bands TEXT; -- null = none is left out
+            UPDATE photo SET bytes = -1 WHERE kind = 'RAW_DATA'; -- what their sensors see is asked
             """);
 
     private static final List<String> COLUMNS = List.of(
             "id, file, bytes, modified, fingerprint, kind, width, height, exif_orientation, taken, trouble, percent,"
-                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks, lens, plumb, trim, camera, neutral, eyes, sight FROM photo",
+                    + " quarter_turns, mirrored, tilt, set_aside, marks, rule, level, overlay, profile, remarks, lens, plumb, trim, camera, neutral, eyes, bands, sight FROM photo",
             "id, place, name, shape, rule, target, note, files, centred FROM format",
             "photo, format, centre_x, centre_y, width, height, own_shape, outside, checked, fill FROM crop",
             "photo, format, place, name, centre_x, centre_y, width, height, own_shape, outside, checked, fill FROM alternate",
