@@ -103,6 +103,71 @@ class TrimCommandTest extends CommandTest {
         rows(2, "trim", shoot(), "--split", "--clear");
     }
 
+    /** A picture that was cut in two comes out whole, as if it had never been cut. */
+    @Test
+    void bandInside_isClosedUp_andDeliveredWithoutIt() throws IOException {
+        BufferedImage photo = ImageIO.read(folder.resolve("plain.png").toFile());
+        BufferedImage cut = new BufferedImage(630, 400, BufferedImage.TYPE_INT_RGB);
+        Graphics2D canvas = cut.createGraphics();
+        canvas.setColor(new Color(245, 244, 240));
+        canvas.fillRect(0, 0, 630, 400);
+        canvas.drawImage(photo.getSubimage(0, 0, 250, 400), 0, 0, null);
+        canvas.drawImage(photo.getSubimage(250, 0, 350, 400), 280, 0, null);
+        canvas.dispose();
+        ImageIO.write(cut, "png", folder.resolve("cut.png").toFile());
+        rows(0, "formats", shoot(), "--add", "Photo=as photo", "--files", "Photo=png");
+
+        JsonNode bands = rows(0, "trim", shoot(), "--photo", "*.png", "--close", "--apply");
+        assertEquals(1, bands.size(), "the others have none");
+        assertEquals("cut.png", bands.get(0).get("photo").asText());
+        assertEquals(250, bands.get(0).get("left").asDouble());
+        assertEquals(280, bands.get(0).get("right").asDouble());
+        assertEquals(400, bands.get(0).get("bottom").asDouble());
+
+        Path out = folder.resolve("out");
+        rows(1, "handover", shoot(), "--out", out.toString(), "--names", "{photo}");
+        assertSame(photo, ImageIO.read(out.resolve("cut.png").toFile()));
+        rows(0, "trim", shoot(), "--photo", "cut.png", "--clear");
+        assertEquals(630, width("cut.png"));
+    }
+
+    private static void assertSame(BufferedImage expected, BufferedImage delivered) {
+        assertEquals(expected.getWidth(), delivered.getWidth());
+        for (int y = 0; y < expected.getHeight(); y++) {
+            for (int x = 0; x < expected.getWidth(); x++) {
+                Color one = new Color(expected.getRGB(x, y));
+                Color other = new Color(delivered.getRGB(x, y));
+                assertEquals(one.getRed(), other.getRed(), 1, x + ", " + y);
+                assertEquals(one.getBlue(), other.getBlue(), 1, x + ", " + y);
+            }
+        }
+    }
+
+    @Test
+    void bandIsGivenInPixels_andNonsenseIsSaid() throws IOException {
+        rows(0, "formats", shoot(), "--add", "Photo=as photo");
+        rows(
+                0,
+                "trim",
+                shoot(),
+                "--photo",
+                "plain.png",
+                "--close",
+                "--band",
+                "x:100-160",
+                "--band",
+                "y:0-20",
+                "--apply");
+        assertEquals(540, width("plain.png"));
+        for (String wrong : new String[] {"x:160", "z:1-9", "x:5-5"}) {
+            assertEquals(2, run("trim", shoot(), "--photo", "plain.png", "--close", "--band", wrong, "--apply"), wrong);
+        }
+        assertEquals(2, run("trim", shoot(), "--close", "--band", "x:0-595", "--photo", "plain.png", "--apply"));
+        assertEquals(2, run("trim", shoot(), "--band", "x:1-9"));
+        assertEquals(2, run("trim", shoot(), "--split", "--close"));
+        assertEquals(540, width("plain.png"));
+    }
+
     private int width(String photo) throws IOException {
         return StreamSupport.stream(rows(1, "crops", shoot()).spliterator(), false)
                 .filter(row -> row.get("photo").asText().equals(photo))

@@ -34,6 +34,7 @@ import nexa.core.shape.Shape;
 import nexa.core.sight.Sight;
 import nexa.core.space.Pose;
 import nexa.core.told.Told;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -90,6 +91,7 @@ class ExchangeTest {
                                 random.nextBoolean()
                                         ? Trim.NONE
                                         : new Trim(-0.3, -0.2, random.nextDouble(0, 0.4), 1, new Tilt(1.25), 0.01))
+                        .withBands(random.nextBoolean() ? Bands.NONE : Bands.parse("x 0.1 0.15; y -0.2 -0.18"))
                         .withNeutral(
                                 random.nextBoolean()
                                         ? Neutral.AS_FILED

@@ -4,16 +4,20 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
+import nexa.core.space.Pose;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import nexa.core.trim.TrimFinding;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -28,6 +32,8 @@ import picocli.CommandLine.Option;
         description = "Find the borders around photos, and trim those where they leave no doubt.",
         footer = "Nothing changes without --apply or --clear. Sides are in pixels of the stored picture.")
 public final class TrimCommand extends ShootCommand {
+    private static final Pattern BAND = Pattern.compile("([xy]):(\\d+(?:\\.\\d+)?)-(\\d+(?:\\.\\d+)?)");
+
     @Option(names = "--photo", paramLabel = "GLOB", description = "Only photos whose file or path matches; else all.")
     private List<String> globs = new ArrayList<>();
 
@@ -43,6 +49,18 @@ public final class TrimCommand extends ShootCommand {
                     "Find several pictures in one scan instead; with --apply each becomes an alternate in every format.")
     private boolean split;
 
+    @Option(
+            names = "--close",
+            description = "Find bands of one colour between pictures instead; with --apply they are closed up.")
+    private boolean close;
+
+    @Option(
+            names = "--band",
+            paramLabel = "x:FROM-TO",
+            description =
+                    "With --close: this band, in pixels of the stored picture; y:FROM-TO for one from left to right.")
+    private List<String> bands = new ArrayList<>();
+
     @Option(names = "--clear", description = "The whole photos again.")
     private boolean clear;
 
@@ -53,8 +71,11 @@ public final class TrimCommand extends ShootCommand {
 
     @Override
     protected boolean run(Shoot shoot, Rows rows) throws IOException {
-        if (clear && (apply || split)) {
+        if (clear && (apply || split || close)) {
             throw wrong(Words.of("cli.apply-clear"));
+        }
+        if (close && split || !bands.isEmpty() && !close) {
+            throw wrong(Words.of("cli.trim-close"));
         }
         List<Photo> chosen = chosen(shoot, globs);
         if (edits()) {
@@ -66,8 +87,19 @@ public final class TrimCommand extends ShootCommand {
             Framing before = shoot.framing(photo);
             if (clear) {
                 changes.add(new FramingChange(
-                        photo.id(), before, before.withPose(before.pose().withTrim(Trim.NONE))));
+                        photo.id(),
+                        before,
+                        before.withPose(before.pose().withTrim(Trim.NONE).withBands(Bands.NONE))));
                 add(rows, photo, Trim.NONE, Optional.empty());
+                continue;
+            }
+            if (close) {
+                Optional<List<Bands.Band>> found = bands(shoot, photo, before.pose());
+                allRead &= found.isPresent();
+                found.ifPresent(each -> each.forEach(band -> add(rows, photo, band)));
+                found.filter(each -> !each.isEmpty())
+                        .map(each -> joined(photo, before, each))
+                        .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
                 continue;
             }
             if (split) {
@@ -87,7 +119,7 @@ public final class TrimCommand extends ShootCommand {
                     .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
         }
         if (edits()) {
-            shoot.apply(new Edit(split ? "edit.split" : "edit.trim.found", changes, null));
+            shoot.apply(new Edit(split ? "edit.split" : close ? "edit.bands" : "edit.trim.found", changes, null));
         }
         return allRead;
     }
@@ -100,21 +132,84 @@ public final class TrimCommand extends ShootCommand {
         return after;
     }
 
+    /** Those that are given, else those that are found; empty, and said, if the photo can't be read. */
+    private Optional<List<Bands.Band>> bands(Shoot shoot, Photo photo, Pose pose) throws IOException {
+        return bands.isEmpty()
+                ? read(photo, () -> AutoTrimmer.bands(shoot, photo, pose.trim()).all())
+                : Optional.of(bands.stream().map(text -> band(photo, text)).toList());
+    }
+
+    private Bands.Band band(Photo photo, String text) {
+        Matcher numbers = BAND.matcher(text);
+        if (!numbers.matches()) {
+            throw wrong(Words.of("cli.trim-band", text));
+        }
+        boolean across = numbers.group(1).equals("x");
+        Turn exif = Turn.ofExif(photo.facts().orElseThrow().exifOrientation());
+        PixelSize stored = exif.inverse().apply(photo.facts().orElseThrow().asShot());
+        return Bands.between(
+                        photo.facts().orElseThrow().asShot(),
+                        asShot(exif, stored, across, Double.parseDouble(numbers.group(2))),
+                        asShot(exif, stored, across, Double.parseDouble(numbers.group(3))))
+                .orElseThrow(() -> wrong(Words.of("cli.trim-band", text)));
+    }
+
+    /** A place on one of the stored picture's own axes. */
+    private static Point asShot(Turn exif, PixelSize stored, boolean across, double pixel) {
+        Point fromMiddle =
+                across ? new Point(pixel - stored.width() / 2.0, 0) : new Point(0, pixel - stored.height() / 2.0);
+        return exif.apply(fromMiddle).times(1.0 / stored.longEdge());
+    }
+
+    private Framing joined(Photo photo, Framing before, List<Bands.Band> found) {
+        Bands all = before.pose().bands();
+        try {
+            for (Bands.Band band : found) {
+                all = all.plus(band);
+            }
+        } catch (IllegalArgumentException nothingLeft) {
+            throw wrong(Words.of("cli.trim-nothing-left", photo.file()), nothingLeft);
+        }
+        return before.withPose(before.pose().withBands(all));
+    }
+
+    /** A band, from one end of the photo to the other. */
+    private static void add(Rows rows, Photo photo, Bands.Band band) {
+        PixelSize asShot = photo.facts().orElseThrow().asShot();
+        double beyond = 0.5 * (band.upright() ? asShot.height() : asShot.width()) / asShot.longEdge();
+        Point from = new Point(band.gap().from(), -beyond);
+        Point to = new Point(band.gap().to(), beyond);
+        Frame box = band.upright() ? Frame.between(from, to) : Frame.between(swapped(from), swapped(to));
+        sides(rows, photo, toStored(photo).apply(box)).with("angle", 0.0);
+    }
+
+    private static Point swapped(Point p) {
+        return new Point(p.y(), p.x());
+    }
+
+    private static Turn toStored(Photo photo) {
+        return Turn.ofExif(photo.facts().orElseThrow().exifOrientation()).inverse();
+    }
+
     private static void add(Rows rows, Photo photo, Trim asShot, Optional<TrimFinding> finding) {
-        PhotoFacts facts = photo.facts().orElseThrow();
-        Turn toStored = Turn.ofExif(facts.exifOrientation()).inverse();
-        PixelSize stored = toStored.apply(facts.asShot());
+        Turn toStored = toStored(photo);
         Trim trim = asShot.turned(toStored);
-        Frame kept = trim.within(stored);
-        double edge = stored.longEdge();
-        rows.add()
-                .with("photo", photo.file())
-                .with("left", rounded(kept.left() * edge + stored.width() / 2.0))
-                .with("top", rounded(kept.top() * edge + stored.height() / 2.0))
-                .with("right", rounded(kept.right() * edge + stored.width() / 2.0))
-                .with("bottom", rounded(kept.bottom() * edge + stored.height() / 2.0))
+        Frame kept = trim.within(toStored.apply(photo.facts().orElseThrow().asShot()));
+        sides(rows, photo, kept)
                 .with("angle", trim.lean().degrees())
                 .withVerdict(finding.map(TrimFinding::confidence), finding.flatMap(TrimFinding::refusal));
+    }
+
+    /** @param box of the stored picture, in its isotropic unit */
+    private static Rows.Row sides(Rows rows, Photo photo, Frame box) {
+        PixelSize stored = toStored(photo).apply(photo.facts().orElseThrow().asShot());
+        double edge = stored.longEdge();
+        return rows.add()
+                .with("photo", photo.file())
+                .with("left", rounded(box.left() * edge + stored.width() / 2.0))
+                .with("top", rounded(box.top() * edge + stored.height() / 2.0))
+                .with("right", rounded(box.right() * edge + stored.width() / 2.0))
+                .with("bottom", rounded(box.bottom() * edge + stored.height() / 2.0));
     }
 
     /** To a hundredth: no edge is known better. */

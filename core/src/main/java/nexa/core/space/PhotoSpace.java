@@ -111,7 +111,7 @@ public final class PhotoSpace {
 
     /** How large that is in the photo's pixels; all of {@link #upright()} unless it is trimmed or bands are left out. */
     public PixelSize keptSize() {
-        if (pose.trim().isNone() && pose.bands().isNone()) {
+        if (!pose.leavesOut()) {
             return upright();
         }
         Frame kept = kept();

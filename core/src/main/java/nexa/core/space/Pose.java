@@ -68,6 +68,11 @@ public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
         return new Pose(correction, turn, tilt, other);
     }
 
+    /** Whether some of the photo is left out, at its sides or inside. */
+    public boolean leavesOut() {
+        return !trim.isNone() || !correction.bands().isNone();
+    }
+
     public Lens lens() {
         return correction.lens();
     }

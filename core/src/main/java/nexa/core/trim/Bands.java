@@ -2,11 +2,14 @@ package nexa.core.trim;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.Closing;
 import nexa.core.geometry.Gaps;
 import nexa.core.geometry.Gaps.Gap;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
 
 /**
  * Bands inside a photo that are closed up, so that the pictures on both sides meet: in the isotropic unit of the photo as
@@ -22,6 +25,9 @@ public record Bands(Gaps across, Gaps down) {
     /** Of a photo's long edge, for all bands of a direction together. */
     private static final double WIDEST = 0.9;
 
+    /** In pixels; less is a slip of the hand. */
+    private static final double NARROWEST = 2;
+
     public Bands {
         if (!(across.width() <= WIDEST && down.width() <= WIDEST)) {
             throw new IllegalArgumentException("No bands: " + across + ", " + down);
@@ -32,6 +38,39 @@ public record Bands(Gaps across, Gaps down) {
         return equals(NONE);
     }
 
+    /**
+     * One of them.
+     *
+     * @param upright whether it goes from top to bottom, its gap by x
+     */
+    public record Band(boolean upright, Gap gap) {}
+
+    public List<Band> all() {
+        return Stream.concat(
+                        across.all().stream().map(gap -> new Band(true, gap)),
+                        down.all().stream().map(gap -> new Band(false, gap)))
+                .toList();
+    }
+
+    /** One more; with one that it touches it becomes one. */
+    public Bands plus(Band band) {
+        List<Gap> gaps = new ArrayList<>((band.upright ? across : down).all());
+        gaps.add(band.gap);
+        return with(band.upright, gaps);
+    }
+
+    /** Without one of them. */
+    public Bands minus(Band band) {
+        return with(
+                band.upright,
+                (band.upright ? across : down)
+                        .all().stream().filter(gap -> !gap.equals(band.gap)).toList());
+    }
+
+    private Bands with(boolean upright, List<Gap> gaps) {
+        return upright ? new Bands(new Gaps(gaps), down) : new Bands(across, new Gaps(gaps));
+    }
+
     /** How many there are. */
     public int count() {
         return across.all().size() + down.all().size();
@@ -40,6 +79,27 @@ public record Bands(Gaps across, Gaps down) {
     /** From the photo as shot to the one whose sides meet; both about their centres. */
     public Closing mapping() {
         return new Closing(across, down, false);
+    }
+
+    /**
+     * What lies between two places that somebody shows, between whole pixels of the photo: from top to bottom, or from left to
+     * right, as the places are farther apart.
+     *
+     * @param from as shot, in the isotropic unit
+     * @param to as shot; empty if they are hardly apart
+     */
+    public static Optional<Band> between(PixelSize asShot, Point from, Point to) {
+        Point way = to.minus(from);
+        boolean upright = Math.abs(way.x()) >= Math.abs(way.y());
+        double half = (upright ? asShot.width() : asShot.height()) / 2.0;
+        double edge = asShot.longEdge();
+        double one = Math.rint((upright ? from.x() : from.y()) * edge + half);
+        double other = Math.rint((upright ? to.x() : to.y()) * edge + half);
+        double first = Math.max(0, Math.min(one, other));
+        double beyond = Math.min(2 * half, Math.max(one, other));
+        return beyond - first < NARROWEST
+                ? Optional.empty()
+                : Optional.of(new Band(upright, new Gap((first - half) / edge, (beyond - half) / edge)));
     }
 
     /** As {@link #parse} reads it, to the last bit; empty if there are none. */

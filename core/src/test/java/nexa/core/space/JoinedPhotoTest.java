@@ -91,6 +91,21 @@ class JoinedPhotoTest {
     }
 
     @Test
+    void whatIsShown_isBetweenWholePixels_andCanBeTakenBack() {
+        Bands.Band band = Bands.between(SIZE, new Point(0.2001, 0.1), new Point(0.1001, 0.13))
+                .orElseThrow();
+        assertEquals(new Bands.Band(true, new Gap(0.1, 0.2)), band);
+        assertEquals(BANDS, Bands.NONE.plus(band));
+        assertEquals(Bands.NONE, BANDS.minus(band));
+        assertEquals(List.of(band), BANDS.all());
+        Bands.Band lying =
+                Bands.between(SIZE, new Point(0, 0.3), new Point(0.05, 0.5)).orElseThrow();
+        assertEquals(new Bands.Band(false, new Gap(0.3, 1 / 3.0)), lying, "no farther than the photo");
+        assertEquals(2, BANDS.plus(lying).count());
+        assertTrue(Bands.between(SIZE, Point.ORIGIN, new Point(0.0004, 0)).isEmpty());
+    }
+
+    @Test
     void text_isReadToTheLastBit_andWhatIsNoneIsRefused() {
         Bands both = new Bands(BANDS.across(), new Gaps(List.of(new Gap(-0.1, 1 / 3.0), new Gap(0.4, 0.41))));
         assertEquals(both, Bands.parse(both.text()));

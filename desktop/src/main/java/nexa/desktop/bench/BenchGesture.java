@@ -15,14 +15,11 @@ import nexa.core.gesture.FrameDrag;
 import nexa.core.gesture.FrameDrag.Hold;
 import nexa.core.gesture.FrameDrag.Pivot;
 import nexa.core.gesture.FrameDraw;
-import nexa.core.gesture.Grip;
 import nexa.core.gesture.Snap;
 import nexa.core.gesture.TiltDrag;
 import nexa.core.level.LevelLine;
-import nexa.core.overlay.Nested;
-import nexa.core.overlay.Overlay;
-import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Side;
 import nexa.core.trim.Trim;
 import nexa.desktop.model.Marking;
@@ -151,6 +148,24 @@ sealed interface BenchGesture {
         }
     }
 
+    /** Drawn across a band, from one of its sides to the other; it closes up on release. */
+    record DrawBand(PhotoSpace space, Point from, Point to) implements Drawn {
+        @Override
+        public DrawBand extended(Point pointer) {
+            return new DrawBand(space, from, pointer);
+        }
+
+        /** What it goes across, as shot; empty while it has no length. */
+        Optional<Bands.Band> band() {
+            return Bands.between(space.asShot(), space.toAsShot(from), space.toAsShot(to));
+        }
+
+        @Override
+        public String label() {
+            return "edit.bands";
+        }
+    }
+
     /** Drawn freely along something straight that the lens bends; the bend follows on release. */
     record DrawEdge(PhotoSpace space, List<Point> points) implements Drawn {
         public DrawEdge {
@@ -276,71 +291,5 @@ sealed interface BenchGesture {
         public String label() {
             return "edit.mark";
         }
-    }
-
-    /**
-     * Takes hold of a mark, or begins to draw new ones.
-     *
-     * @param reach how near to a mark means it, in long edges
-     */
-    static BenchGesture marks(Session session, Point pointer, double reach) {
-        PhotoSpace space = session.space().orElseThrow();
-        List<Point> marks = session.framing().marks().in(space);
-        for (int i = 0; i < marks.size(); i++) {
-            if (marks.get(i).distance(pointer) <= reach) {
-                return new MoveMark(space, marks, i);
-            }
-        }
-        return new DrawMarks(space, pointer);
-    }
-
-    /**
-     * A drag of a frame keeps its shape if it is held to one.
-     *
-     * @param reach how near snapping lines are, in long edges
-     */
-    static MoveFrame moveFrame(
-            Session session, Frame frame, Grip grip, Point pointer, double reach, boolean photoMoves) {
-        Hold hold = session.frameEdits().isFree() ? Hold.NOTHING : Hold.SHAPE;
-        PhotoSpace space = session.space().orElseThrow();
-        FrameDrag drag = new FrameDrag(session.frameEdits().room().orElseThrow(), frame, grip, pointer, hold);
-        return new MoveFrame(
-                drag,
-                Snap.of(space.outline(), session.framing().marks().in(space), reach),
-                photoMoves && grip == Grip.INSIDE);
-    }
-
-    static DrawFrame drawFrame(Session session, Point pointer) {
-        OptionalDouble aspect = session.frameEdits().isFree()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(session.frame().orElseThrow().aspect());
-        return new DrawFrame(new FrameDraw(session.frameEdits().room().orElseThrow(), pointer, aspect));
-    }
-
-    /**
-     * The nested outline at a point of level space that a click would make the frame's shape; none where the frame itself
-     * can be held, or where none shows.
-     *
-     * @param reach within which the frame is held
-     * @param outlineReach within which an outline is meant
-     */
-    static Optional<Shape.Ratio> nested(Session session, Point level, double reach, double outlineReach) {
-        boolean shows = session.overlayProperty()
-                .get()
-                .overlay()
-                .filter(Overlay.NESTED::equals)
-                .isPresent();
-        return session.frame().filter(frame -> shows).flatMap(frame -> {
-            boolean onFrame = Grip.at(frame, level, reach)
-                    .filter(grip -> grip != Grip.INSIDE)
-                    .isPresent();
-            return onFrame
-                    ? Optional.empty()
-                    : Nested.at(
-                            frame,
-                            session.settings().overlayOptionsProperty().get().nested(),
-                            level,
-                            outlineReach);
-        });
     }
 }

@@ -11,6 +11,7 @@ import nexa.core.level.LevelLine;
 import nexa.core.level.LevelLines;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.space.PhotoSpace;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
@@ -48,6 +49,7 @@ final class BenchLines {
             case BenchGesture.DrawLevel line -> levelLine(view, line);
             case BenchGesture.DrawPlumb line -> path(view, List.of(line.from(), line.to()));
             case BenchGesture.DrawEdge line -> path(view, line.points());
+            case BenchGesture.DrawBand line -> band(view, line);
             default -> {
                 return false;
             }
@@ -135,7 +137,46 @@ final class BenchLines {
                 trimSide(view, space, trim, from, to, dragged);
             }
         }
+        if (dragged) {
+            seams(view, space);
+        }
         trimming.verdictProperty().get().ifPresent(verdict -> text.banner(TrimWords.of(verdict)));
+    }
+
+    /** Both sides of a band that is being drawn across, and where it is gone across. */
+    private void band(LevelView view, BenchGesture.DrawBand drawn) {
+        path(view, List.of(drawn.from(), drawn.to()));
+        drawn.band().ifPresent(band -> {
+            for (double place : List.of(band.gap().from(), band.gap().to())) {
+                path(view, across(drawn.space(), band, place));
+            }
+        });
+    }
+
+    /** The photo's own line at one side of a band, within its trim; the lens may bend it. */
+    private static List<Point> across(PhotoSpace space, Bands.Band band, double place) {
+        Frame kept = space.pose().trim().within(space.asShot());
+        Point from = band.upright() ? new Point(place, kept.top()) : new Point(kept.left(), place);
+        Point to = band.upright() ? new Point(place, kept.bottom()) : new Point(kept.right(), place);
+        return IntStream.rangeClosed(0, SIDE_PIECES)
+                .mapToObj(i -> from.plus(to.minus(from).times((double) i / SIDE_PIECES)))
+                .map(space::fromAsShot)
+                .toList();
+    }
+
+    /** Where the sides of closed bands meet, each with a knob to open it. */
+    private void seams(LevelView view, PhotoSpace space) {
+        for (Bands.Band band : space.pose().bands().all()) {
+            canvas.setLineDashes(5, 4);
+            path(view, across(space, band, band.gap().from()));
+            canvas.setLineDashes();
+            removing(knob(band, space, view));
+        }
+    }
+
+    /** Where a closed band's knob is: a third down where its sides meet. */
+    static Point knob(Bands.Band band, PhotoSpace space, LevelView view) {
+        return view.toScreen(across(space, band, band.gap().from()).get(SIDE_PIECES / 3));
     }
 
     /** A straight side as shot; the lens may bend it. */

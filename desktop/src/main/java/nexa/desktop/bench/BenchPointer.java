@@ -16,10 +16,7 @@ import nexa.core.gesture.TiltDrag;
 import nexa.core.shape.Shape;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.model.BendByLine;
-import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Marking;
-import nexa.desktop.model.Plumbing;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Session;
@@ -46,10 +43,8 @@ final class BenchPointer {
     private final Session session;
     private final LineKnobs knobs;
     private final Spots spots;
-    private final Levelling levelling;
-    private final Plumbing plumbing;
+    private final Finishing finishing;
     private final Marking marking;
-    private final BendByLine bendByLine;
     private final Keys keys;
     private Optional<BenchGesture> gesture = Optional.empty();
     private Optional<LevelView> pressedView = Optional.empty();
@@ -79,12 +74,11 @@ final class BenchPointer {
         this.tilting = tilting;
         this.redraw = redraw;
         this.session = models.session();
-        this.knobs = new LineKnobs(session, models.levelling(), models.plumbing());
+        this.knobs = new LineKnobs(session, models.levelling(), models.plumbing(), models.trimming());
         this.spots = new Spots(models.neutrals(), models.eyes());
-        this.levelling = models.levelling();
-        this.plumbing = models.plumbing();
+        this.finishing =
+                new Finishing(session, models.levelling(), models.plumbing(), models.bendByLine(), models.trimming());
         this.marking = models.marking();
-        this.bendByLine = models.bendByLine();
         this.keys = keys;
         bench.setOnMousePressed(this::pressed);
         bench.setOnMouseDragged(this::dragged);
@@ -125,7 +119,9 @@ final class BenchPointer {
             return;
         }
         if (event.getButton() != MouseButton.PRIMARY
-                || camera.view().filter(view -> knobs.removes(view, pressed)).isPresent()
+                || camera.view()
+                        .filter(view -> knobs.removes(view, pressed, mode.get()))
+                        .isPresent()
                 || steppedToNeighbour()
                 || session.space().isEmpty()
                 || !session.shoot().mayEdit()) {
@@ -150,14 +146,12 @@ final class BenchPointer {
             case PLUMB -> Optional.of(new BenchGesture.DrawPlumb(session.space().orElseThrow(), pointer, pointer));
             case STRAIGHTENING ->
                 Optional.of(new BenchGesture.DrawEdge(session.space().orElseThrow(), List.of(pointer)));
-            case TRIM ->
-                BenchGesture.MoveTrimSide.at(session.space().orElseThrow(), pointer, reach())
-                        .map(BenchGesture.class::cast);
+            case TRIM -> Optional.of(Beginnings.trimming(session.space().orElseThrow(), pointer, reach()));
             case NEUTRAL, EYES ->
                 Optional.of(
                         BenchGesture.Touching.at(session.space().orElseThrow(), pointer, spots.touches(mode.get())));
-            case MARKING -> Optional.of(BenchGesture.marks(session, pointer, reach()));
-            case DRAWING -> session.frame().map(frame -> BenchGesture.drawFrame(session, pointer));
+            case MARKING -> Optional.of(Beginnings.marks(session, pointer, reach()));
+            case DRAWING -> session.frame().map(frame -> Beginnings.drawFrame(session, pointer));
             case FRAMING ->
                 Optional.of(session.frame()
                         .flatMap(frame -> grip(frame, pointer).map(grip -> framing(frame, grip, pointer, otherMover)))
@@ -169,7 +163,7 @@ final class BenchPointer {
     private BenchGesture framing(Frame frame, Grip grip, Point pointer, boolean otherMover) {
         Mover mover = session.settings().moverProperty().get();
         boolean photoMoves = (otherMover ? mover.other() : mover) == Mover.PHOTO;
-        return BenchGesture.moveFrame(session, frame, grip, pointer, SNAP_REACH / scale(), photoMoves);
+        return Beginnings.moveFrame(session, frame, grip, pointer, SNAP_REACH / scale(), photoMoves);
     }
 
     private Optional<Grip> grip(Frame frame, Point pointer) {
@@ -255,19 +249,7 @@ final class BenchPointer {
     }
 
     private void finish(BenchGesture done) {
-        if (done instanceof BenchGesture.DrawLevel drawn) {
-            drawn.line().ifPresent(levelling::add);
-        } else if (done instanceof BenchGesture.DrawPlumb drawn) {
-            if (at.distance(pressed) >= CLICK) {
-                plumbing.add(drawn.space(), drawn.from(), drawn.to());
-            }
-        } else if (done instanceof BenchGesture.Touching touching) {
-            camera.toLevel(at).ifPresent(level -> touching.done(level, at.distance(pressed) < CLICK));
-        } else if (done instanceof BenchGesture.DrawEdge drawn) {
-            bendByLine.straighten(drawn.space(), drawn.points());
-        } else {
-            session.gestures().commit(done.label());
-        }
+        finishing.finish(done, at.distance(pressed) < CLICK, camera.toLevel(at));
         if (!mode.get().stays()) {
             mode.set(BenchMode.FRAMING);
         }
@@ -295,7 +277,7 @@ final class BenchPointer {
     private Optional<Shape.Ratio> outlineAt(Point p) {
         return mode.get() == BenchMode.FRAMING
                 ? camera.toLevel(p)
-                        .flatMap(level -> BenchGesture.nested(session, level, reach(), OUTLINE_REACH / scale()))
+                        .flatMap(level -> Beginnings.nested(session, level, reach(), OUTLINE_REACH / scale()))
                 : Optional.empty();
     }
 

@@ -8,15 +8,16 @@ import nexa.core.geometry.Point;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Plumbing;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 
-/** The knobs of drawn lines: a click on one takes its line away. */
-record LineKnobs(Session session, Levelling levelling, Plumbing plumbing) {
+/** The knobs of drawn lines and closed bands: a click on one takes its line away, or opens the band. */
+record LineKnobs(Session session, Levelling levelling, Plumbing plumbing, Trimming trimming) {
     /** How near to a knob's edge is on it, in canvas units. */
     private static final double REACH = 3;
 
-    /** Whether a line was taken away. */
-    boolean removes(LevelView view, Point at) {
+    /** Whether a line was taken away or a band opened. */
+    boolean removes(LevelView view, Point at, BenchMode mode) {
         return session.space()
                 .filter(space -> removes(
                                 levelling.linesProperty().get(),
@@ -27,7 +28,13 @@ record LineKnobs(Session session, Levelling levelling, Plumbing plumbing) {
                                 plumbing.linesProperty().get(),
                                 line -> view.toScreen(space.fromAsShot(line.to())),
                                 at,
-                                plumbing::remove))
+                                plumbing::remove)
+                        || mode == BenchMode.TRIM
+                                && removes(
+                                        space.pose().bands().all(),
+                                        band -> BenchLines.knob(band, space, view),
+                                        at,
+                                        trimming::open))
                 .isPresent();
     }
 

@@ -22,6 +22,8 @@ public final class TrimWords {
             case Trimming.Verdict.Failed() -> Words.of("trim.unreadable");
             case Trimming.Verdict.Split(int pieces) ->
                 pieces > 1 ? Words.of("trim.split", pieces) : Words.of("trim.split.none");
+            case Trimming.Verdict.ClosedUp(int bands) ->
+                bands > 0 ? Words.of("trim.closed", bands) : Words.of("trim.closed.none");
             case Trimming.Verdict.Found(TrimFinding finding) -> of(finding);
         };
     }

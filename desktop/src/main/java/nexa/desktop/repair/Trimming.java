@@ -10,6 +10,7 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Turn;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Side;
 import nexa.core.trim.Trim;
 import nexa.core.trim.TrimFinding;
@@ -27,6 +28,9 @@ public final class Trimming {
 
         /** @param pieces how many pictures there are; fewer than two if it was not split */
         record Split(int pieces) implements Verdict {}
+
+        /** @param bands how many bands inside the photo were found and closed up */
+        record ClosedUp(int bands) implements Verdict {}
 
         record Failed() implements Verdict {}
     }
@@ -55,8 +59,9 @@ public final class Trimming {
         return pose.trim().turned(pose.turn());
     }
 
+    /** Whether anything of the photo is left out, at its sides or inside. */
     public boolean isTrimmed() {
-        return !session.framing().pose().trim().isNone();
+        return session.framing().pose().leavesOut();
     }
 
     /**
@@ -100,8 +105,52 @@ public final class Trimming {
     /** The whole photo. */
     public void clear() {
         forget();
-        edit("edit.trim", Trim.NONE);
+        Framing framing = session.framing();
+        session.gestures()
+                .edit(
+                        "edit.trim",
+                        framing.withPose(framing.pose().withTrim(Trim.NONE).withBands(Bands.NONE)));
     }
+
+    // ---- bands inside ----
+
+    /** Looks for bands of one colour inside the photo and closes them up, so that what lies beside them meets; says so either way. */
+    public void closeUp() {
+        Pose pose = session.framing().pose();
+        look(photo -> AutoTrimmer.bands(session.shoot(), photo, pose.trim()), this::showBands);
+    }
+
+    private void showBands(Bands found) {
+        verdict.set(Optional.of(new Verdict.ClosedUp(found.count())));
+        Bands all = session.framing().pose().bands();
+        for (Bands.Band band : found.all()) {
+            all = all.plus(band);
+        }
+        edit(all);
+    }
+
+    /** Closes a band up; not if hardly anything of the photo would be left, which is said. */
+    public void closeUp(Bands.Band band) {
+        forget();
+        try {
+            edit(session.framing().pose().bands().plus(band));
+        } catch (IllegalArgumentException nothingLeft) {
+            verdict.set(Optional.of(new Verdict.ClosedUp(0)));
+        }
+    }
+
+    /** Shows what was left out there again. */
+    public void open(Bands.Band band) {
+        forget();
+        edit(session.framing().pose().bands().minus(band));
+    }
+
+    private void edit(Bands bands) {
+        Framing framing = session.framing();
+        session.gestures().edit("edit.bands", framing.withPose(framing.pose().withBands(bands)));
+    }
+
+    // ---- looking ----
 
     /** Whether the photo is tilted as its trim lies. */
     public boolean isStraight() {

@@ -40,6 +40,7 @@ class TrimStoryTest extends WindowTest {
     void prepare(Path shoot) throws IOException {
         scan(shoot.resolve("scan_white.png"), "kiln_0206.jpg", Color.WHITE, 0);
         bed(shoot.resolve("bed.png"));
+        cut(shoot.resolve("cut.png"));
         scan(shoot.resolve("scan_crooked.png"), "kiln_0230.jpg", new Color(226, 224, 220), 2);
     }
 
@@ -61,6 +62,58 @@ class TrimStoryTest extends WindowTest {
         canvas.drawImage(whole, place, null);
         canvas.dispose();
         ImageIO.write(scan, "png", to.toFile());
+    }
+
+    /** A demo photo cut in two, with white between. */
+    private static void cut(Path to) throws IOException {
+        BufferedImage whole = ImageIO.read(DEMO.resolve("kiln_0201.jpg").toFile());
+        BufferedImage scan = new BufferedImage(940, 600, BufferedImage.TYPE_INT_RGB);
+        Graphics2D canvas = scan.createGraphics();
+        canvas.setColor(Color.WHITE);
+        canvas.fillRect(0, 0, 940, 600);
+        canvas.drawImage(whole, 0, 0, 900, 600, null);
+        BufferedImage right = new BufferedImage(400, 600, BufferedImage.TYPE_INT_RGB);
+        right.createGraphics().drawImage(scan, -500, 0, null);
+        canvas.drawImage(right, 540, 0, null);
+        canvas.fillRect(500, 0, 40, 600);
+        canvas.dispose();
+        ImageIO.write(scan, "png", to.toFile());
+    }
+
+    @Test
+    void aPictureThatWasCut_isClosedUp_openedByItsKnob_andClosedByADrag(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "as photo", "cut.png", Pose.AS_SHOT);
+        press(robot, KeyCode.SHORTCUT, KeyCode.T);
+        click(robot, "#trim-close");
+        until(() -> session().framing().pose().bands().count() == 1);
+        until(() -> Math.abs(frame().aspect() - 1.5) < 0.001);
+        javafx.scene.paint.Color seam = at(bench, new Point(0.05, -0.1));
+        assertTrue(seam.getBrightness() < 0.95, "nothing white is left where they meet: " + seam);
+
+        robot.clickOn(onScreen(bench, knob()));
+        until(() -> session().framing().pose().bands().isNone());
+        assertEquals(940.0 / 600, frame().aspect(), 0.01);
+
+        drag(robot, onScreen(bench, asShot(500, 200)), onScreen(bench, asShot(540, 210)));
+        until(() -> session().framing().pose().bands().count() == 1);
+        assertEquals(900.0 / 940, frame().width(), 0.01);
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        until(() -> session().framing().pose().bands().isNone());
+        click(robot, "#trim-done");
+    }
+
+    private static Point asShot(double x, double y) {
+        return new Point((x - 470) / 940, (y - 300) / 940);
+    }
+
+    /** A third down where the two sides meet: in sixteen pieces, the fifth's end. */
+    private static Point knob() {
+        return new Point(50.0 / 940, (-300 + 600 * 5 / 16.0) / 940);
+    }
+
+    private static javafx.scene.paint.Color at(BenchView bench, Point level) throws Exception {
+        Point2D on = bench.screenToLocal(onScreen(bench, level));
+        return colour(picture(bench), on.getX(), on.getY());
     }
 
     @Test

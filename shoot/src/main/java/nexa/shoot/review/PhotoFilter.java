@@ -92,7 +92,7 @@ public record PhotoFilter(
 
     private static boolean has(Shoot shoot, Photo photo, Optional<Format> format, Repair repair) {
         return switch (repair) {
-            case TRIMMED -> !shoot.framing(photo).pose().trim().isNone();
+            case TRIMMED -> shoot.framing(photo).pose().leavesOut();
             case BLANK ->
                 format.flatMap(f -> shoot.frame(photo, f))
                         .filter(frame ->

@@ -12,8 +12,10 @@ import nexa.core.geometry.Tilt;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import nexa.core.trim.TrimFinding;
+import nexa.imaging.border.BandFinder;
 import nexa.imaging.border.BorderFinder;
 import nexa.imaging.border.PictureSplit;
 import nexa.imaging.file.PhotoFacts;
@@ -76,6 +78,20 @@ public final class AutoTrimmer {
         return format.shape().equals(Shape.AS_PHOTO)
                 ? crop.withOwnShape(Optional.of(new Shape.Ratio(size.width(), size.height())))
                 : crop;
+    }
+
+    /**
+     * Bands of one colour inside a photo, where pictures lie on both sides, as shot and between its own pixels.
+     *
+     * @param trim inside which they are looked for
+     * @throws UnreadablePhotoException if the photo can't be decoded
+     */
+    public static Bands bands(Shoot shoot, Photo photo, Trim trim) throws UnreadablePhotoException {
+        PhotoFacts facts = photo.facts().orElseThrow();
+        try (Picture picture = shoot.previewMaker()
+                .transparent(shoot.fileOf(photo), facts, facts.asShot().longEdge())) {
+            return BandFinder.find(picture, trim);
+        }
     }
 
     /** A framing with a trim; a photo that nobody tilted is laid straight if the trim lies crooked. */

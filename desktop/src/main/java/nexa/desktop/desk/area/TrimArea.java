@@ -86,10 +86,13 @@ public final class TrimArea extends HBox {
         Button split = Buttons.text("desk.trim.split", trimming::split);
         split.setId("trim-split");
         Buttons.explain(split, Words.of("desk.trim.split.tip"));
+        Button close = Buttons.text("desk.trim.close", trimming::closeUp);
+        close.setId("trim-close");
+        Buttons.explain(close, Words.of("desk.trim.close.tip"));
         Button done = DoneButton.of("trim-done", Command.TRIM, keys, mode);
         Label note = Labels.field("desk.trim.note");
         note.getStyleClass().add("desk-verdict");
-        VBox area = new VBox(6, new HBox(8, search, split, straighten, clear, done), note);
+        VBox area = new VBox(6, new HBox(8, search, split, close, straighten, clear, done), note);
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
     }
