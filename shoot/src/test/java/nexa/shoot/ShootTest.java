@@ -159,7 +159,7 @@ class ShootTest {
             }
             for (String column : List.of(
                     "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera",
-                    "neutral", "eyes", "sight")) {
+                    "neutral", "eyes", "sight", "bands")) {
                 statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
             }
             for (String column : List.of("target", "note", "files", "centred")) {
