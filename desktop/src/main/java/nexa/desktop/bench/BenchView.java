@@ -125,7 +125,7 @@ public final class BenchView extends Region {
                 trimming.verdictProperty().subscribe(verdict -> redraw()),
                 fill.subscribe(this::redraw),
                 spots.neutrals().verdictProperty().subscribe(verdict -> redraw()),
-                spots.eyes().verdictProperty().subscribe(verdict -> redraw()),
+                spots.eyes().verdictProperty().subscribe(verdict -> eyesSaid()),
                 spots.eyes().chosenProperty().subscribe(which -> redraw()),
                 bendByLine.drawnProperty().subscribe(line -> redraw()),
                 marking.proposalsProperty().subscribe(proposals -> redraw()),
@@ -167,6 +167,12 @@ public final class BenchView extends Region {
     /** Whether all that is not photo, frame and overlay is away. */
     public BooleanProperty bareProperty() {
         return camera.bareProperty();
+    }
+
+    /** What was mended is looked at closely. */
+    private void eyesSaid() {
+        spots.foundEye().ifPresent(camera::lookAt);
+        redraw();
     }
 
     private void modeChanged() {

@@ -191,6 +191,12 @@ final class Camera {
         }
     }
 
+    /** A place at 100 % in the middle, if the whole photo shows. */
+    void lookAt(Point asShot) {
+        space().filter(space -> !isZoomed())
+                .ifPresent(space -> zoom.set(new BenchZoom.At(1, space.fromAsShot(asShot))));
+    }
+
     private void zoomTo(double factor, Point about) {
         space().ifPresent(space -> view().ifPresent(now -> {
             double scale = factor * space.upright().longEdge() / pixelScale;

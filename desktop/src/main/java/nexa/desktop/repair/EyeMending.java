@@ -197,10 +197,10 @@ public final class EyeMending {
     private void take(List<GlowingEye> found) {
         GlowingEyes more = eyes().and(found);
         int added = more.all().size() - eyes().all().size();
-        verdict.set(Optional.of(new Verdict.Found(added)));
         if (added > 0) {
             session.gestures().edit("edit.eyes.found", with(session.framing(), more));
         }
+        verdict.set(Optional.of(new Verdict.Found(added)));
     }
 
     /** Takes what was said, and the choice, out of view; the eyes stay mended. */

@@ -6,12 +6,16 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.eye.GlowingEye;
+import nexa.core.eye.GlowingEyes;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -19,6 +23,8 @@ import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.repair.EyeMending;
+import nexa.desktop.repair.Neutrals;
 import nexa.desktop.session.Moment;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
@@ -68,6 +74,31 @@ class CameraTest {
         Point other = view().toScreen(new Point(0.5, 1 / 3.0));
         assertTrue(corner.x() > 0 && corner.y() > 0 && other.x() < 1200 && other.y() < 800);
         assertEquals(600, (corner.x() + other.x()) / 2, 1e-9);
+    }
+
+    @Test
+    void aPlaceIsLookedAt_inTheMiddle_at100Percent_unlessOneLooksCloserAlready() {
+        camera.lookAt(new Point(0.2, -0.1));
+        assertEquals(Optional.of(1.0), camera.zoomFactor());
+        assertEquals(MIDDLE, view().toScreen(new Point(0.2, -0.1)));
+        camera.lookAt(Point.ORIGIN);
+        assertEquals(MIDDLE, view().toScreen(new Point(0.2, -0.1)));
+    }
+
+    /** Eyes that were found are what is looked at; those that somebody drew round are not. */
+    @Test
+    void theLastOfTheEyesThatWereFound_isLookedAt() {
+        EyeMending eyes = mock(EyeMending.class);
+        ReadOnlyObjectWrapper<Optional<EyeMending.Verdict>> verdict = new ReadOnlyObjectWrapper<>(Optional.empty());
+        when(eyes.verdictProperty()).thenReturn(verdict.getReadOnlyProperty());
+        GlowingEye eye = new GlowingEye(new Point(0.1, 0.2), 0.01, GlowingEye.Glow.RED);
+        when(eyes.eyes()).thenReturn(new GlowingEyes(List.of(eye)));
+        Spots spots = new Spots(mock(Neutrals.class), eyes);
+        assertEquals(Optional.empty(), spots.foundEye());
+        verdict.set(Optional.of(new EyeMending.Verdict.Found(0)));
+        assertEquals(Optional.empty(), spots.foundEye());
+        verdict.set(Optional.of(new EyeMending.Verdict.Found(1)));
+        assertEquals(Optional.of(eye.centre()), spots.foundEye());
     }
 
     @Test
