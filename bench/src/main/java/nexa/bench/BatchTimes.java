@@ -14,8 +14,11 @@ import java.util.concurrent.CountDownLatch;
 import java.util.function.IntConsumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Slider;
+import javafx.scene.input.ScrollEvent;
 import javafx.stage.Stage;
 import nexa.bench.base.Fx;
 import nexa.bench.base.SmallPhotos;
@@ -51,6 +54,9 @@ final class BatchTimes {
     private static final int CARRIES = 5;
     private static final int WARM_UP = 300;
     private static final int MEASURED = 1000;
+
+    /** What a wheel gives for a notch, canvas units. */
+    private static final double NOTCH = 40;
 
     private final Locations locations;
     private final Path folder;
@@ -157,6 +163,7 @@ final class BatchTimes {
             pulses.start();
             return true;
         });
+        scrolling("Wall", ".wall", scene);
         filters("usual size", scene, session);
         Fx.on(() -> {
             ((Slider) scene.lookup(".wall-size")).setValue(40);
@@ -169,9 +176,48 @@ final class BatchTimes {
         });
         together(scene, session);
         Fx.on(() -> {
+            session.selection().property().set(Set.of());
+            session.viewProperty().set(MainView.LINEUP);
+            layout(scene);
+            return true;
+        });
+        scrolling("Line-up", ".lineup-rows", scene);
+        Fx.on(() -> {
             window.close();
             return true;
         });
+    }
+
+    /** A wheel that is turned by a notch at each pulse, down through the photos and back. */
+    private static void scrolling(String what, String view, Scene scene) {
+        awaitPictures(scene);
+        Node node = Fx.on(() -> scene.lookup(view));
+        frames(what + ", scrolled", step -> Event.fireEvent(node, wheel(step / 400 % 2 == 0 ? -NOTCH : NOTCH)));
+    }
+
+    private static ScrollEvent wheel(double by) {
+        return new ScrollEvent(
+                ScrollEvent.SCROLL,
+                600,
+                400,
+                600,
+                400,
+                false,
+                false,
+                false,
+                false,
+                false,
+                false,
+                0,
+                by,
+                0,
+                by,
+                ScrollEvent.HorizontalTextScrollUnits.NONE,
+                0,
+                ScrollEvent.VerticalTextScrollUnits.NONE,
+                0,
+                0,
+                null);
     }
 
     private static void layout(Scene scene) {

@@ -58,6 +58,7 @@ public final class LineupRows extends Region {
         setId("lineup-rows");
         bar.setOrientation(Orientation.VERTICAL);
         guides.setPickOnBounds(false);
+        getStyleClass().add("lineup-rows");
         empty.getStyleClass().add("empty-words");
         getChildren().addAll(tiles, guides, bar, empty);
         Rectangle clip = new Rectangle();
