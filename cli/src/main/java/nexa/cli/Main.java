@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 import nexa.cli.base.ExitCode;
 import nexa.cli.correct.FillCommand;
 import nexa.cli.correct.LensCommand;
@@ -72,6 +74,8 @@ public final class Main implements Runnable {
             PaperCommands.Contact.class,
             PaperCommands.Prints.class);
 
+    private static final Set<String> HELP = Set.of("--help", "-h");
+
     @Override
     public void run() {
         WindowCommands.start();
@@ -92,6 +96,9 @@ public final class Main implements Runnable {
         CommandLine line = commands(joined);
         line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
         line.setErr(new java.io.PrintWriter(err, true, StandardCharsets.UTF_8));
+        if (Stream.of(joined).anyMatch(HELP::contains)) { // to know the language takes a moment
+            Words.help().ifPresent(line::setResourceBundle);
+        }
         line.setCaseInsensitiveEnumValuesAllowed(true);
         line.setParameterExceptionHandler(Main::wrongUsage);
         line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
@@ -99,7 +106,7 @@ public final class Main implements Runnable {
     }
 
     /** Reading what a command takes is most of a short one's time: only the one that is named is read, or all if it is none. */
-    private static CommandLine commands(String... arguments) {
+    static CommandLine commands(String... arguments) {
         CommandLine line = new CommandLine(new Main());
         List<Class<?>> named = COMMANDS.stream()
                 .filter(each -> arguments.length > 0 && name(each).equals(arguments[0]))
@@ -125,7 +132,7 @@ public final class Main implements Runnable {
     private static int wrongUsage(ParameterException wrong, String[] arguments) {
         CommandLine command = wrong.getCommandLine();
         command.getErr().println(wrong.getMessage());
-        command.getErr().println("See: " + command.getCommandSpec().qualifiedName() + " --help");
+        command.getErr().println(Words.of("cli.see", command.getCommandSpec().qualifiedName()));
         return ExitCode.WRONG_USAGE;
     }
 
@@ -133,7 +140,7 @@ public final class Main implements Runnable {
         if (failure instanceof IOException expected && expected.getMessage() != null) {
             command.getErr().println(Words.of(expected));
         } else {
-            command.getErr().println("Nexa failed at this: " + failure + ". Details are in its log.");
+            command.getErr().println(Words.of("cli.failed", String.valueOf(failure)));
             LoggerFactory.getLogger(Main.class).error("A command failed", failure);
         }
         return ExitCode.SOME_FAILED;

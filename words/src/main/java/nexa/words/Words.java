@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.Date;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.ResourceBundle;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -91,6 +92,16 @@ public final class Words {
     /** A name of a photo or format, in one line. */
     public static String name(String name) {
         return ShownName.of(name);
+    }
+
+    /** What commands say of themselves, by their options; empty in English, which stands beside the options themselves. */
+    public static Optional<ResourceBundle> help() {
+        return language().equals(Locale.ENGLISH)
+                ? Optional.empty()
+                : Optional.of(ResourceBundle.getBundle(
+                        "nexa.words.help",
+                        language(),
+                        ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES)));
     }
 
     public static boolean has(String key) {
