@@ -30,6 +30,10 @@ record LineupLayout(List<Cell> cells, List<Double> tops, double size, double hei
 
     /** @param aspects the results' width over height */
     static LineupLayout of(List<Double> aspects, double width, double room) {
+        LineupLayout smallest = sized(aspects, width, SMALLEST);
+        if (smallest.height > room) {
+            return smallest; // larger ones would take more
+        }
         double size = LARGEST;
         LineupLayout layout = sized(aspects, width, size);
         while (layout.height > room && size > SMALLEST) {
@@ -38,6 +42,9 @@ record LineupLayout(List<Cell> cells, List<Double> tops, double size, double hei
         }
         return layout;
     }
+
+    /** Before anything is shown. */
+    static final LineupLayout NONE = new LineupLayout(List.of(), List.of(), LARGEST, 0);
 
     private static LineupLayout sized(List<Double> aspects, double width, double size) {
         List<Cell> cells = new ArrayList<>();

@@ -1,7 +1,10 @@
 package nexa.desktop.lineup;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -44,11 +47,18 @@ public final class LineupRows extends Region {
     private final ScrollBar bar = new ScrollBar();
     private final Label empty = new Label(Words.of("lineup.empty"));
     private final Map<Photo, ResultTile> shown = new HashMap<>();
+
+    /** Tiles that show nothing; making one costs more than all it will show. */
+    private final Deque<ResultTile> spare = new ArrayDeque<>();
+
     private final Subscription subscriptions;
     private Optional<ResultTile> pressed = Optional.empty();
     private Point from = Point.ORIGIN;
     private boolean moving;
-    private double height;
+    private LineupLayout layout = LineupLayout.NONE;
+
+    /** Whether the results are to be laid out anew; else only other rows come into sight. */
+    private boolean stale = true;
 
     LineupRows(Session session, Keys keys, PhotoLoader loader, Executor fx) {
         this.session = session;
@@ -71,7 +81,11 @@ public final class LineupRows extends Region {
         setOnScroll(this::scrolled);
         LineupModel model = session.lineup();
         subscriptions = Subscription.combine(
-                model.shownProperty().subscribe(now -> requestLayout()),
+                model.shownProperty().subscribe(now -> relay()),
+                session.framingProperty().subscribe(now -> relay()),
+                session.editsProperty().subscribe(now -> relay()),
+                widthProperty().subscribe(now -> relay()),
+                heightProperty().subscribe(now -> relay()),
                 model.guidesProperty().subscribe(lines -> requestLayout()),
                 bar.valueProperty().subscribe(value -> requestLayout()));
     }
@@ -79,7 +93,14 @@ public final class LineupRows extends Region {
     void dispose() {
         subscriptions.unsubscribe();
         shown.values().forEach(ResultTile::dispose);
+        spare.forEach(ResultTile::dispose);
         shown.clear();
+        spare.clear();
+    }
+
+    private void relay() {
+        stale = true;
+        requestLayout();
     }
 
     // ---- choosing and moving ----
@@ -172,7 +193,7 @@ public final class LineupRows extends Region {
 
     /** How high every result is. */
     public double resultHeight() {
-        return height;
+        return layout.size();
     }
 
     @Override
@@ -181,9 +202,10 @@ public final class LineupRows extends Region {
         empty.setVisible(photos.isEmpty());
         empty.resizeRelocate(LineupLayout.MARGIN_LEFT, 40, getWidth() - 2 * LineupLayout.MARGIN_LEFT, 24);
         double barWidth = bar.prefWidth(-1);
-        LineupLayout layout =
-                LineupLayout.of(photos.stream().map(this::aspect).toList(), getWidth() - barWidth, getHeight());
-        height = layout.size();
+        if (stale) {
+            layout = LineupLayout.of(photos.stream().map(this::aspect).toList(), getWidth() - barWidth, getHeight());
+            stale = false;
+        }
         double overflow = Math.max(0, layout.height() - getHeight());
         bar.setMax(overflow);
         bar.setVisibleAmount(overflow == 0 ? 0 : overflow * getHeight() / layout.height());
@@ -192,8 +214,8 @@ public final class LineupRows extends Region {
         tiles.resizeRelocate(0, 0, getWidth() - barWidth, getHeight());
         guides.resizeRelocate(0, 0, getWidth() - barWidth, getHeight());
         double scrolled = Math.round(Math.min(bar.getValue(), overflow));
-        showRows(photos, layout, scrolled);
-        placeGuides(layout, scrolled);
+        showRows(photos, scrolled);
+        placeGuides(scrolled);
     }
 
     /** Width over height of a result; 1 for what can't be shown. */
@@ -205,46 +227,56 @@ public final class LineupRows extends Region {
     }
 
     /** Only the rows in sight have nodes. */
-    private void showRows(List<Photo> photos, LineupLayout layout, double scrolled) {
-        Map<Photo, ResultTile> known = new HashMap<>(shown);
-        shown.clear();
+    private void showRows(List<Photo> photos, double scrolled) {
+        Map<Photo, LineupLayout.Cell> inSight = new LinkedHashMap<>();
         for (int i = 0; i < photos.size(); i++) {
             LineupLayout.Cell cell = layout.cells().get(i);
-            double y = cell.y() - scrolled;
-            if (y + cell.height() + LineupLayout.CAPTION > 0 && y < getHeight()) {
-                Photo photo = photos.get(i);
-                ResultTile kept = known.remove(photo);
-                ResultTile tile = kept == null ? added(photo) : kept;
-                shown.put(photo, tile);
-                tile.placeIn(cell.x(), y, cell.width(), cell.height());
+            if (isInSight(cell.y() - scrolled, cell.height())) {
+                inSight.put(photos.get(i), cell);
             }
         }
-        known.values().forEach(this::removed);
+        shown.entrySet().removeIf(each -> {
+            boolean gone = !inSight.containsKey(each.getKey());
+            if (gone) {
+                each.getValue().release();
+                spare.push(each.getValue());
+            }
+            return gone;
+        });
+        inSight.forEach((photo, cell) -> shown.computeIfAbsent(photo, this::tile)
+                .placeIn(cell.x(), cell.y() - scrolled, cell.width(), cell.height()));
     }
 
-    private ResultTile added(Photo photo) {
-        ResultTile tile = new ResultTile(session, photo, loader, fx);
-        tiles.getChildren().add(tile);
+    private boolean isInSight(double top, double height) {
+        return top + height + LineupLayout.CAPTION > 0 && top < getHeight();
+    }
+
+    private ResultTile tile(Photo photo) {
+        if (spare.isEmpty()) {
+            ResultTile made = new ResultTile(session, photo, loader, fx);
+            tiles.getChildren().add(made);
+            return made;
+        }
+        ResultTile tile = spare.pop();
+        tile.show(photo);
         return tile;
-    }
-
-    private void removed(ResultTile tile) {
-        tile.dispose();
-        tiles.getChildren().remove(tile);
     }
 
     // ---- lines across ----
 
-    /** A line and its handle for every guide in every row; they are few, so they are made when their number changes. */
-    private void placeGuides(LineupLayout layout, double scrolled) {
+    /** A line and its handle for every guide in every row in sight; they are few, so they are made when their number changes. */
+    private void placeGuides(double scrolled) {
         List<Double> lines = session.lineup().guidesProperty().get();
-        int wanted = lines.size() * layout.tops().size();
+        List<Double> tops = layout.tops().stream()
+                .filter(top -> isInSight(top - scrolled, layout.size()))
+                .toList();
+        int wanted = lines.size() * tops.size();
         while (guides.getChildren().size() < 2 * wanted) {
             guides.getChildren().addAll(line(), new GuideHandle(session.lineup()));
         }
         guides.getChildren().remove(2 * wanted, guides.getChildren().size());
         int at = 0;
-        for (double top : layout.tops()) {
+        for (double top : tops) {
             for (int which = 0; which < lines.size(); which++) {
                 double y = Math.round(top - scrolled + lines.get(which) * layout.size());
                 place((Line) guides.getChildren().get(at++), y);

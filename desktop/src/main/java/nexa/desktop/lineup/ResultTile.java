@@ -36,7 +36,7 @@ public final class ResultTile extends Pane {
     private static final double LINE = 18;
 
     private final Session session;
-    private final Photo photo;
+    private Photo photo;
     private final FramePicture picture;
     private final DrawnPane drawing = new Drawing();
     private final Label name = new Label();
@@ -58,19 +58,36 @@ public final class ResultTile extends Pane {
         setManaged(false); // the Line-up places it
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
-                session.photoProperty()
-                        .subscribe(current -> pseudoClassStateChanged(
-                                CURRENT, current.filter(photo::equals).isPresent())),
-                session.selection()
-                        .property()
-                        .subscribe(selected -> pseudoClassStateChanged(SELECTED, selected.contains(photo))),
-                session.lineup().shownProperty().subscribe(this::show),
+                session.photoProperty().subscribe(current -> mark()),
+                session.selection().property().subscribe(selected -> mark()),
+                session.lineup().shownProperty().subscribe(this::say),
                 session.framingProperty().subscribe(framing -> drawing.redraw()),
                 session.overlayProperty().subscribe(choice -> drawing.redraw()),
                 session.settings().overlayOptionsProperty().subscribe(options -> drawing.redraw()),
                 session.settings().overlayLookProperty().subscribe(look -> drawing.redraw()));
     }
 
+    /** Shows another photo in place of the one before. */
+    void show(Photo other) {
+        photo = other;
+        picture.show(other, PhotoLoader.SMALL);
+        setVisible(true);
+        mark();
+        say(session.lineup().shownProperty().get());
+    }
+
+    /** Shows nothing, until it is used again. */
+    void release() {
+        setVisible(false);
+        picture.clear();
+    }
+
+    private void mark() {
+        pseudoClassStateChanged(CURRENT, session.photo().filter(photo::equals).isPresent());
+        pseudoClassStateChanged(SELECTED, session.selection().property().get().contains(photo));
+    }
+
+    /** The last one if it shows none now, which is seen by its not being visible. */
     public Photo photo() {
         return photo;
     }
@@ -84,7 +101,7 @@ public final class ResultTile extends Pane {
         return session.format().flatMap(format -> session.frame(photo, format));
     }
 
-    private void show(LineupModel.Shown shown) {
+    private void say(LineupModel.Shown shown) {
         boolean exemplar = shown.exemplar().filter(photo::equals).isPresent();
         name.setText(Words.name(photo.stem()));
         Optional<Deviation> deviation = Optional.ofNullable(shown.deviations().get(photo));

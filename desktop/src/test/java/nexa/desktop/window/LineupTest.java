@@ -137,7 +137,7 @@ class LineupTest extends WindowTest {
 
     private static ResultTile tile(FxRobot robot, Photo photo) {
         return robot.lookup(".result-tile")
-                .match((ResultTile tile) -> tile.photo().equals(photo))
+                .match((ResultTile tile) -> tile.isVisible() && tile.photo().equals(photo))
                 .queryAs(ResultTile.class);
     }
 
