@@ -15,7 +15,6 @@ import nexa.core.plumb.Plumb;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.PlumbLine;
 import nexa.core.plumb.Standing;
-import nexa.core.space.PhotoSpace;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -129,7 +128,7 @@ public final class PlumbCommand extends ShootCommand {
                 .orElseGet(() -> new Standing(
                         framing.pose().plumb().after(framing.pose().turn()),
                         framing.pose().tilt()));
-        PixelSize upright = new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose()).upright();
+        PixelSize upright = photo.space(framing.pose()).upright();
         rows.add()
                 .with("photo", photo.file())
                 .with("pitch", shown.plumb().pitch())

@@ -110,7 +110,7 @@ public final class PrepareCommand extends ShootCommand {
                     .with("decision", words(step.decision()));
         }
         Framing after = prepared.sure();
-        PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), after.pose());
+        PhotoSpace space = photo.space(after.pose());
         for (Format format : formats) {
             Frame frame = Derivation.frame(space, after, format, shoot.brief());
             rows.add()

@@ -118,8 +118,7 @@ public final class CarryCommand extends ShootCommand {
     }
 
     private static void add(Rows rows, Shoot shoot, Photo photo, Format format, Carried carried) {
-        PhotoSpace space = new PhotoSpace(
-                photo.facts().orElseThrow().asShot(), carried.framing().pose());
+        PhotoSpace space = photo.space(carried.framing().pose());
         rows.add()
                 .with("photo", photo.file())
                 .with("format", format.name())

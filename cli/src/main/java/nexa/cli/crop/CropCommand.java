@@ -116,7 +116,7 @@ public final class CropCommand extends ShootCommand {
         if (centre == null && size == null) {
             return held;
         }
-        PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), held.pose());
+        PhotoSpace space = photo.space(held.pose());
         Frame frame = Derivation.frame(space.asShot(), held, format, brief);
         if (size != null) {
             Frame sized = Fit.largest(space.outline(), frame.aspect()).scaled(size);

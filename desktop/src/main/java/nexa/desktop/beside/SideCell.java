@@ -69,9 +69,7 @@ public final class SideCell extends Pane {
 
     /** As a gesture has it, if one goes on. */
     private PhotoSpace space() {
-        return new PhotoSpace(
-                cell.photo().facts().orElseThrow().asShot(),
-                session.framing(cell.photo()).pose());
+        return cell.photo().space(session.framing(cell.photo()).pose());
     }
 
     /** Draws what there is now. */

@@ -137,7 +137,7 @@ public final class LensListView extends ReviewFrame {
 
     /** The photo as a lens setting leaves it, under a grid by which bent lines are seen. */
     private Region picture(Photo photo, Pose pose) {
-        PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), pose);
+        PhotoSpace space = photo.space(pose);
         Evidence evidence = new Evidence(photo, space);
         evidence.fit(PICTURE, space.upright().aspect());
         return evidence;

@@ -86,8 +86,7 @@ public final class FlipPane extends InkedPane {
         canvas.clip();
         canvas.setFill(Color.gray(0.82));
         canvas.fillRect(0, 0, wide, high);
-        PhotoSpace space = new PhotoSpace(
-                photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
+        PhotoSpace space = photo.space(session.framing(photo).pose());
         (otherShows ? other : exemplar).corrected(space).ifPresent(pixels -> new PhotoPainter(
                         canvas, LevelView.filling(frame, wide, high))
                 .photo(pixels, space));

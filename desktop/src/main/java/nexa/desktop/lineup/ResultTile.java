@@ -173,8 +173,7 @@ public final class ResultTile extends Pane {
         }
 
         private void draw(GraphicsContext canvas, Frame frame, ScreenPhoto pixels, double width, double height) {
-            PhotoSpace space = new PhotoSpace(
-                    photo.facts().orElseThrow().asShot(), session.framing(photo).pose());
+            PhotoSpace space = photo.space(session.framing(photo).pose());
             PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
             picture.draw(
                     painter,

@@ -114,9 +114,7 @@ public final class LevelReviewView extends PhotoReviewFrame<Finding> {
     }
 
     private static PhotoSpace space(Item<Finding> item, Tilt tilt) {
-        return new PhotoSpace(
-                item.photo().facts().orElseThrow().asShot(),
-                item.framing().pose().withTilt(tilt));
+        return item.photo().space(item.framing().pose().withTilt(tilt));
     }
 
     private static boolean isLevel(Item<Finding> item) {

@@ -95,7 +95,7 @@ final class PreparePictures {
     }
 
     private static PhotoSpace space(Photo photo, Framing framing) {
-        return new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose());
+        return photo.space(framing.pose());
     }
 
     void forget(Photo photo) {

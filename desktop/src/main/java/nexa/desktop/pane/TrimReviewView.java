@@ -106,7 +106,7 @@ public final class TrimReviewView extends PhotoReviewFrame<TrimFinding> {
     }
 
     private static PhotoSpace space(Item<TrimFinding> item, Framing framing) {
-        return new PhotoSpace(item.photo().facts().orElseThrow().asShot(), framing.pose());
+        return item.photo().space(framing.pose());
     }
 
     private static void outline(GraphicsContext canvas, LevelView view, PhotoSpace space, Trim trim) {

@@ -26,7 +26,7 @@ public final class ResultPicture extends DrawnPane {
     /** @param box side of the square that the picture is as large as fits in */
     public ResultPicture(
             Session session, Photo photo, Framing framing, Format format, PhotoLoader loader, Executor fx, double box) {
-        space = new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose());
+        space = photo.space(framing.pose());
         frame = Derivation.frame(space.asShot(), framing, format, session.brief());
         fill = framing.fill(format);
         fit(box, Math.clamp(frame.aspect(), 0.2, 5));

@@ -3,6 +3,8 @@ package nexa.shoot.photo;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import nexa.core.neutral.Receptors;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -46,6 +48,11 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
 
     public Optional<Trouble> trouble() {
         return probe instanceof Probe.Unreadable(Trouble trouble) ? Optional.of(trouble) : Optional.empty();
+    }
+
+    /** The spaces of a readable photo that is held so. */
+    public PhotoSpace space(Pose pose) {
+        return new PhotoSpace(facts().orElseThrow().asShot(), pose);
     }
 
     /** By what another light becomes neutral in it. */
