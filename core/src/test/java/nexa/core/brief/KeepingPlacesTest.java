@@ -1,0 +1,126 @@
+package nexa.core.brief;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import nexa.core.geometry.Frame;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Point;
+import nexa.core.outline.Outline;
+import nexa.core.sight.Sight;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Where exactly a frame lies that keeps what is seen, by the rules' own numbers. */
+class KeepingPlacesTest {
+    private static final Outline WIDE = new PhotoSpace(new PixelSize(6000, 4000), Pose.AS_SHOT).outline();
+    private static final double SHORT = 2 / 3.0;
+    private static final Frame SQUARE = new Frame(0, 0, SHORT, SHORT);
+    private static final Frame TALL = new Frame(0, 0, 0.375, SHORT);
+    private static final Frame FLAT = new Frame(0, 0, 1, 0.5);
+    private static final double EXACT = 1e-9;
+
+    private static Frame box(double left, double top, double right, double bottom) {
+        return Frame.between(new Point(left, top), new Point(right, bottom));
+    }
+
+    private static Sight face(double centreX, double gaze) {
+        return new Sight(List.of(box(centreX - 0.05, -0.05, centreX + 0.05, 0.05)), Optional.empty(), gaze);
+    }
+
+    private static Sight subject(double from, double to) {
+        return new Sight(List.of(), Optional.of(box(from, -0.1, to, 0.1)), 0);
+    }
+
+    private static Frame kept(Sight sight, Frame largest) {
+        return Keeping.frame(WIDE, sight, Optional.empty(), largest);
+    }
+
+    /** Between the lines of thirds as near to the middle as it goes; of who looks aside in the half behind. */
+    @ParameterizedTest
+    @CsvSource({
+        "0.05, 0, 0",
+        "0.14, 0, 0.0288888888889",
+        "-0.14, 0, -0.0288888888889",
+        "0.12, 0.34, 0.0088888888889",
+        "0.12, 0.36, 0.12",
+        "0.12, -0.36, 0.0088888888889",
+        "-0.12, -0.9, -0.12",
+        "0.4, 0, 0.1666666666667"
+    })
+    void aFace_liesBetweenTheThirds_withRoomWhereItLooks(double at, double gaze, double centre) {
+        Frame frame = kept(face(at, gaze), SQUARE);
+        assertEquals(centre, frame.centreX(), EXACT);
+        assertEquals(0, frame.centreY(), EXACT);
+        assertEquals(SHORT, frame.width(), EXACT);
+    }
+
+    /** Brows three tenths down the face; they lie 22 to 46 hundredths down the frame. */
+    @ParameterizedTest
+    @CsvSource({"-0.06, 0", "-0.02, 0.03", "0.01, 0.06", "0.2, 0.0833333333333"})
+    void eyes_lieInTheUpperHalf(double top, double centre) {
+        Sight sight = new Sight(List.of(box(-0.05, top, 0.05, top + 0.1)), Optional.empty(), 0);
+        assertEquals(centre, kept(sight, FLAT).centreY(), EXACT);
+    }
+
+    @Test
+    void airAboveAHead_isKeptAsFarAsThePhotoHasIt() {
+        Sight sight = new Sight(List.of(box(-0.05, -0.19, 0.05, -0.09)), Optional.empty(), 0);
+        Frame frame = kept(sight, FLAT);
+        assertTrue(Keeping.headRoom(frame, sight) >= 0.06 - EXACT);
+        assertEquals((-0.245 - frame.top()) / 0.5, Keeping.headRoom(frame, sight), EXACT);
+        assertEquals(0.02, Keeping.headRoom(box(-1, -0.255, 1, 0.245), sight), EXACT);
+        assertTrue(Keeping.headRoom(box(-1, -0.2, 1, 0.3), sight) < 0, "cut");
+        assertEquals(0, Keeping.headRoom(FLAT, subject(0, 0.1)), EXACT);
+    }
+
+    /** With air of 4 % of the side about it, less where there is less; in the middle of what it leaves. */
+    @ParameterizedTest
+    @CsvSource({"-0.2, 0.45, 0.125", "0, 0.48, 0.1733333333333", "-0.1, 0.1, 0", "-0.45, -0.1, -0.1638888888889"})
+    void aSubjectThatFits_isWhole(double from, double to, double centre) {
+        Frame frame = kept(subject(from, to), SQUARE);
+        assertEquals(Math.min(centre, 1 / 6.0), frame.centreX(), 0.002);
+        assertTrue(frame.left() <= from + EXACT && frame.right() >= to - EXACT, frame::toString);
+    }
+
+    @Test
+    void aSubjectThatIsLonger_fillsTheSide() {
+        assertEquals(0.1375, kept(subject(-0.1, 0.5), TALL).centreX(), EXACT);
+        assertEquals(0, kept(subject(-0.4, 0.4), TALL).centreX(), EXACT);
+        Frame frame = kept(subject(0, 0.45), TALL);
+        assertTrue(frame.left() >= -EXACT && frame.right() <= 0.45 + EXACT, frame::toString);
+    }
+
+    @Test
+    void marks_areWhatIsLookedAtInstead() {
+        Sight sight = subject(-0.1, 0.1);
+        Frame frame = Keeping.frame(WIDE, sight, Optional.of(new Point(0.14, 0)), SQUARE);
+        assertEquals(0.14 - SHORT / 6, frame.centreX(), EXACT);
+        assertNotEquals(frame, kept(sight, SQUARE));
+    }
+
+    /** Two heads that have no room together: one whole, the other out, none cut through. */
+    @Test
+    void ofHeadsThatHaveNoRoom_oneIsWhole() {
+        Frame left = box(-0.35, -0.05, -0.25, 0.05);
+        Frame right = box(0.25, -0.05, 0.35, 0.05);
+        Frame frame = kept(new Sight(List.of(left, right), Optional.empty(), 0), TALL);
+        assertTrue(frame.contains(left) != frame.contains(right), frame::toString);
+        assertTrue(frame.right() <= 0.25 + 0.1 || frame.left() >= -0.35, frame::toString);
+    }
+
+    @Test
+    void headsThatFitAsFacesOnly_areKeptAsFaces() {
+        Frame left = box(-0.185, -0.05, -0.085, 0.05);
+        Frame right = box(0.085, -0.05, 0.185, 0.05);
+        Frame frame = kept(new Sight(List.of(left, right), Optional.empty(), 0), TALL);
+        assertTrue(frame.contains(left) && frame.contains(right), frame::toString);
+        assertEquals(0, frame.centreX(), 0.0026);
+    }
+}
