@@ -11,9 +11,12 @@ import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import javax.imageio.ImageIO;
 import nexa.imaging.RawMaker;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.deliver.Encoder;
@@ -69,6 +72,36 @@ class RawCommandTest extends CommandTest {
         assertShows(json("raw", shoot()).get(0), "data", 600);
         assertShows(rows(1, "raw", shoot(), "--show", "camera").get(0), "data", 600);
         assertTrue(said().contains("without a preview"), said());
+    }
+
+    /** A lamp's light on a grey field and a red one, which the camera took for daylight. */
+    @Test
+    void neutralOfDevelopedRaw_isMadeByTheSensorsMultipliers_andDelivered() throws IOException {
+        RawMaker.Light lamp = (x, y) ->
+                x < 0.5 ? new double[] {0.25, 0.05 * 0.7, 0.05 * 0.4} : new double[] {0.2, 0.2 * 0.7, 0.2 * 0.4};
+        Files.write(folder.resolve("k.dng"), RawMaker.of(600, 400).bytes(lamp));
+        json("formats", shoot(), "--add", "Photo=as photo", "--files", "Photo=png srgb");
+        JsonNode gains =
+                json("neutral", shoot(), "--photo", "k.dng", "--at", "450,200").get(0);
+        assertEquals(0.7, gains.get("red").asDouble(), 0.01);
+        assertEquals(1, gains.get("green").asDouble(), 0.01);
+        assertEquals(0.7 / 0.4, gains.get("blue").asDouble(), 0.02);
+
+        Path out = base.resolve("out");
+        json("handover", shoot(), "--out", out.toString(), "--names", "{photo}");
+        BufferedImage delivered = ImageIO.read(out.resolve("k.png").toFile());
+        Color grey = new Color(delivered.getRGB(450, 200));
+        assertEquals(grey.getGreen(), grey.getRed(), 1);
+        assertEquals(grey.getGreen(), grey.getBlue(), 1);
+        Color red = new Color(delivered.getRGB(150, 200));
+        assertEquals(1.25, light(red.getRed()) / light(grey.getGreen()), 0.04); // of 8 bits
+        assertEquals(0.25, light(red.getGreen()) / light(grey.getGreen()), 0.02);
+        assertEquals(0.25, light(red.getBlue()) / light(grey.getGreen()), 0.02);
+    }
+
+    /** Of a value in sRGB. */
+    private static double light(int value) {
+        return Math.pow((value / 255.0 + 0.055) / 1.055, 2.4);
     }
 
     @Test
