@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -60,6 +61,7 @@ public final class TrimArea extends HBox {
             grid.add(field, column + 1, row);
         }
         Label title = Labels.title("desk.trim.title");
+        title.setTooltip(new Tooltip(Words.of("desk.trim.note")));
         HBox area = new HBox(18, title, grid, Labels.field("desk.trim.pixels"));
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
@@ -90,9 +92,7 @@ public final class TrimArea extends HBox {
         close.setId("trim-close");
         Buttons.explain(close, Words.of("desk.trim.close.tip"));
         Button done = DoneButton.of("trim-done", Command.TRIM, keys, mode);
-        Label note = Labels.field("desk.trim.note");
-        note.getStyleClass().add("desk-verdict");
-        VBox area = new VBox(6, new HBox(8, search, split, close, straighten, clear, done), note);
+        VBox area = new VBox(6, new HBox(8, search, split, close), new HBox(8, straighten, clear, done));
         area.setAlignment(Pos.CENTER_LEFT);
         return area;
     }
