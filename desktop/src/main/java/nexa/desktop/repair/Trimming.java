@@ -134,7 +134,7 @@ public final class Trimming {
         forget();
         try {
             edit(session.framing().pose().bands().plus(band));
-        } catch (IllegalArgumentException nothingLeft) {
+        } catch (IllegalArgumentException nothingLeft) { // said as a band that is none
             verdict.set(Optional.of(new Verdict.ClosedUp(0)));
         }
     }

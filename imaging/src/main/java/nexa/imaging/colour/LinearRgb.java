@@ -63,7 +63,7 @@ public final class LinearRgb {
         try {
             return new Receptors(
                     Arrays.stream(ofXyz).flatMapToDouble(Arrays::stream).boxed().toList());
-        } catch (IllegalArgumentException singular) {
+        } catch (IllegalArgumentException singular) { // a sensor that tells no colours apart
             return Receptors.EYE;
         }
     }
