@@ -162,15 +162,12 @@ public final class TrimCommand extends ShootCommand {
     }
 
     private Framing joined(Photo photo, Framing before, List<Bands.Band> found) {
-        Bands all = before.pose().bands();
+        Pose pose = before.pose();
         try {
-            for (Bands.Band band : found) {
-                all = all.plus(band);
-            }
+            return before.withPose(pose.withBands(pose.bands().plus(found)));
         } catch (IllegalArgumentException nothingLeft) {
             throw wrong(Words.of("cli.trim-nothing-left", photo.file()), nothingLeft);
         }
-        return before.withPose(before.pose().withBands(all));
     }
 
     /** A band, from one end of the photo to the other. */

@@ -7,7 +7,8 @@ import nexa.core.trim.Bands;
 
 /**
  * All that is done to a picture's values on its way from the photo, in order: eyes and light on the photo's own pixels,
- * before sampling; what is left out there is painted over, so that nothing of it shows where its sides meet; the neutral in linear light and the finish on what was sampled. The neutral is the same wherever a pixel
+ * before sampling, where what is left out is painted over, so that nothing of it shows where its sides meet; the neutral
+ * in linear light and the finish on what was sampled. The neutral is the same wherever a pixel
  * is, so it is done where there are fewer.
  */
 public record PixelSteps(

@@ -59,6 +59,15 @@ public record Bands(Gaps across, Gaps down) {
         return with(band.upright, gaps);
     }
 
+    /** All of these more, one after the other. */
+    public Bands plus(List<Band> more) {
+        Bands all = this;
+        for (Band band : more) {
+            all = all.plus(band);
+        }
+        return all;
+    }
+
     /** Without one of them. */
     public Bands minus(Band band) {
         return with(

@@ -1,6 +1,7 @@
 package nexa.desktop.bench;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -158,9 +159,14 @@ final class BenchLines {
         Frame kept = space.pose().trim().within(space.asShot());
         Point from = band.upright() ? new Point(place, kept.top()) : new Point(kept.left(), place);
         Point to = band.upright() ? new Point(place, kept.bottom()) : new Point(kept.right(), place);
+        return inPieces(from, to, space::fromAsShot);
+    }
+
+    /** A straight line in so many pieces that what bends it shows. */
+    private static List<Point> inPieces(Point from, Point to, UnaryOperator<Point> bent) {
         return IntStream.rangeClosed(0, SIDE_PIECES)
                 .mapToObj(i -> from.plus(to.minus(from).times((double) i / SIDE_PIECES)))
-                .map(space::fromAsShot)
+                .map(bent)
                 .toList();
     }
 
@@ -181,10 +187,7 @@ final class BenchLines {
 
     /** A straight side as shot; the lens may bend it. */
     private void trimSide(LevelView view, PhotoSpace space, Trim trim, Point from, Point to, boolean dragged) {
-        List<Point> side = IntStream.rangeClosed(0, SIDE_PIECES)
-                .mapToObj(i -> from.plus(to.minus(from).times((double) i / SIDE_PIECES)))
-                .map(own -> space.fromAsShot(trim.offAxes(own)))
-                .toList();
+        List<Point> side = inPieces(from, to, own -> space.fromAsShot(trim.offAxes(own)));
         if (dragged) {
             path(view, side);
             Point middle = view.toScreen(side.get(SIDE_PIECES / 2));

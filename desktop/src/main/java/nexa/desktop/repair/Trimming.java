@@ -122,11 +122,7 @@ public final class Trimming {
 
     private void showBands(Bands found) {
         verdict.set(Optional.of(new Verdict.ClosedUp(found.count())));
-        Bands all = session.framing().pose().bands();
-        for (Bands.Band band : found.all()) {
-            all = all.plus(band);
-        }
-        edit(all);
+        edit(session.framing().pose().bands().plus(found.all()));
     }
 
     /** Closes a band up; not if hardly anything of the photo would be left, which is said. */
