@@ -20,9 +20,9 @@ class BriefEditingTest extends WindowTest {
         return session().brief().names();
     }
 
-    private void choose(FxRobot robot, String words) {
+    private void choose(FxRobot robot, String words) throws Exception {
         robot.rightClickOn("#format-1");
-        robot.clickOn(words);
+        click(robot, words);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -110,8 +110,8 @@ class BriefEditingTest extends WindowTest {
         assertEquals(poster, session().format().orElseThrow());
     }
 
-    private static void fill(FxRobot robot, String field, String text) {
-        robot.clickOn(field).push(KeyCode.SHORTCUT, KeyCode.A).write(text);
+    private static void fill(FxRobot robot, String field, String text) throws Exception {
+        click(robot, field).push(KeyCode.SHORTCUT, KeyCode.A).write(text);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -161,7 +161,7 @@ class BriefEditingTest extends WindowTest {
         twoFormats(robot);
         click(robot, "#add-format");
         click(robot, "#presets-ISO");
-        robot.clickOn("#preset-A4");
+        click(robot, "#preset-A4");
         WaitForAsyncUtils.waitForFxEvents();
         Format a4 = session().format().orElseThrow();
         assertEquals("A4", a4.name());

@@ -156,8 +156,8 @@ class FacadeStoryTest extends WindowTest {
 
     private void handOver(FxRobot robot, Path out) throws Exception {
         press(robot, KeyCode.V);
-        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
-        robot.clickOn("#handover-start");
+        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        click(robot, "#handover-start");
         until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("8 files"));
         try (Stream<Path> files = Files.list(out)) {
             for (Path file :

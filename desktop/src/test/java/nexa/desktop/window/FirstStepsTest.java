@@ -58,7 +58,7 @@ class FirstStepsTest extends WindowTest {
         onFx(() -> session().settings().hintsTakenProperty().set(Set.of(Hint.values())));
         until(() -> !hint(robot).isVisible());
         press(robot, KeyCode.F1);
-        robot.clickOn("#keys-hints");
+        click(robot, "#keys-hints");
         says(robot, Hint.SHAPES);
         assertTrue(robot.lookup("#key-sheet").tryQuery().isEmpty());
     }

@@ -47,7 +47,7 @@ class GoingOnTest extends WindowTest {
         robot.write("wide").push(KeyCode.ENTER);
         place(0.5);
         Frame close = frame();
-        robot.clickOn("#alternate-name").write("close").push(KeyCode.ENTER);
+        click(robot, "#alternate-name").write("close").push(KeyCode.ENTER);
         press(robot, KeyCode.ESCAPE);
         press(robot, KeyCode.SHIFT, KeyCode.Y);
         assertEquals(wide, frame());

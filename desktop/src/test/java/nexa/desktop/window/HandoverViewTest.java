@@ -53,7 +53,7 @@ class HandoverViewTest extends WindowTest {
 
     /** Scrolls nothing: what is clicked is where it shows. */
     private void files(FxRobot robot) throws Exception {
-        robot.clickOn("#files-" + format().id());
+        click(robot, "#files-" + format().id());
         until(() -> robot.lookup("#files-finished").<ImageView>query().getImage() != null);
     }
 
@@ -84,11 +84,11 @@ class HandoverViewTest extends WindowTest {
                 .selection()
                 .property()
                 .set(Set.of(session().shoot().photos().get(1))));
-        robot.clickOn("#meant-SELECTED");
+        click(robot, "#meant-SELECTED");
         until(() -> proofs(robot).size() == 1);
         Button proof = proofs(robot).getFirst();
         untilAtRest(proof);
-        robot.clickOn(proof);
+        click(robot, proof);
         until(() -> session().viewProperty().get() == MainView.BENCH);
         assertEquals("kiln_0206.jpg", session().photo().orElseThrow().file());
     }
@@ -106,12 +106,14 @@ class HandoverViewTest extends WindowTest {
     void filesOfAFormat_areKept(FxRobot robot) throws Exception {
         plan(robot);
         files(robot);
-        robot.clickOn("#files-target").push(KeyCode.SHORTCUT, KeyCode.A).write("8 x 10 in at 300 ppi");
+        click(robot, "#files-target").push(KeyCode.SHORTCUT, KeyCode.A).write("8 x 10 in at 300 ppi");
         choose(robot, FileType.TIFF);
         assertFalse(robot.lookup("#files-limits").query().getParent().isVisible());
-        robot.clickOn("#sharpening-MATT").clickOn("#keep-CREDIT").clickOn("#files-no-place");
+        click(robot, "#sharpening-MATT");
+        click(robot, "#keep-CREDIT");
+        click(robot, "#files-no-place");
         type(robot, "#files-copyright", "Fennick Kiln");
-        robot.clickOn("#files-keep");
+        click(robot, "#files-keep");
         FileSettings kept = format().files();
         assertEquals(FileType.TIFF, kept.type());
         assertEquals(Sharpening.MATT, kept.finish().sharpening());
@@ -121,7 +123,7 @@ class HandoverViewTest extends WindowTest {
         assertEquals(SizeTarget.parse("8 x 10 in at 300 ppi"), format().target());
         until(() -> robot.lookup("#handover-formats .warned").queryAllAs(Label.class).stream()
                 .anyMatch(label -> label.getText().equals("3 of 3 smaller than asked")));
-        robot.clickOn("#undo");
+        click(robot, "#undo");
         assertEquals(FileSettings.DEFAULT, format().files());
     }
 
@@ -131,7 +133,7 @@ class HandoverViewTest extends WindowTest {
         files(robot);
         Image before = robot.lookup("#files-finished").<ImageView>query().getImage();
         assertEquals(contrast(robot.lookup("#files-plain").<ImageView>query().getImage()), contrast(before), 1e-9);
-        robot.clickOn("#sharpening-MATT");
+        click(robot, "#sharpening-MATT");
         until(() -> robot.lookup("#files-finished").<ImageView>query().getImage() != before);
         double plain = contrast(robot.lookup("#files-plain").<ImageView>query().getImage());
         double sharp =
@@ -164,9 +166,9 @@ class HandoverViewTest extends WindowTest {
     void aFormatLeftOut_isNotDelivered(FxRobot robot) throws Exception {
         plan(robot);
         CheckBox box = robot.lookup("#deliver-" + format().id()).query();
-        robot.clickOn(box);
+        click(robot, box);
         until(() -> robot.lookup("#handover-start").<Button>query().isDisabled());
-        robot.clickOn("#deliver-" + format().id());
+        click(robot, "#deliver-" + format().id());
         until(() -> !robot.lookup("#handover-start").<Button>query().isDisabled());
     }
 
@@ -187,11 +189,11 @@ class HandoverViewTest extends WindowTest {
         until(() -> text(robot, "#meant-CHECKED").equals("checked 1")
                 && text(robot, "#meant-SELECTED").equals("chosen 2"));
         until(() -> robot.lookup("2 crops are not checked yet.").tryQuery().isPresent());
-        robot.clickOn("#meant-SELECTED");
+        click(robot, "#meant-SELECTED");
         until(() -> text(robot, "#handover-plan").startsWith("2 files: 2 photos"));
-        robot.clickOn("#meant-CHECKED");
+        click(robot, "#meant-CHECKED");
         until(() -> text(robot, "#handover-plan").startsWith("1 file: 1 photo"));
-        robot.clickOn("#handover-start");
+        click(robot, "#handover-start");
         until(() -> text(robot, "#handover-status").startsWith("1 file is in"));
         ListView<?> results = robot.lookup("#handover-results").query();
         assertEquals(1, results.getItems().size());
@@ -213,14 +215,14 @@ class HandoverViewTest extends WindowTest {
         type(robot, "#handover-names", "{format}/{photo}");
         Path inTheWay = Files.write(out.resolve("4-5"), new byte[] {1});
         until(() -> text(robot, "#handover-plan").startsWith("3 files"));
-        robot.clickOn("#handover-start");
+        click(robot, "#handover-start");
         until(() -> text(robot, "#handover-status").contains("3 failed"));
         ListView<?> results = robot.lookup("#handover-results").query();
         assertEquals(3, results.getItems().size());
         Files.delete(inTheWay);
         until(() -> robot.lookup("#handover-resume").query().isVisible());
         assertEquals("Try what failed again", text(robot, "#handover-resume"));
-        robot.clickOn("#handover-resume");
+        click(robot, "#handover-resume");
         until(() -> text(robot, "#handover-status").startsWith("3 files"));
         try (Stream<Path> files = Files.list(out.resolve("4-5"))) {
             assertEquals(3, files.count());
@@ -240,7 +242,7 @@ class HandoverViewTest extends WindowTest {
         until(() -> text(robot, "#handover-status").endsWith("paused"));
         assertEquals("Go on", text(robot, "#handover-pause"));
         assertTrue(delivered(out) < 3, "not all are written");
-        robot.clickOn("#handover-pause");
+        click(robot, "#handover-pause");
         until(() -> text(robot, "#handover-status").startsWith("3 files"));
         assertEquals(3, delivered(out));
         JsonNode list = new ObjectMapper().readTree(out.resolve("handover.json").toFile());
@@ -261,16 +263,17 @@ class HandoverViewTest extends WindowTest {
     void contactSheet_isWritten(FxRobot robot) throws Exception {
         Path file = folder.resolveSibling("sheet.pdf");
         plan(robot);
-        robot.clickOn("#handover-paper").clickOn("#sheets-BY_PHOTO");
+        click(robot, "#handover-paper");
+        click(robot, "#sheets-BY_PHOTO");
         robot.interact(() -> robot.lookup("#paper-file").<TextField>query().setText(file.toString()));
-        robot.clickOn("#paper-write");
+        click(robot, "#paper-write");
         until(() -> text(robot, "#paper-message").startsWith("3 pictures on 1 page are"));
         assertTrue(Files.size(file) > 10_000);
-        robot.clickOn("#sheets-PRINTS");
+        click(robot, "#sheets-PRINTS");
         robot.interact(() -> robot.lookup("#paper-file").<TextField>query().setText(file.toString()));
-        robot.clickOn("#paper-write");
+        click(robot, "#paper-write");
         until(() -> text(robot, "#paper-message").endsWith("is there already."));
-        robot.clickOn("#paper-replace");
+        click(robot, "#paper-replace");
         until(() -> text(robot, "#paper-message").startsWith("There was nothing to put on a page."));
         assertTrue(text(robot, "#paper-message").contains("4:5: it asks for no print size"));
     }
@@ -282,18 +285,19 @@ class HandoverViewTest extends WindowTest {
         robot.interact(() -> session().poseEdits().tiltBy(2));
         Path sidecar = folder.resolve("kiln_0201.jpg.xmp");
         press(robot, KeyCode.V);
-        robot.clickOn("#handover-exchange").clickOn("#exchange-write");
+        click(robot, "#handover-exchange");
+        click(robot, "#exchange-write");
         until(() -> text(robot, "#exchange-message").startsWith("1 sidecar was written"));
         String first = Files.readString(sidecar);
-        robot.clickOn("#exchange-in-step");
+        click(robot, "#exchange-in-step");
         robot.interact(() -> session().poseEdits().tiltBy(-5));
         until(() -> !Files.readString(sidecar).equals(first));
-        robot.clickOn("#exchange-in-step");
+        click(robot, "#exchange-in-step");
         Files.writeString(sidecar, first);
-        robot.clickOn("#exchange-read");
+        click(robot, "#exchange-read");
         until(() -> text(robot, "#exchange-message").startsWith("Crops of 1 photo were read"));
         assertEquals(2, session().framing().pose().tilt().degrees(), 1e-9);
-        robot.clickOn("#undo");
+        click(robot, "#undo");
         assertEquals(-3, session().framing().pose().tilt().degrees(), 1e-9);
     }
 
@@ -301,13 +305,13 @@ class HandoverViewTest extends WindowTest {
     void keptHandover_isTakenFromTheShelf_withItsFormats(FxRobot robot) throws Exception {
         plan(robot);
         Path out = folder.resolveSibling("kept");
-        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
         click(robot, "#handover-kept");
-        robot.clickOn("#kept-name").write("Client").push(KeyCode.ENTER);
+        click(robot, "#kept-name").write("Client").push(KeyCode.ENTER);
         until(() -> robot.lookup("#kept-use-Client").tryQuery().isPresent());
         robot.push(KeyCode.ESCAPE);
         onFx(() -> session().briefEdits().remove(format()));
-        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(folder + "/other");
+        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(folder + "/other");
         click(robot, "#handover-kept");
         click(robot, "#kept-use-Client");
         until(() -> text(robot, "#handover-plan").startsWith("3 files"));

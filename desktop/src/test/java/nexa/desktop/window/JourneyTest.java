@@ -119,8 +119,8 @@ class JourneyTest extends WindowTest {
 
     private void handOver(FxRobot robot, Path out) throws Exception {
         press(robot, KeyCode.V);
-        robot.clickOn("#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
-        robot.clickOn("#handover-start");
+        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        click(robot, "#handover-start");
         until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("3 files"));
     }
 
@@ -189,7 +189,7 @@ class JourneyTest extends WindowTest {
                 .release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(2, session().framing().pose().tilt().degrees(), 0.05);
-        robot.clickOn("#undo");
+        click(robot, "#undo");
         assertEquals(0, session().framing().pose().tilt().degrees());
     }
 
@@ -197,12 +197,12 @@ class JourneyTest extends WindowTest {
     void typedTilt_andNonsense(FxRobot robot) throws Exception {
         addFormat(robot, "4:5");
         openInBench(robot, "kiln_0201.jpg");
-        robot.clickOn("#tilt-value")
+        click(robot, "#tilt-value")
                 .push(KeyCode.SHORTCUT, KeyCode.A)
                 .write("-1,25")
                 .push(KeyCode.ENTER);
         assertEquals(-1.25, session().framing().pose().tilt().degrees());
-        robot.clickOn("#tilt-value")
+        click(robot, "#tilt-value")
                 .push(KeyCode.SHORTCUT, KeyCode.A)
                 .write("level")
                 .push(KeyCode.ENTER);
@@ -222,7 +222,7 @@ class JourneyTest extends WindowTest {
         press(robot, KeyCode.ESCAPE);
         robot.moveTo("#format-2").clickOn("#remove-2");
         assertEquals("4:5", session().brief().names());
-        robot.clickOn("#undo");
+        click(robot, "#undo");
         assertEquals("4:5, 1:1", session().brief().names());
     }
 

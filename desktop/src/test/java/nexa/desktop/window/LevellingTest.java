@@ -241,12 +241,12 @@ class LevellingTest extends WindowTest {
         addFormat(robot, "4:5");
         PhotoTile first = tile(robot, "kiln_0201.jpg");
         PhotoTile last = tile(robot, "kiln_0219.jpg");
-        robot.clickOn(first).press(KeyCode.CONTROL).clickOn(last).release(KeyCode.CONTROL);
+        click(robot, first).press(KeyCode.CONTROL).clickOn(last).release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(
                 Set.of(first.photo(), last.photo()),
                 session().selection().property().get());
-        robot.clickOn(first).press(KeyCode.SHIFT).clickOn(last).release(KeyCode.SHIFT);
+        click(robot, first).press(KeyCode.SHIFT).clickOn(last).release(KeyCode.SHIFT);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(3, session().selection().property().get().size());
         press(robot, KeyCode.ESCAPE);

@@ -172,7 +172,7 @@ class LineupTest extends WindowTest {
         assertEquals(all().get(1), flip.shown().orElseThrow());
         press(robot, KeyCode.SHORTCUT, KeyCode.J);
         assertEquals(all().getFirst(), flip.shown().orElseThrow());
-        robot.clickOn(flip);
+        click(robot, flip);
         assertEquals(all().get(1), flip.shown().orElseThrow());
         press(robot, KeyCode.N);
         assertEquals(all().get(2), flip.shown().orElseThrow(), "the next against the exemplar");

@@ -123,7 +123,7 @@ class LookingTest extends WindowTest {
         untilDrawn(bench, frame().at(0.5, 0.2));
         click(robot, "#more-frame");
         click(robot, "#seldom-LOOKS");
-        robot.clickOn("#tone-DARK");
+        click(robot, "#tone-DARK");
         Slider mat = robot.lookup("#mat-strength").query();
         onFx(() -> mat.setValue(1));
         Color opaque = at(bench, 1.06, 0.5);

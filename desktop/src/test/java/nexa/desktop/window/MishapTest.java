@@ -38,7 +38,7 @@ class MishapTest extends WindowTest {
         assertTrue(dialog.getContentText().contains("/logs"), dialog::getContentText);
         assertTrue(dialog.getExpandableContent().toString().contains("mishap-details"));
         Node again = dialog.lookupButton(dialog.getButtonTypes().getFirst());
-        robot.clickOn(again);
+        click(robot, again);
         until(() -> dialogs().isEmpty());
         assertEquals(1, reopened.get());
     }

@@ -104,7 +104,7 @@ class ReviewingTest extends WindowTest {
                 .orElseThrow();
         untilAtRest(heading);
         assertTrue(vertical.getBoundsInParent().getMinY() > heading.getLayoutY() + heading.getHeight());
-        robot.clickOn(heading);
+        click(robot, heading);
         until(() -> session().selection().property().get().size() == 5);
         assertTrue(session().selection().property().get().stream()
                 .noneMatch(photo -> photo.file().equals("kiln_0206.jpg")));

@@ -59,7 +59,7 @@ class SideBySideTest extends WindowTest {
         assertEquals("kiln_0201.jpg", session().photo().orElseThrow().file());
         SideCell second = cells(robot).get(1);
         untilAtRest(second);
-        robot.clickOn(second);
+        click(robot, second);
         until(() -> session().photo().orElseThrow().file().equals("kiln_0206.jpg"));
         assertEquals(2, cells(robot).size(), "they stay while one goes between them");
         press(robot, KeyCode.S);

@@ -149,7 +149,7 @@ class StandingTest extends WindowTest {
         assertEquals("Print, Square", session().shoot().brief().names());
         int told = robot.lookup("#notices .button").queryAll().size();
         for (int i = 0; i < told; i++) {
-            robot.clickOn(robot.lookup("#notices .button").queryAll().iterator().next());
+            click(robot, robot.lookup("#notices .button").queryAll().iterator().next());
         }
         assertTrue(robot.lookup("#notices .button").queryAll().isEmpty());
     }
@@ -198,14 +198,14 @@ class StandingTest extends WindowTest {
             Unsaved model = new Unsaved(session().shoot(), Runnable::run, Runnable::run);
             model.keep(table);
             assertTrue(model.stateProperty().get() instanceof Unsaved.State.Kept);
-            robot.clickOn("#unsaved-stay");
+            click(robot, "#unsaved-stay");
             assertTrue(robot.lookup("#unsaved").tryQuery().isEmpty());
             assertTrue(window.session().isPresent(), "it is still open");
             onFx(() -> window.open(folder));
             until(() -> robot.lookup("#unsaved").tryQuery().isPresent());
             statement.execute("ROLLBACK");
         }
-        robot.clickOn("#unsaved-again");
+        click(robot, "#unsaved-again");
         until(() -> robot.lookup("#unsaved").tryQuery().isEmpty()
                 && window.session().isPresent());
         assertEquals(3, session().framing().pose().tilt().degrees(), 1e-9, "it was stored in the end");

@@ -221,7 +221,7 @@ class TogetherTest extends WindowTest {
     @Test
     void clickOnASelectedPhoto_choosesItAlone(FxRobot robot) throws Exception {
         selectTwo(robot);
-        robot.clickOn(tile(robot, 1));
+        click(robot, tile(robot, 1));
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(all().get(1), session().photo().orElseThrow());
         assertTrue(session().selection().property().get().isEmpty());

@@ -103,7 +103,7 @@ class TwoWaysTest extends WindowTest {
         assertAllDone();
     }
 
-    private void press(FxRobot robot, String query) {
+    private void press(FxRobot robot, String query) throws Exception {
         presses++;
         click(robot, query);
     }

@@ -74,7 +74,7 @@ class WeddingStoryTest extends WindowTest {
         grouped(robot, "TIME", 2);
         Button secondDay = headings(robot).getLast();
         untilAtRest(secondDay);
-        robot.clickOn(secondDay);
+        click(robot, secondDay);
         until(() -> selected().equals(Set.of("kiln_0230.jpg", "kiln_0231.jpg")));
 
         grouped(robot, "ALIKE", 2);
@@ -82,7 +82,7 @@ class WeddingStoryTest extends WindowTest {
                 .match((PhotoTile tile) -> tile.isUsed() && tile.photo().file().equals("kiln_0212.jpg"))
                 .query();
         untilAtRest(repeat);
-        robot.clickOn(repeat);
+        click(robot, repeat);
         press(robot, KeyCode.S);
         until(() -> session().framing(photo("kiln_0212.jpg")).setAside());
 

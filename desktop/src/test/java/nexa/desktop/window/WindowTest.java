@@ -38,6 +38,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.service.query.NodeQuery;
+import org.testfx.util.NodeQueryUtils;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window on photos of the demo shoot, driven by mouse and keys. */
@@ -125,10 +126,15 @@ abstract class WindowTest {
 
     /** Waits until the layout no longer moves a node, so that a click at its middle meets it. */
     static void untilAtRest(Node node) throws Exception {
+        untilAtRest(() -> node);
+    }
+
+    /** Asked anew each time: what was found may have been made anew meanwhile. */
+    private static void untilAtRest(Callable<Node> node) throws Exception {
         Bounds before;
         do {
             before = onScreen(node);
-            afterPulse(node);
+            afterPulse(WaitForAsyncUtils.asyncFx(node).get());
         } while (!before.equals(onScreen(node)));
     }
 
@@ -162,8 +168,11 @@ abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    private static Bounds onScreen(Node node) throws Exception {
-        return WaitForAsyncUtils.asyncFx(() -> node.localToScreen(node.getBoundsInLocal()))
+    private static Bounds onScreen(Callable<Node> node) throws Exception {
+        return WaitForAsyncUtils.asyncFx(() -> {
+                    Node shown = node.call();
+                    return shown.localToScreen(shown.getBoundsInLocal());
+                })
                 .get();
     }
 
@@ -200,13 +209,25 @@ abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    static void click(FxRobot robot, String query) {
+    /** Once it is there and rests; what stands above it may still have to be laid out. */
+    static FxRobot click(FxRobot robot, String query) throws Exception {
+        NodeQuery shown = robot.lookup(query).match(NodeQueryUtils.isVisible());
+        until(() -> shown.tryQuery().isPresent());
+        untilAtRest(shown::query);
         robot.clickOn(query);
         WaitForAsyncUtils.waitForFxEvents();
+        return robot;
     }
 
-    static void type(FxRobot robot, String field, String text) {
-        robot.clickOn(field).push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
+    static FxRobot click(FxRobot robot, Node node) throws Exception {
+        untilAtRest(node);
+        robot.clickOn(node);
+        WaitForAsyncUtils.waitForFxEvents();
+        return robot;
+    }
+
+    static void type(FxRobot robot, String field, String text) throws Exception {
+        click(robot, field).push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -214,9 +235,9 @@ abstract class WindowTest {
         until(() -> robot.lookup("#add-shape").tryQuery().isPresent()
                 || robot.lookup("#add-format").tryQuery().isPresent());
         if (robot.lookup("#add-shape").tryQuery().isEmpty()) {
-            robot.clickOn("#add-format");
+            click(robot, "#add-format");
         }
-        robot.clickOn("#add-shape").write(shape).push(KeyCode.ENTER);
+        click(robot, "#add-shape").write(shape).push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
