@@ -34,6 +34,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.InTurn;
 import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
@@ -56,15 +57,22 @@ public final class FormatCard extends VBox {
     private final Tooltip tip = new Tooltip();
     private final VBox caption;
 
+    /**
+     * What the cards of a rail share.
+     *
+     * @param turns in which they follow what is dragged
+     */
+    record Shared(PhotoLoader loader, Executor fx, InTurn turns, RailView.Actions actions) {}
+
     /** @param digit the key that chooses this format; 0 = none */
-    FormatCard(
-            ShootModels models, Format format, int digit, PhotoLoader loader, Executor fx, RailView.Actions actions) {
+    FormatCard(ShootModels models, Format format, int digit, Shared shared) {
         super(5);
         this.session = models.session();
         this.counts = models.counts();
-        this.actions = actions;
+        this.actions = shared.actions;
         this.format = format;
-        this.picture = new CardPicture(session, format, loader, fx, this::refresh);
+        this.picture = new CardPicture(session, format, shared.loader, shared.fx, this::refresh);
+        Runnable follow = this::refresh;
         this.holder = new StackPane(picture);
         getStyleClass().add("format-card");
         fillMenu();
@@ -93,7 +101,7 @@ public final class FormatCard extends VBox {
                     picture.show(photo);
                     refresh();
                 }),
-                session.framingProperty().subscribe(framing -> refresh()),
+                session.framingProperty().subscribe(framing -> shared.turns.ask(follow)),
                 session.editsProperty().subscribe(count -> refresh()),
                 counts.countedProperty().subscribe(counted -> refresh()),
                 view.subscribe(shown -> refresh()));

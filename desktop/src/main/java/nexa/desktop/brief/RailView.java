@@ -19,6 +19,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.InTurn;
 import nexa.words.Words;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
@@ -42,8 +43,8 @@ public final class RailView extends ScrollPane {
 
     private final ShootModels models;
     private final Session session;
-    private final PhotoLoader loader;
-    private final Executor fx;
+    private final InTurn turns = new InTurn();
+    private final FormatCard.Shared shared;
     private final Actions actions;
     private final VBox content = new VBox(16);
     private final Button add = Buttons.text("rail.add", this::openAdding);
@@ -57,8 +58,7 @@ public final class RailView extends ScrollPane {
     public RailView(ShootModels models, PhotoLoader loader, Executor fx, Actions actions) {
         this.models = models;
         this.session = models.session();
-        this.loader = loader;
-        this.fx = fx;
+        this.shared = new FormatCard.Shared(loader, fx, turns, actions);
         this.actions = actions;
         getStyleClass().add("rail");
         content.getStyleClass().add("rail-content");
@@ -109,6 +109,7 @@ public final class RailView extends ScrollPane {
     }
 
     private void disposeCards() {
+        turns.dispose();
         cards.forEach(FormatCard::dispose);
         cards.clear();
     }
@@ -117,7 +118,7 @@ public final class RailView extends ScrollPane {
         disposeCards();
         for (Format format : brief.formats()) {
             int place = cards.size() + 1;
-            FormatCard card = new FormatCard(models, format, place <= DIGIT_KEYS ? place : 0, loader, fx, actions);
+            FormatCard card = new FormatCard(models, format, place <= DIGIT_KEYS ? place : 0, shared);
             card.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> pressedY = event.getSceneY());
             card.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> dragged(card, event.getSceneY() - pressedY));
             card.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> dropped(card, format));

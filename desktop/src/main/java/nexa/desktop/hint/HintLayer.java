@@ -41,6 +41,7 @@ public final class HintLayer extends Pane {
         words.getStyleClass().add("hint");
         words.setWrapText(true);
         words.setMaxWidth(WIDTH);
+        words.setCache(true); // its shadow is not blurred anew at every pulse in which the Bench changes
         words.setVisible(false);
         away.setVisible(false);
         getChildren().addAll(words, away);

@@ -1,5 +1,7 @@
 package nexa.desktop.paint;
 
+import java.util.HashMap;
+import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -10,6 +12,9 @@ import javafx.scene.text.TextAlignment;
 /** Words on the Bench's canvas. */
 public final class CanvasText {
     private static final Font FONT = Font.font("Inter", 12);
+
+    private static final Map<String, Double> WIDTHS = new HashMap<>(); // the interface's thread's
+    private static final int KNOWN = 100;
     private static final double TAG_HEIGHT = 26;
     private static final double PADDING = 10;
     private static final double CAPTION_BOTTOM = 22;
@@ -83,7 +88,15 @@ public final class CanvasText {
         canvas.fillText(words, x, y);
     }
 
+    /** How wide words are. While something is dragged the same are asked for at every drawing. */
     public static double measured(String words) {
+        if (WIDTHS.size() >= KNOWN && !WIDTHS.containsKey(words)) {
+            WIDTHS.clear();
+        }
+        return WIDTHS.computeIfAbsent(words, CanvasText::measure);
+    }
+
+    private static double measure(String words) {
         Text text = new Text(words);
         text.setFont(FONT);
         return Math.ceil(text.getLayoutBounds().getWidth());

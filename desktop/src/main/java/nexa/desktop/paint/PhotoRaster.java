@@ -22,6 +22,7 @@ import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.ScreenWarp;
 import nexa.imaging.render.ScreenWarp.Quality;
+import nexa.imaging.render.Veil;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -47,7 +48,7 @@ public final class PhotoRaster extends Region {
      * @param width of the box, in the screen's pixels
      * @param beyond the colour of what is not photo, see {@link ScreenWarp}
      * @param squares whether the picture's pixels show as squares
-     * @param veil over all but the opening, see {@link ScreenWarp#veil}; 0 = none
+     * @param veil over all but the opening, see {@link Veil}; 0 = none
      */
     public record Wish(
             Raster picture,
@@ -187,7 +188,7 @@ public final class PhotoRaster extends Region {
                     wish.width,
                     wish.height);
             if (wish.veil != 0) {
-                ScreenWarp.veil(pair.plain.pixels, wish.veil, pair.veiled.pixels, wish.width, wish.height);
+                new Veil(wish.veil).over(pair.plain.pixels, pair.veiled.pixels, wish.width, wish.height);
             }
             fx.execute(() -> take(mine, wish, quality, pair));
         } catch (RuntimeException failed) {

@@ -23,10 +23,10 @@ public abstract class DrawnPane extends Region {
         setMaxSize(width, height);
     }
 
-    /** Draws again at the next pulse. */
+    /** Draws again at the next pulse. Nothing around it is laid out anew, as its size stays. */
     public final void redraw() {
         stale = true;
-        requestLayout();
+        setNeedsLayout(true);
     }
 
     @Override

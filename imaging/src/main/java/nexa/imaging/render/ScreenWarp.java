@@ -1,9 +1,7 @@
 package nexa.imaging.render;
 
 import static org.bytedeco.opencv.global.opencv_core.BORDER_CONSTANT;
-import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
-import static org.bytedeco.opencv.global.opencv_core.transform;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_AREA;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_CUBIC;
 import static org.bytedeco.opencv.global.opencv_imgproc.INTER_LINEAR;
@@ -16,7 +14,6 @@ import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
 import nexa.imaging.pixels.Raster;
 import org.bytedeco.javacpp.IntPointer;
-import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
@@ -76,31 +73,6 @@ public final class ScreenWarp implements AutoCloseable {
                 Sampling sampling = Sampling.of(screenToSource.then((Mapping) toShown), width, height);
                 Scalar outside = colour(beyond)) {
             sampling.sample(shown, screen, interpolation(quality), BORDER_CONSTANT, outside);
-        }
-    }
-
-    /**
-     * The same picture under a veil; where there is no picture there is none of it.
-     *
-     * @param veil 0xAARRGGBB, the colours not times the opacity
-     * @param from width × height pixels in direct memory
-     * @param to as many
-     */
-    public static void veil(IntBuffer from, int veil, IntBuffer to, int width, int height) {
-        float opacity = (veil >>> 24) / 255f;
-        float left = 1 - opacity;
-        try (IntPointer source = new IntPointer(from);
-                IntPointer target = new IntPointer(to);
-                Mat plain = new Mat(height, width, CV_8UC4, source);
-                Mat veiled = new Mat(height, width, CV_8UC4, target);
-                Mat mix = new Mat(4, 4, CV_32F, Scalar.all(0));
-                FloatIndexer cells = mix.createIndexer()) {
-            for (int channel = 0; channel < 3; channel++) {
-                cells.put(channel, channel, left);
-                cells.put(channel, 3, opacity * (veil >> 8 * channel & 0xFF) / 255f);
-            }
-            cells.put(3, 3, 1);
-            transform(plain, veiled, mix);
         }
     }
 

@@ -1,7 +1,6 @@
 package nexa.imaging.render;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -102,22 +101,5 @@ class ScreenWarpTest {
         for (int x = 5; x < WIDTH - 5; x++) {
             assertEquals(127, screen.get(30 * WIDTH + x) & 0xFF, 30);
         }
-    }
-
-    @Test
-    void veil_mixesColourIn_andLeavesNothingWhereNothingIs() {
-        warp.show(scene(), Affine.translation(-20, 0), Quality.DRAFT, 0, screen, WIDTH, HEIGHT);
-        IntBuffer veiled = ByteBuffer.allocateDirect(4 * WIDTH * HEIGHT)
-                .order(ByteOrder.nativeOrder())
-                .asIntBuffer();
-        ScreenWarp.veil(screen, 0xBF204060, veiled, WIDTH, HEIGHT);
-        assertEquals(0, veiled.get(5));
-        double opacity = 0xBF / 255.0;
-        int plain = screen.get(WIDTH + 60);
-        int mixed = veiled.get(WIDTH + 60);
-        assertEquals(0xFF, mixed >>> 24);
-        assertEquals((plain >> 16 & 0xFF) * (1 - opacity) + 0x20 * opacity, mixed >> 16 & 0xFF, 1);
-        assertEquals((plain & 0xFF) * (1 - opacity) + 0x60 * opacity, mixed & 0xFF, 1);
-        assertTrue((mixed >> 8 & 0xFF) > 0x20);
     }
 }

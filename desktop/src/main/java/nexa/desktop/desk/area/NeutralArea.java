@@ -26,8 +26,15 @@ public final class NeutralArea extends HBox {
 
     private static final double MOST_STOPS = 2;
 
-    private final Session session;
-    private final Neutrals neutrals;
+    /** What is shown; most changes of a photo leave it as it is. */
+    private record Shown(Neutral neutral, boolean editable) {
+        static Shown of(Session session) {
+            return new Shown(
+                    session.framing().pose().neutral(),
+                    session.space().isPresent() && session.shoot().mayEdit());
+        }
+    }
+
     private final AmountSlider kelvin;
     private final AmountSlider tint;
     private final AmountSlider stops;
@@ -36,8 +43,8 @@ public final class NeutralArea extends HBox {
 
     public NeutralArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode) {
         super(22);
-        session = models.session();
-        neutrals = models.neutrals();
+        Session session = models.session();
+        Neutrals neutrals = models.neutrals();
         kelvin = new AmountSlider(
                         "desk.neutral.kelvin",
                         RECIPROCAL / White.COLDEST,
@@ -74,7 +81,8 @@ public final class NeutralArea extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         Label title = Labels.title("desk.neutral.title");
         getChildren().addAll(title, sliders, buttons(keys, mode));
-        subscription = session.framingProperty().subscribe(framing -> refresh());
+        subscription =
+                session.framingProperty().map(framing -> Shown.of(session)).subscribe(this::show);
     }
 
     private VBox buttons(Keys keys, ObjectProperty<BenchMode> mode) {
@@ -86,9 +94,9 @@ public final class NeutralArea extends HBox {
         return area;
     }
 
-    private void refresh() {
-        Neutral now = neutrals.current();
-        boolean editable = session.space().isPresent() && session.shoot().mayEdit();
+    private void show(Shown shown) {
+        Neutral now = shown.neutral;
+        boolean editable = shown.editable;
         kelvin.show(RECIPROCAL / now.white().kelvin());
         tint.show(now.white().tint());
         stops.show(now.stops());

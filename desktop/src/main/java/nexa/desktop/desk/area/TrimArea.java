@@ -28,6 +28,9 @@ import nexa.words.Words;
 
 /** What is adjusted while a photo is trimmed: how much of each side, and laying it straight. */
 public final class TrimArea extends HBox {
+    /** What is shown; most changes of a photo leave it as it is. */
+    private record Shown(Map<Side, Double> depths, boolean clearable, boolean leans, boolean editable) {}
+
     private final Session session;
     private final Trimming trimming;
     private final Map<Side, TextField> fields = new EnumMap<>(Side.class);
@@ -47,7 +50,7 @@ public final class TrimArea extends HBox {
         Buttons.explain(straighten, Words.of("desk.trim.straighten.tip"));
         setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(sides(), buttons(keys, mode, find));
-        subscription = session.framingProperty().subscribe(framing -> refresh());
+        subscription = session.framingProperty().map(framing -> shown()).subscribe(this::show);
     }
 
     private Node sides() {
@@ -97,17 +100,29 @@ public final class TrimArea extends HBox {
         return area;
     }
 
-    private void refresh() {
+    private Shown shown() {
+        Map<Side, Double> depths = new EnumMap<>(Side.class);
+        for (Side side : Side.values()) {
+            depths.put(side, trimming.depth(side));
+        }
         boolean editable = session.space().isPresent() && session.shoot().mayEdit();
+        return new Shown(depths, trimming.isTrimmed() && editable, !trimming.isStraight() && editable, editable);
+    }
+
+    private void refresh() {
+        show(shown());
+    }
+
+    private void show(Shown now) {
         fields.forEach((side, field) -> {
-            double depth = trimming.depth(side);
+            double depth = now.depths.getOrDefault(side, 0.0);
             if (!field.isFocused()) {
                 field.setText(depth == 0 ? Words.of("desk.trim.none") : Numbers.text(depth, 1));
             }
-            field.setDisable(!editable);
+            field.setDisable(!now.editable);
         });
-        clear.setDisable(!trimming.isTrimmed() || !editable);
-        straighten.setDisable(trimming.isStraight() || !editable);
+        clear.setDisable(!now.clearable);
+        straighten.setDisable(!now.leans);
     }
 
     public void dispose() {
