@@ -30,6 +30,7 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
 import nexa.desktop.MainWindow;
+import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.model.Plumbing;
 import nexa.desktop.session.MainView;
@@ -157,10 +158,11 @@ final class FrameTimes {
         }
     }
 
-    /** The camera's pitch, of a photo whose lens is bent too. */
+    /** The camera's pitch, of a photo whose lens is bent too, in the mode in which somebody does it. */
     private final class Scrub implements Doing {
         @Override
         public void begin() {
+            bench.modeProperty().set(BenchMode.PLUMB);
             Framing framing = session.framing();
             Lens bent = Lens.byHand(new ByHand(-0.04, 0, 0.5));
             session.gestures().edit("edit.lens", framing.withPose(framing.pose().withLens(bent)));
@@ -174,6 +176,7 @@ final class FrameTimes {
         @Override
         public void end() {
             session.gestures().abandon();
+            bench.modeProperty().set(BenchMode.FRAMING);
         }
     }
 

@@ -198,16 +198,17 @@ final class BenchLayers {
                 view,
                 resultOnly ? session.frame() : Optional.empty(),
                 veil());
-        if (!photoShown.equals(Optional.of(photo))) {
+        Optional<ScreenBox> opening = BenchDrawing.isLooking(keys)
+                ? Optional.of(new ScreenBox(0, 0, bench.getWidth(), bench.getHeight()))
+                : view.flatMap(v -> session.frame().map(v::toScreen));
+        if (photoShown.equals(Optional.of(photo))) {
+            raster.open(opening);
+        } else {
             photoShown = Optional.of(photo);
-            showRaster(photo);
+            showRaster(photo, opening);
             waitingLayer.setVisible(photo.pixels().isEmpty());
             place(waitingLayer, photo.space(), view);
         }
-        raster.open(
-                BenchDrawing.isLooking(keys)
-                        ? Optional.of(new ScreenBox(0, 0, bench.getWidth(), bench.getHeight()))
-                        : view.flatMap(v -> session.frame().map(v::toScreen)));
         before.show();
         after.show();
     }
@@ -266,7 +267,7 @@ final class BenchLayers {
                 "proof.is", proofed.profile(), percent == 0 ? Words.of("proof.all") : Words.of("proof.part", percent));
     }
 
-    private void showRaster(PhotoLayer layer) {
+    private void showRaster(PhotoLayer layer, Optional<ScreenBox> opening) {
         boolean shows = layer.pixels().isPresent()
                 && layer.view().isPresent()
                 && layer.space().isPresent()
@@ -279,7 +280,7 @@ final class BenchLayers {
                             layer.only(),
                             layer.veil(),
                             new BenchRaster.Screen(bench.getWidth(), bench.getHeight(), camera.pixelScale()))
-                    .ifPresentOrElse(raster::show, raster::hide);
+                    .ifPresentOrElse(wish -> raster.show(wish, opening), raster::hide);
         } else {
             raster.hide();
         }

@@ -11,6 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelBuffer;
@@ -19,6 +20,7 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
 import nexa.core.geometry.Mapping;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.imaging.boxes.PixelRectangle;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.ScreenWarp;
 import nexa.imaging.render.ScreenWarp.Quality;
@@ -29,7 +31,8 @@ import org.slf4j.LoggerFactory;
 /**
  * A photo as one picture of the screen's own pixels, through whatever bends and turns it. It is made off the interface's
  * thread, quickly while something moves and well once nothing does; of several wishes the last one wins, and until its
- * picture is there the one before stays.
+ * picture is there the one before stays. A draft has its veil around the opening of its moment; once nothing moves there is
+ * a plain picture and a veiled one, so that the opening moves without another.
  */
 public final class PhotoRaster extends Region {
     private static final Logger LOG = LoggerFactory.getLogger(PhotoRaster.class);
@@ -60,7 +63,7 @@ public final class PhotoRaster extends Region {
             boolean squares,
             int veil) {}
 
-    /** The plain picture, and the veiled one. */
+    /** The plain picture, and the veiled one; of a draft under a veil only the latter is made. */
     private record Pair(Picture plain, Picture veiled) {
         static Pair of(int width, int height) {
             return new Pair(Picture.of(width, height), Picture.of(width, height));
@@ -82,6 +85,7 @@ public final class PhotoRaster extends Region {
         }
     }
 
+    private static final PixelRectangle NOTHING = new PixelRectangle(0, 0, 0, 0);
     private static final ScreenBox NOWHERE = new ScreenBox(0, 0, 0, 0);
 
     private final Executor fx;
@@ -96,10 +100,11 @@ public final class PhotoRaster extends Region {
     private final ScreenWarp warp = new ScreenWarp(); // the worker's
     private final Queue<Pair> free = new ConcurrentLinkedQueue<>();
     private Optional<Pair> shown = Optional.empty();
-    private Optional<Raster> wished = Optional.empty();
+    private Optional<Wish> wished = Optional.empty();
     private ScreenBox box = NOWHERE;
     private double scale = 1; // the picture's pixels in a unit of the view
     private Optional<ScreenBox> opened = Optional.empty();
+    private boolean opensItself = true; // and is not in the picture that shows
     private long drawn; // the last wish of which something shows
     private long fine; // the last one that shows as well as it can
 
@@ -112,11 +117,21 @@ public final class PhotoRaster extends Region {
         setMouseTransparent(true);
     }
 
-    public void show(Wish wish) {
+    /** @param part where nothing is veiled, in the view's units */
+    public void show(Wish wish, Optional<ScreenBox> part) {
         long mine = latest.incrementAndGet();
-        boolean moves = wished.filter(wish.picture::equals).isPresent(); // another photo appears and stays
-        wished = Optional.of(wish.picture);
-        worker.execute(() -> make(mine, wish, wish.squares ? Quality.PIXELS : Quality.DRAFT, moves ? AT_REST : 0));
+        boolean moves = wished.filter(before -> before.picture.equals(wish.picture))
+                .isPresent(); // another photo appears and stays
+        wished = Optional.of(wish);
+        opened = part;
+        worker.execute(() -> {
+            if (wish.squares) {
+                make(mine, wish, Quality.PIXELS);
+            } else {
+                draft(mine, wish, part.map(open -> inPicture(open, wish)).orElse(NOTHING));
+                worker.schedule(() -> make(mine, wish, Quality.FINE), moves ? AT_REST : 0, TimeUnit.MILLISECONDS);
+            }
+        });
     }
 
     public void hide() {
@@ -139,11 +154,15 @@ public final class PhotoRaster extends Region {
         return fine == latest.get();
     }
 
-    /** Where nothing is veiled, in the view's units. */
+    /** Opens another part of what shows; one that is veiled around another opening is made well at once. */
     public void open(Optional<ScreenBox> part) {
         if (!opened.equals(part)) {
             opened = part;
             showOpening();
+            if (!opensItself && isDrawn()) {
+                long mine = latest.get();
+                wished.ifPresent(wish -> worker.execute(() -> make(mine, wish, Quality.FINE)));
+            }
         }
     }
 
@@ -172,31 +191,55 @@ public final class PhotoRaster extends Region {
                 Math.max(0, Math.min(box.y() + box.height(), part.y() + part.height()) - top));
     }
 
-    /** @param rest milliseconds after which a draft is made well */
-    private void make(long mine, Wish wish, Quality quality, long rest) {
-        if (mine != latest.get()) {
+    /** Quickly, and the veil only around the opening. */
+    private void draft(long mine, Wish wish, PixelRectangle open) {
+        if (wish.veil == 0) {
+            make(mine, wish, Quality.DRAFT);
             return;
         }
-        try {
-            Pair pair = pair(wish.width, wish.height);
-            warp.show(
-                    wish.picture,
-                    wish.screenToPicture,
-                    quality,
-                    wish.beyond,
-                    pair.plain.pixels,
-                    wish.width,
-                    wish.height);
+        making(mine, wish, Quality.DRAFT, pair -> {
+            warp(wish, Quality.DRAFT, pair.veiled);
+            new Veil(wish.veil).around(open, pair.veiled.pixels, wish.width, wish.height);
+        });
+    }
+
+    private void make(long mine, Wish wish, Quality quality) {
+        making(mine, wish, quality, pair -> {
+            warp(wish, quality, pair.plain);
             if (wish.veil != 0) {
                 new Veil(wish.veil).over(pair.plain.pixels, pair.veiled.pixels, wish.width, wish.height);
             }
-            fx.execute(() -> take(mine, wish, quality, pair));
-        } catch (RuntimeException failed) {
-            LOG.error("The photo is not drawn", failed);
+        });
+    }
+
+    private void making(long mine, Wish wish, Quality quality, Consumer<Pair> making) {
+        if (mine == latest.get()) {
+            try {
+                Pair pair = pair(wish.width, wish.height);
+                making.accept(pair);
+                fx.execute(() -> take(mine, wish, quality, pair));
+            } catch (RuntimeException failed) {
+                LOG.error("The photo is not drawn", failed);
+            }
         }
-        if (quality == Quality.DRAFT) {
-            worker.schedule(() -> make(mine, wish, Quality.FINE, rest), rest, TimeUnit.MILLISECONDS);
-        }
+    }
+
+    private void warp(Wish wish, Quality quality, Picture into) {
+        warp.show(wish.picture, wish.screenToPicture, quality, wish.beyond, into.pixels, wish.width, wish.height);
+    }
+
+    /** A part of the view in the picture's pixels. */
+    private static PixelRectangle inPicture(ScreenBox part, Wish wish) {
+        double scale = wish.width / wish.box.width();
+        int left = within((part.x() - wish.box.x()) * scale, wish.width);
+        int top = within((part.y() - wish.box.y()) * scale, wish.height);
+        int right = within((part.x() + part.width() - wish.box.x()) * scale, wish.width);
+        int bottom = within((part.y() + part.height() - wish.box.y()) * scale, wish.height);
+        return new PixelRectangle(left, top, right - left, bottom - top);
+    }
+
+    private static int within(double place, int side) {
+        return (int) Math.clamp(Math.round(place), 0, side);
     }
 
     private Pair pair(int width, int height) {
@@ -213,14 +256,17 @@ public final class PhotoRaster extends Region {
         shown = Optional.of(pair);
         box = wish.box;
         scale = wish.width / wish.box.width();
+        opensItself = wish.veil == 0 || quality != Quality.DRAFT;
         Picture below = wish.veil == 0 ? pair.plain : pair.veiled;
         below.buffer.updateBuffer(all -> null);
-        pair.plain.buffer.updateBuffer(all -> null);
+        if (wish.veil != 0 && opensItself) {
+            pair.plain.buffer.updateBuffer(all -> null);
+        }
         ground.setImage(below.image);
         ground.setFitWidth(box.width());
         ground.setFitHeight(box.height());
         ground.relocate(box.x(), box.y());
-        opening.setImage(wish.veil == 0 ? null : pair.plain.image);
+        opening.setImage(wish.veil != 0 && opensItself ? pair.plain.image : null);
         showOpening();
         drawn = mine;
         if (quality != Quality.DRAFT && mine == latest.get()) {

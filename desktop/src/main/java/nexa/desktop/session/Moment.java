@@ -1,9 +1,8 @@
 package nexa.desktop.session;
 
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Derivation;
@@ -23,7 +22,7 @@ import nexa.shoot.photo.Photo;
  * @param framing what is asked of it, a gesture that still goes on included
  * @param format the active one; empty only if the brief is
  * @param space the photo's; empty if there is none or it is unreadable
- * @param frames the photo's in each format of the brief, in level space, by the format's id
+ * @param frames the photo's in each format, in level space; none if it has no space
  * @param crop what holds the photo's frame in the active format, or one that would be the derived frame
  * @param warnings what may be wrong with the frame in the active format
  */
@@ -33,7 +32,7 @@ public record Moment(
         Brief brief,
         Optional<Format> format,
         Optional<PhotoSpace> space,
-        Map<Integer, Frame> frames,
+        Function<Format, Optional<Frame>> frames,
         Optional<Crop> crop,
         Set<Warning> warnings) {
 
@@ -47,20 +46,19 @@ public record Moment(
     static Moment of(Optional<Photo> photo, Framing framing, Brief brief, Optional<Format> format) {
         Optional<PhotoSpace> space =
                 photo.flatMap(Photo::facts).map(facts -> new PhotoSpace(facts.asShot(), framing.pose()));
-        Map<Integer, Frame> frames = new HashMap<>();
-        space.ifPresent(of ->
-                brief.formats().forEach(each -> frames.put(each.id(), Derivation.frame(of, framing, each, brief))));
-        Optional<Frame> frame = format.map(active -> frames.get(active.id()));
+        Optional<Frames> derived = space.map(of -> new Frames(of, framing, brief));
+        Function<Format, Optional<Frame>> frames = each -> derived.map(known -> known.in(each));
+        Optional<Frame> frame = format.flatMap(frames);
         return new Moment(
                 photo,
                 framing,
                 brief,
                 format,
                 space,
-                Map.copyOf(frames),
-                frame.map(derived -> framing.crop(format.orElseThrow())
-                        .orElseGet(() -> new Crop(space.orElseThrow().toAsShot(derived)))),
-                frame.map(derived -> Warning.of(space.orElseThrow(), framing, format.orElseThrow(), derived))
+                frames,
+                frame.map(held -> framing.crop(format.orElseThrow())
+                        .orElseGet(() -> new Crop(space.orElseThrow().toAsShot(held)))),
+                frame.map(held -> Warning.of(space.orElseThrow(), framing, format.orElseThrow(), held))
                         .orElse(Set.of()));
     }
 
@@ -71,10 +69,7 @@ public record Moment(
 
     /** The photo's frame in a format; also in one that is not in the brief. */
     public Optional<Frame> frame(Format of) {
-        boolean known = brief.formats().contains(of);
-        return known
-                ? Optional.ofNullable(frames.get(of.id()))
-                : space.map(photos -> Derivation.frame(photos, framing, of, brief));
+        return frames.apply(of);
     }
 
     /** Size as shot of the photo. */

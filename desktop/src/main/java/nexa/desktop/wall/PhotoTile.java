@@ -123,9 +123,10 @@ public final class PhotoTile extends Pane {
         name.setText(Words.name(photo.stem()));
         picture.show(photo, PhotoLoader.SMALL);
         subscriptions = Subscription.combine(
-                session.photoProperty().subscribe(this::showChosen),
+                session.photoProperty()
+                        .subscribe(photo -> showChosen()), // a value's listener: others hear of every pulse of a drag
                 session.selection().property().subscribe(this::showChosen),
-                session.formatProperty().subscribe(this::refresh),
+                session.formatProperty().subscribe(format -> refresh()),
                 session.framingProperty().subscribe(this::follow),
                 session.previewsProperty().subscribe(this::follow),
                 session.carry().planProperty().subscribe(this::refresh),

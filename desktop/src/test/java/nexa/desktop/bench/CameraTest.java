@@ -7,7 +7,6 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -57,7 +56,7 @@ class CameraTest {
                 brief,
                 Optional.of(format),
                 space,
-                Map.of(format.id(), FRAME),
+                of -> space.map(photos -> FRAME),
                 Optional.empty(),
                 Set.of());
     }

@@ -17,10 +17,11 @@ import org.bytedeco.opencv.opencv_core.Size;
  * where that is near enough; else exact at each pixel.
  */
 final class BentMap {
-    /** Pixels from one node to the next, at most and where more bends. */
+    /** Pixels from one node to the next, at most. */
     private static final int COARSE = 4;
 
-    private static final int FINE = 2;
+    /** The same on a screen. */
+    private static final int COARSE_ON_SCREEN = 16;
 
     /** The same for differences. */
     private static final int APART = 32;
@@ -30,6 +31,9 @@ final class BentMap {
 
     /** How far straight lines between nodes may stray, in pixels of what is read. */
     private static final double STRAYING = 0.002;
+
+    /** The same on a screen, where linear samples are taken in steps of a thirty-second of a pixel anyway. */
+    private static final double STRAYING_ON_SCREEN = 0.03;
 
     private final int width;
     private final int height;
@@ -67,17 +71,27 @@ final class BentMap {
 
     /** Pixels from one node to the next that are near enough for a picture. */
     static int step(Mapping map, int width, int height) {
+        return step(map, width, height, COARSE, STRAYING);
+    }
+
+    /** The same for a picture that is only looked at. */
+    static int stepOnScreen(Mapping map, int width, int height) {
+        return step(map, width, height, COARSE_ON_SCREEN, STRAYING_ON_SCREEN);
+    }
+
+    private static int step(Mapping map, int width, int height, int coarsest, double most) {
         if (map.breaks()) {
             return 1;
         }
-        double straying = straying(map, width, height);
-        if (straying <= STRAYING) {
-            return COARSE;
+        double straying = straying(map, width, height) / (COARSE * COARSE); // grows with the square of the step
+        int step = coarsest;
+        while (step > 1 && straying * step * step > most) {
+            step /= 2;
         }
-        return straying * FINE * FINE / (COARSE * COARSE) <= STRAYING ? FINE : 1;
+        return step;
     }
 
-    /** A curve strays from its chord by an eighth of its second difference; it bends most at an edge or evenly. */
+    /** Between nodes COARSE apart: a curve strays from its chord by an eighth of its second difference; it bends most at an edge or evenly. */
     private static double straying(Mapping map, int width, int height) {
         double most = 0;
         for (int i = 0; i <= LOOKS; i++) {

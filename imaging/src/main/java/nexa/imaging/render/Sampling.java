@@ -56,6 +56,11 @@ sealed interface Sampling extends AutoCloseable {
         return of(tileToPart, width, height, () -> BentMap.step(tileToPart, width, height));
     }
 
+    /** The same for a screen: where a mapping bends it is followed less exactly, and sooner. */
+    static Sampling onScreen(Mapping screenToPart, int width, int height) {
+        return of(screenToPart, width, height, () -> BentMap.stepOnScreen(screenToPart, width, height));
+    }
+
     private static Sampling of(Mapping tileToPart, int width, int height, IntSupplier step) {
         return switch (tileToPart) {
             case Affine map -> new ByMatrix(opencv_imgproc::warpAffine, matrix(map), new Size(width, height));

@@ -70,7 +70,7 @@ public final class ScreenWarp implements AutoCloseable {
                 Affine.scale((double) shown.cols() / picture.width(), (double) shown.rows() / picture.height());
         try (IntPointer pixels = new IntPointer(target);
                 Mat screen = new Mat(height, width, CV_8UC4, pixels);
-                Sampling sampling = Sampling.of(screenToSource.then((Mapping) toShown), width, height);
+                Sampling sampling = Sampling.onScreen(screenToSource.then((Mapping) toShown), width, height);
                 Scalar outside = colour(beyond)) {
             sampling.sample(shown, screen, interpolation(quality), BORDER_CONSTANT, outside);
         }

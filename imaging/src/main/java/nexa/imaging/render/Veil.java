@@ -1,6 +1,7 @@
 package nexa.imaging.render;
 
 import java.nio.IntBuffer;
+import nexa.imaging.boxes.PixelRectangle;
 
 /**
  * A colour laid over a picture; where there is no picture there is none of it. Two of a pixel's channels are mixed in one
@@ -36,13 +37,38 @@ public final class Veil {
         int[] row = new int[width];
         for (int y = 0; y < height; y++) {
             from.get(y * width, row);
-            over(row);
+            over(row, width);
             to.put(y * width, row);
         }
     }
 
-    private void over(int[] row) {
-        for (int x = 0; x < row.length; x++) {
+    /**
+     * Veils a picture where it is, but for a part of it.
+     *
+     * @param open the part that stays; may be empty
+     * @param pixels width × height pixels, 0xAARRGGBB, the colours times the opacity
+     */
+    public void around(PixelRectangle open, IntBuffer pixels, int width, int height) {
+        int[] row = new int[width];
+        int right = open.x() + open.width();
+        for (int y = 0; y < height; y++) {
+            if (y < open.y() || y >= open.y() + open.height()) {
+                part(pixels, y * width, width, row);
+            } else {
+                part(pixels, y * width, open.x(), row);
+                part(pixels, y * width + right, width - right, row);
+            }
+        }
+    }
+
+    private void part(IntBuffer pixels, int from, int count, int[] row) {
+        pixels.get(from, row, 0, count);
+        over(row, count);
+        pixels.put(from, row, 0, count);
+    }
+
+    private void over(int[] row, int count) {
+        for (int x = 0; x < count; x++) {
             int pixel = row[x];
             int opacity = pixel >>> 24;
             int outer = over255((pixel & RED_BLUE) * left + opacity * redBlue);

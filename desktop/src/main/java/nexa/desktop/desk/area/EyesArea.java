@@ -72,7 +72,7 @@ public final class EyesArea extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(head, chosen, buttons(keys, mode));
         subscriptions = Subscription.combine(
-                session.framingProperty().subscribe(framing -> refresh()),
+                session.framingProperty().when(visibleProperty()).subscribe(framing -> refresh()),
                 eyes.chosenProperty().subscribe(which -> refresh()));
     }
 

@@ -26,15 +26,8 @@ public final class NeutralArea extends HBox {
 
     private static final double MOST_STOPS = 2;
 
-    /** What is shown; most changes of a photo leave it as it is. */
-    private record Shown(Neutral neutral, boolean editable) {
-        static Shown of(Session session) {
-            return new Shown(
-                    session.framing().pose().neutral(),
-                    session.space().isPresent() && session.shoot().mayEdit());
-        }
-    }
-
+    private final Session session;
+    private final Neutrals neutrals;
     private final AmountSlider kelvin;
     private final AmountSlider tint;
     private final AmountSlider stops;
@@ -43,8 +36,8 @@ public final class NeutralArea extends HBox {
 
     public NeutralArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode) {
         super(22);
-        Session session = models.session();
-        Neutrals neutrals = models.neutrals();
+        session = models.session();
+        neutrals = models.neutrals();
         kelvin = new AmountSlider(
                         "desk.neutral.kelvin",
                         RECIPROCAL / White.COLDEST,
@@ -81,8 +74,7 @@ public final class NeutralArea extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         Label title = Labels.title("desk.neutral.title");
         getChildren().addAll(title, sliders, buttons(keys, mode));
-        subscription =
-                session.framingProperty().map(framing -> Shown.of(session)).subscribe(this::show);
+        subscription = session.framingProperty().when(visibleProperty()).subscribe(framing -> refresh());
     }
 
     private VBox buttons(Keys keys, ObjectProperty<BenchMode> mode) {
@@ -94,9 +86,9 @@ public final class NeutralArea extends HBox {
         return area;
     }
 
-    private void show(Shown shown) {
-        Neutral now = shown.neutral;
-        boolean editable = shown.editable;
+    private void refresh() {
+        Neutral now = neutrals.current();
+        boolean editable = session.space().isPresent() && session.shoot().mayEdit();
         kelvin.show(RECIPROCAL / now.white().kelvin());
         tint.show(now.white().tint());
         stops.show(now.stops());

@@ -81,7 +81,7 @@ public final class PlumbArea extends HBox {
                         angle("desk.plumb.yaw", yawValue, yaw),
                         farArea(finish),
                         buttons(keys, mode));
-        subscriptions = session.framingProperty().subscribe(framing -> refresh());
+        subscriptions = session.framingProperty().when(visibleProperty()).subscribe(framing -> refresh());
     }
 
     /** A plumb with another angle. */

@@ -28,9 +28,6 @@ import nexa.words.Words;
 
 /** What is adjusted while a photo is trimmed: how much of each side, and laying it straight. */
 public final class TrimArea extends HBox {
-    /** What is shown; most changes of a photo leave it as it is. */
-    private record Shown(Map<Side, Double> depths, boolean clearable, boolean leans, boolean editable) {}
-
     private final Session session;
     private final Trimming trimming;
     private final Map<Side, TextField> fields = new EnumMap<>(Side.class);
@@ -50,7 +47,7 @@ public final class TrimArea extends HBox {
         Buttons.explain(straighten, Words.of("desk.trim.straighten.tip"));
         setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(sides(), buttons(keys, mode, find));
-        subscription = session.framingProperty().map(framing -> shown()).subscribe(this::show);
+        subscription = session.framingProperty().when(visibleProperty()).subscribe(framing -> refresh());
     }
 
     private Node sides() {
@@ -100,29 +97,17 @@ public final class TrimArea extends HBox {
         return area;
     }
 
-    private Shown shown() {
-        Map<Side, Double> depths = new EnumMap<>(Side.class);
-        for (Side side : Side.values()) {
-            depths.put(side, trimming.depth(side));
-        }
-        boolean editable = session.space().isPresent() && session.shoot().mayEdit();
-        return new Shown(depths, trimming.isTrimmed() && editable, !trimming.isStraight() && editable, editable);
-    }
-
     private void refresh() {
-        show(shown());
-    }
-
-    private void show(Shown now) {
+        boolean editable = session.space().isPresent() && session.shoot().mayEdit();
         fields.forEach((side, field) -> {
-            double depth = now.depths.getOrDefault(side, 0.0);
+            double depth = trimming.depth(side);
             if (!field.isFocused()) {
                 field.setText(depth == 0 ? Words.of("desk.trim.none") : Numbers.text(depth, 1));
             }
-            field.setDisable(!now.editable);
+            field.setDisable(!editable);
         });
-        clear.setDisable(!now.clearable);
-        straighten.setDisable(!now.leans);
+        clear.setDisable(!trimming.isTrimmed() || !editable);
+        straighten.setDisable(trimming.isStraight() || !editable);
     }
 
     public void dispose() {
