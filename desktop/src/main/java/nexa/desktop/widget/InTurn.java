@@ -8,7 +8,7 @@ import javafx.animation.AnimationTimer;
  * Does what can wait for a few pulses one thing a pulse, so that all of it follows a hand without any pulse being long. What
  * is asked for again before its turn is done once.
  */
-public final class InTurn extends AnimationTimer {
+public class InTurn extends AnimationTimer {
     private final Set<Runnable> waiting = new LinkedHashSet<>();
 
     /** @param action the same object each time it is asked for */
