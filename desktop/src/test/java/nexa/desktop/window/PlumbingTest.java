@@ -100,8 +100,8 @@ class PlumbingTest extends WindowTest {
         assertEquals(2, plumbing().shown().pitch(), 0.2);
         onFx(() -> session().going().step(1));
         assertFalse(plumbing().isPlumbed());
-        assertTrue(robot.lookup("#plumb-clear").query().isDisabled(), "there is nothing to clear");
         click(robot, "#plumb");
+        assertTrue(robot.lookup("#plumb-clear").query().isDisabled(), "there is nothing to clear");
         scrub(robot, "#pitch-ruler", -56);
         assertEquals(0.5, plumbing().shown().far(), "as far as the last one");
     }
