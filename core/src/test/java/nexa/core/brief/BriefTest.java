@@ -1,8 +1,11 @@
 package nexa.core.brief;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import org.junit.jupiter.api.Test;
@@ -63,5 +66,32 @@ class BriefTest {
         assertEquals("Square, Print", TWO.moved(square, -1).names());
         assertEquals("Square, Print", TWO.moved(square, -9).names());
         assertEquals("Print, Square", TWO.moved(square, 1).names());
+    }
+
+    @Test
+    void withAll_leavesOutWhatIsThere_andNumbersNamesThatAreTaken() {
+        Brief other = Brief.EMPTY
+                .with("Square", Shape.parse("1:1"))
+                .with("Print", Shape.parse("5:7"))
+                .with("Banner", Shape.parse("16:9"));
+        Brief all = TWO.withAll(other.formats());
+        assertEquals("Print, Square, Print 2, Banner", all.names());
+        assertEquals(Shape.parse("5:7"), all.find("Print 2").orElseThrow().shape());
+        assertEquals(4, all.formats().stream().map(Format::id).distinct().count());
+        assertEquals(all, all.withAll(TWO.formats()));
+        Format third = other.formats().get(1).noted("for the wall");
+        assertEquals("Print 3", all.withAll(List.of(third)).formats().getLast().name());
+        assertEquals(
+                "for the wall", all.withAll(List.of(third)).formats().getLast().note());
+    }
+
+    @Test
+    void isLike_whateverItsNumber_andKeepsAShapeUnlessItIsFree() {
+        Format square = TWO.find("square").orElseThrow();
+        Format again = Brief.EMPTY.with("Square", Shape.parse("1:1")).formats().getFirst();
+        assertTrue(square.isLike(again));
+        assertFalse(square.isLike(again.noted("other")));
+        assertTrue(square.keepsShape());
+        assertFalse(Brief.EMPTY.with("Any", Shape.FREE).formats().getFirst().keepsShape());
     }
 }

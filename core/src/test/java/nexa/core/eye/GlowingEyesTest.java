@@ -1,6 +1,7 @@
 package nexa.core.eye;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -40,5 +41,48 @@ class GlowingEyesTest {
         GlowingEyes one = new GlowingEyes(List.of(LARGE));
         GlowingEye elsewhere = new GlowingEye(new Point(0.3, 0), 0.01, Glow.RED);
         assertEquals(new GlowingEyes(List.of(LARGE, elsewhere)), one.and(List.of(SMALL, elsewhere)));
+    }
+
+    @Test
+    void eye_changesOneThingAtATime_andItsStrengthStaysPossible() {
+        GlowingEye eye = new GlowingEye(new Point(0.1, 0.2), 0.02, GlowingEye.Glow.RED);
+        assertEquals(1, eye.strength());
+        assertEquals(0.5, eye.withStrength(0.5).strength());
+        assertEquals(1, eye.withStrength(1.5).strength());
+        assertEquals(0, eye.withStrength(-1).strength());
+        assertEquals(
+                GlowingEye.Glow.BRIGHT, eye.withGlow(GlowingEye.Glow.BRIGHT).glow());
+        assertEquals(
+                eye,
+                eye.withGlow(GlowingEye.Glow.BRIGHT)
+                        .withStrength(0.2)
+                        .withGlow(GlowingEye.Glow.RED)
+                        .withStrength(1));
+        assertTrue(eye.holds(new Point(0.12, 0.2)));
+        assertFalse(eye.holds(new Point(0.1201, 0.2)));
+    }
+
+    @Test
+    void eye_ofASizeThatNoneHas_isRefused() {
+        for (double radius : new double[] {0.0009, 0.21, Double.NaN}) {
+            assertThrows(
+                    IllegalArgumentException.class, () -> new GlowingEye(Point.ORIGIN, radius, GlowingEye.Glow.RED));
+        }
+        assertThrows(
+                IllegalArgumentException.class, () -> new GlowingEye(Point.ORIGIN, 0.01, GlowingEye.Glow.RED, 1.1));
+        assertThrows(
+                IllegalArgumentException.class, () -> new GlowingEye(Point.ORIGIN, 0.01, GlowingEye.Glow.RED, -0.1));
+        new GlowingEye(Point.ORIGIN, GlowingEye.SMALLEST, GlowingEye.Glow.RED, 0);
+        new GlowingEye(Point.ORIGIN, GlowingEye.LARGEST, GlowingEye.Glow.RED, 1);
+    }
+
+    @Test
+    void with_anotherInAPlace_leavesTheOthers() {
+        GlowingEye left = new GlowingEye(new Point(-0.1, 0), 0.02, GlowingEye.Glow.RED);
+        GlowingEye right = new GlowingEye(new Point(0.1, 0), 0.02, GlowingEye.Glow.RED);
+        GlowingEyes both = GlowingEyes.NONE.with(left).with(right);
+        GlowingEye weaker = right.withStrength(0.5);
+        assertEquals(java.util.List.of(left, weaker), both.with(1, weaker).all());
+        assertEquals(java.util.List.of(right), both.without(0).all());
     }
 }

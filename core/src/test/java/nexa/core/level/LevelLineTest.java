@@ -3,13 +3,16 @@ package nexa.core.level;
 import static nexa.core.Cases.ROUNDING;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import nexa.core.Cases;
+import nexa.core.geometry.Affine;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
+import nexa.core.plumb.PlumbLine;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import org.junit.jupiter.api.Test;
@@ -63,5 +66,34 @@ class LevelLineTest {
     @Test
     void lineWithoutLength_isRefused() {
         assertThrows(IllegalArgumentException.class, () -> new LevelLine(new Point(1, 2), new Point(1, 2)));
+    }
+
+    @Test
+    void through_aCorrection_isTheSameLineWhereItBringsIt() {
+        PixelSize photo = new PixelSize(600, 400);
+        LevelLine line = new LevelLine(new Point(100, 100), new Point(400, 250));
+        assertSame(line, line.through(Affine.IDENTITY, photo));
+        LevelLine moved = line.through(Affine.translation(0.1, -0.05), photo);
+        assertEquals(0, new Point(160, 70).distance(moved.from()), 1e-9);
+        assertEquals(0, new Point(460, 220).distance(moved.to()), 1e-9);
+        LevelLine larger = line.through(Affine.scale(2, 2), photo); // about the photo's middle
+        assertEquals(0, new Point(-100, 0).distance(larger.from()), 1e-9);
+        assertEquals(2 * line.length(), larger.length(), 1e-9);
+    }
+
+    @Test
+    void plumbLine_ofALevelLine_isInLongEdgesFromTheMiddle() {
+        PixelSize photo = new PixelSize(400, 600);
+        PlumbLine upright = PlumbLine.of(new LevelLine(new Point(200, 300), new Point(210, 600)), photo);
+        assertEquals(Point.ORIGIN, upright.from());
+        assertEquals(0, new Point(10 / 600.0, 0.5).distance(upright.to()), 1e-12);
+        assertTrue(upright.upright());
+        assertFalse(PlumbLine.of(new LevelLine(new Point(0, 0), new Point(100, 10)), photo)
+                .upright());
+        assertEquals(
+                Math.hypot(100, 10) / 600,
+                PlumbLine.of(new LevelLine(new Point(0, 0), new Point(100, 10)), photo)
+                        .length(),
+                1e-12);
     }
 }

@@ -1,6 +1,7 @@
 package nexa.core.neutral;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -65,5 +66,29 @@ class NeutralTest {
         Neutral own = Neutral.AS_FILED.picked(White.of(4000, 0), Point.ORIGIN);
         assertEquals(own, warm.carriedTo(own));
         assertEquals(new Neutral(warm.white(), 0.5, Optional.empty()), warm.carriedTo(Neutral.AS_FILED));
+    }
+
+    @Test
+    void changes_keepWhatTheyAreNotAbout() {
+        White lamp = new White(0.45, 0.41);
+        Point at = new Point(0.1, 0.2);
+        Neutral picked = Neutral.AS_FILED.withStops(1).picked(lamp, at);
+        assertEquals(new Neutral(lamp, 1, Optional.of(at)), picked);
+        assertEquals(new Neutral(lamp, -0.5, Optional.of(at)), picked.withStops(-0.5));
+        assertEquals(Neutral.MOST_STOPS, picked.withStops(9).stops());
+        assertEquals(-Neutral.MOST_STOPS, picked.withStops(-9).stops());
+        assertEquals(new Neutral(White.D65, 1, Optional.empty()), picked.withWhite(White.D65));
+    }
+
+    @Test
+    void isNone_ifNeitherColourNorAmountChanges() {
+        assertTrue(Neutral.AS_FILED.isNone());
+        assertTrue(new Neutral(White.D65, 0, Optional.of(Point.ORIGIN)).isNone(), "wherever it was found");
+        assertFalse(Neutral.AS_FILED.withStops(0.1).isNone());
+        assertFalse(Neutral.AS_FILED.withWhite(new White(0.45, 0.41)).isNone());
+        assertThrows(IllegalArgumentException.class, () -> new Neutral(White.D65, 4.1, Optional.empty()));
+        assertThrows(IllegalArgumentException.class, () -> new Neutral(White.D65, Double.NaN, Optional.empty()));
+        assertThrows(IllegalArgumentException.class, () -> Neutral.parse("0.3 0.3"));
+        assertThrows(IllegalArgumentException.class, () -> Neutral.parse("0.3 0.3 0 1"));
     }
 }

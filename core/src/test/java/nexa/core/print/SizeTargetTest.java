@@ -64,4 +64,44 @@ class SizeTargetTest {
                 .getMessage()
                 .isBlank());
     }
+
+    @Test
+    void enlargement_isThePixelsAskedForToTheFramesOwn() {
+        assertEquals(1, SizeTarget.NONE.enlargement(UPRIGHT, PHOTO));
+        assertEquals(0.5, SizeTarget.parse("long edge 1500").enlargement(UPRIGHT, PHOTO), 1e-12);
+        assertEquals(2, SizeTarget.parse("long edge 6000").enlargement(UPRIGHT, PHOTO), 1e-12);
+    }
+
+    @Test
+    void output_enlargesAsFarAsItMay() {
+        SizeTarget target = SizeTarget.parse("long edge 6000");
+        assertEquals(3000, target.output(UPRIGHT, PHOTO, 1).height());
+        assertEquals(4500, target.output(UPRIGHT, PHOTO, 1.5).height());
+        assertEquals(6000, target.output(UPRIGHT, PHOTO, 2).height());
+        assertEquals(6000, target.output(UPRIGHT, PHOTO, 4).height());
+        assertEquals(3000, SizeTarget.NONE.output(UPRIGHT, PHOTO, 4).height());
+    }
+
+    @Test
+    void sides_thatNothingHas_areRefused() {
+        for (int bad : new int[] {0, -1, SizeTarget.MOST_PIXELS + 1}) {
+            assertThrows(IllegalArgumentException.class, () -> new SizeTarget.Pixels(bad, 10));
+            assertThrows(IllegalArgumentException.class, () -> new SizeTarget.Pixels(10, bad));
+            assertThrows(IllegalArgumentException.class, () -> new SizeTarget.LongEdge(bad));
+            assertThrows(IllegalArgumentException.class, () -> new SizeTarget.ShortEdge(bad));
+        }
+        assertThrows(IllegalArgumentException.class, () -> new SizeTarget.Print(10_001, 100, 300));
+        assertThrows(IllegalArgumentException.class, () -> new SizeTarget.Print(100, 0, 300));
+        assertThrows(IllegalArgumentException.class, () -> new SizeTarget.Print(100, 100, 2401));
+        assertThrows(IllegalArgumentException.class, () -> new SizeTarget.Print(100, Double.NaN, 300));
+        new SizeTarget.Pixels(SizeTarget.MOST_PIXELS, 1);
+        new SizeTarget.Print(SizeTarget.MOST_MILLIMETRES, 0.0001, SizeTarget.MOST_PPI);
+    }
+
+    @Test
+    void prints_areWholeThousandthsOfAMillimetre() {
+        SizeTarget.Print print = new SizeTarget.Print(100.00049, 0.0001, 300);
+        assertEquals(100, print.width());
+        assertEquals(0.001, print.height());
+    }
 }
