@@ -1,7 +1,9 @@
 package nexa.core.fill;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Optional;
 import nexa.core.Cases;
@@ -81,5 +83,15 @@ class FillTest {
         Outline photo = new PhotoSpace(new PixelSize(300, 200), Pose.AS_SHOT).outline();
         assertEquals(0, Blank.share(photo, new Frame(0, 0, 1, 2.0 / 3)));
         assertEquals(1, Blank.share(photo, new Frame(2, 2, 0.5, 0.5)), 1e-12);
+    }
+
+    @Test
+    void isOfPhoto_ifItIsMadeOfItsPixels() {
+        for (String made : new String[] {"mirror", "stretch", "blur", "surroundings"}) {
+            assertTrue(Fill.parse(made).isOfPhoto(), made);
+        }
+        for (String plain : new String[] {"white", "#a0b0c0", "transparent"}) {
+            assertFalse(Fill.parse(plain).isOfPhoto(), plain);
+        }
     }
 }

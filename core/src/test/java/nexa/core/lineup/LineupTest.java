@@ -9,8 +9,15 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import nexa.core.Cases;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Crop;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.mark.Marks;
+import nexa.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 
 class LineupTest {
@@ -81,5 +88,29 @@ class LineupTest {
         set.add(pot(0.12, 0, 1, 0));
         assertTrue(new Lineup(set).outliers().stream().allMatch(Set::isEmpty), "0.12 is not far among ±0.1");
         assertThrows(IllegalArgumentException.class, () -> new Lineup(List.of()));
+    }
+
+    @Test
+    void placing_ofAFraming_isThatOfItsMarksInItsFrame() {
+        Brief brief = Brief.EMPTY.with("Square", Shape.parse("1:1"));
+        Format format = brief.formats().getFirst();
+        PixelSize photo = new PixelSize(3000, 2000);
+        assertTrue(Placing.of(photo, Framing.UNTOUCHED, format, brief).isEmpty());
+        Framing marked = Framing.UNTOUCHED
+                .withMarks(new Marks(List.of(new Point(-0.1, 0), new Point(0.1, 0))))
+                .withCrop(format, new Crop(Frame.around(Point.ORIGIN, 0.5, 0.5)));
+        Placing placing = Placing.of(photo, marked, format, brief).orElseThrow();
+        assertEquals(0, new Point(0.5, 0.5).distance(placing.place()), 1e-9);
+        assertEquals(0.4, placing.size().orElseThrow(), 1e-9);
+        assertEquals(0, placing.direction().orElseThrow(), 1e-9);
+    }
+
+    @Test
+    void lean_goesTheShorterWayRound() {
+        Point middle = Point.ORIGIN;
+        Placing down = Placing.of(FRAME, List.of(middle, new Point(-0.1, 0.001)));
+        Placing up = Placing.of(FRAME, List.of(middle, new Point(-0.1, -0.001)));
+        assertEquals(2 * Math.toDegrees(Math.atan(0.01)), up.from(down).lean().orElseThrow(), 1e-9);
+        assertEquals(-2 * Math.toDegrees(Math.atan(0.01)), down.from(up).lean().orElseThrow(), 1e-9);
     }
 }

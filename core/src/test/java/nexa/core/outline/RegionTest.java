@@ -3,6 +3,7 @@ package nexa.core.outline;
 import static nexa.core.Cases.ROUNDING;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -211,5 +212,18 @@ class RegionTest {
         assertThrows(
                 IllegalArgumentException.class,
                 () -> new Region(List.of(Point.ORIGIN, new Point(1, 0), new Point(0, Double.NaN))));
+    }
+
+    @Test
+    void equals_ofTheSameCornersInTheSameOrder() {
+        Region again =
+                new Region(List.of(new Point(-0.5, -0.4), new Point(0.5, 0), new Point(-0.5, 0.4), new Point(-0.1, 0)));
+        assertEquals(ARROW, again);
+        assertEquals(ARROW.hashCode(), again.hashCode());
+        assertNotEquals(
+                ARROW,
+                new Region(
+                        List.of(new Point(-0.5, -0.4), new Point(0.5, 0), new Point(-0.5, 0.4), new Point(-0.2, 0))));
+        assertNotEquals(ARROW, new Region(List.of(new Point(-0.5, -0.4), new Point(0.5, 0), new Point(-0.5, 0.4))));
     }
 }

@@ -1,9 +1,11 @@
 package nexa.core.trim;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import nexa.core.Cases;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
@@ -11,6 +13,7 @@ import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Gaps;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
@@ -167,5 +170,39 @@ class TrimTest {
                 top + cases.between(0.3, 0.6),
                 new Tilt(cases.between(-8, 8)),
                 cases.below(2) == 0 ? 0 : cases.between(0, 0.1));
+    }
+
+    @Test
+    void leaning_changesTheLeanAlone() {
+        assertEquals(new Trim(-0.4, -0.3, 0.45, 0.25, new Tilt(-2), 0), TRIM.leaning(new Tilt(-2)));
+        assertEquals(TRIM, TRIM.leaning(new Tilt(-2)).leaning(TRIM.lean()));
+    }
+
+    @Test
+    void sides_areOppositeInPairs() {
+        assertEquals(Side.RIGHT, Side.LEFT.opposite());
+        assertEquals(Side.BOTTOM, Side.TOP.opposite());
+        for (Side side : Side.values()) {
+            assertEquals(side, side.opposite().opposite());
+            assertEquals(side.isUpright(), side.opposite().isUpright());
+            assertEquals(side.isFar(), !side.opposite().isFar());
+        }
+        assertTrue(Side.LEFT.isUpright() && Side.BOTTOM.isFar() && Side.RIGHT.isFar());
+        assertFalse(Side.TOP.isUpright());
+    }
+
+    @Test
+    void bands_addedOneByOne_orAtOnce_areTheSame() {
+        Bands.Band one = new Bands.Band(true, new Gaps.Gap(-0.2, -0.1));
+        Bands.Band other = new Bands.Band(false, new Gaps.Gap(0.1, 0.15));
+        Bands.Band touching = new Bands.Band(true, new Gaps.Gap(-0.1, 0));
+        Bands all = Bands.NONE.plus(List.of(one, other, touching));
+        assertEquals(Bands.NONE.plus(one).plus(other).plus(touching), all);
+        assertEquals(2, all.count(), "those that touch are one");
+        assertEquals(List.of(new Bands.Band(true, new Gaps.Gap(-0.2, 0)), other), all.all());
+        assertEquals(List.of(other), all.minus(all.all().getFirst()).all());
+        assertEquals(Bands.NONE, all.minus(all.all().getFirst()).minus(other));
+        assertThrows(
+                IllegalArgumentException.class, () -> Bands.NONE.plus(new Bands.Band(true, new Gaps.Gap(-0.45, 0.46))));
     }
 }

@@ -2,6 +2,8 @@ package nexa.core.lens.data;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Map;
@@ -147,5 +149,80 @@ class LensBookTest {
         assertEquals(0.1 * terms.unit(), turned.y(), 1e-12);
         Lens lens = Lens.OFF.measured(LensUse.FOUND, "Kiln", terms.turned(Turn.CLOCKWISE));
         assertEquals(0, lens.distortion().apply(turned).distance(turned), 1e-12);
+    }
+
+    /** R = 1 is the corner of the sensor measured on; a photo's corner lies farther in, or out, by how its sensor compares. */
+    @Test
+    void terms_ofLight_areThoseAtThePhotosOwnCorner() {
+        Calibration calibration =
+                new Calibration(List.of(), List.of(), List.of(), List.of(new LightMeasure(50, 4, 3, -0.4, 0.1, -0.05)));
+        LensTerms same = FIFTY.terms(calibration, new PixelSize(6000, 4000), 1, new Taken(50, 4, 3));
+        assertEquals(1 / 0.65, same.light().orElseThrow().gain(1), 1e-3);
+        LensTerms smaller = FIFTY.terms(calibration, new PixelSize(6000, 4000), 2, new Taken(50, 4, 3));
+        double atHalf = 1 - 0.4 * 0.25 + 0.1 * 0.0625 - 0.05 * 0.015625;
+        assertEquals(1 / atHalf, smaller.light().orElseThrow().gain(1), 1e-3);
+        assertTrue(FIFTY.terms(Calibration.NONE, new PixelSize(6000, 4000), 1, new Taken(50, 4, 3))
+                .light()
+                .isEmpty());
+    }
+
+    @Test
+    void terms_ofABook_areTheLensesOwn() {
+        Calibration calibration = new Calibration(
+                List.of(new BendMeasure(50, BendModel.POLY3, List.of(0.01))),
+                List.of(new BendMeasure(50, BendModel.COLOUR_LINEAR, List.of(1.001))),
+                List.of(new BendMeasure(50, BendModel.COLOUR_LINEAR, List.of(0.999))),
+                List.of());
+        LensBook book = new LensBook(
+                List.of(), List.of(FIFTY), Map.of(), lens -> lens == FIFTY ? calibration : Calibration.NONE);
+        Taken taken = new Taken(50, 4, 3);
+        LensTerms terms = book.terms(FIFTY, new PixelSize(6000, 4000), 1, taken);
+        assertEquals(FIFTY.terms(calibration, new PixelSize(6000, 4000), 1, taken), terms);
+        assertEquals(0.01, terms.distortion().c2(), 1e-12);
+        assertEquals(1.001, terms.red().c0(), 1e-12);
+        assertEquals(0.999, terms.blue().c0(), 1e-12);
+        assertEquals(List.of(FIFTY), book.lenses());
+    }
+
+    /** The half diagonal of 36 × 24 mm, to half the short side of the photo, counted between the outer pixels' centres. */
+    @Test
+    void terms_unit_isTheMeasuredSensorsHalfHeight_onThePhoto() {
+        LensTerms same = FIFTY.terms(Calibration.NONE, new PixelSize(6001, 4001), 1, new Taken(50, 4, 3));
+        assertEquals(2000.0 / 6001, same.unit(), 1e-12);
+        LensTerms smaller = FIFTY.terms(Calibration.NONE, new PixelSize(6001, 4001), 1.6, new Taken(50, 4, 3));
+        assertEquals(1.6 * 2000.0 / 6001, smaller.unit(), 1e-12);
+    }
+
+    @Test
+    void measures_thatAreNone_areRefused() {
+        assertThrows(IllegalArgumentException.class, () -> new BendMeasure(0, BendModel.POLY3, List.of(0.1)));
+        assertThrows(IllegalArgumentException.class, () -> new BendMeasure(50, BendModel.POLY3, List.of()));
+        assertThrows(IllegalArgumentException.class, () -> new BendMeasure(50, BendModel.POLY3, List.of(Double.NaN)));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new Calibration(List.of(), List.of(), List.of(), List.of(), new Point(1, 0)));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new Calibration(List.of(), List.of(), List.of(), List.of(), new Point(0, -1)));
+        assertThrows(
+                IllegalArgumentException.class, () -> new LensProfile("Kiln", List.of(), List.of(), 1, 1.5, List.of()));
+        assertThrows(IllegalArgumentException.class, () -> lens("Kiln", "K", "EF", 0));
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> new LensProfile("Kiln", List.of("K"), List.of(), 1, 0.9, List.of()));
+        assertTrue(Calibration.NONE.isNone());
+    }
+
+    @Test
+    void find_builtInLensWithConverters_isThePlainOne() {
+        LensProfile converter = lens("Kiln", "K10 & compatibles with the wide converter WC-1", "kilnK10", 2.7);
+        LensBook book = new LensBook(
+                List.of(new CameraProfile("Kiln", List.of("K10"), "kilnK10", 2.7)),
+                List.of(converter, POCKET),
+                Map.of(),
+                lens -> Calibration.NONE);
+        LensMatch.One one = assertInstanceOf(LensMatch.One.class, book.find(camera("K10", "")));
+        assertEquals(POCKET, one.lens());
+        assertEquals(2.7, one.crop());
     }
 }
