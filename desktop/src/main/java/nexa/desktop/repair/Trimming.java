@@ -122,15 +122,23 @@ public final class Trimming {
 
     private void showBands(Bands found) {
         verdict.set(Optional.of(new Verdict.ClosedUp(found.count())));
-        edit(session.framing().pose().bands().plus(found.all()));
+        close(found.all());
     }
 
     /** Closes a band up; not if hardly anything of the photo would be left, which is said. */
     public void closeUp(Bands.Band band) {
         forget();
+        close(List.of(band));
+    }
+
+    private void close(List<Bands.Band> more) {
+        Bands before = session.framing().pose().bands();
         try {
-            edit(session.framing().pose().bands().plus(band));
-        } catch (IllegalArgumentException nothingLeft) { // said as a band that is none
+            Bands after = before.plus(more);
+            if (!after.equals(before)) {
+                edit(after);
+            }
+        } catch (IllegalArgumentException nothingLeft) { // said as bands that are none
             verdict.set(Optional.of(new Verdict.ClosedUp(0)));
         }
     }

@@ -14,15 +14,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
+import nexa.core.geometry.Gaps;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.bench.BenchView;
+import nexa.desktop.repair.Trimming;
 import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -100,6 +104,31 @@ class TrimStoryTest extends WindowTest {
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
         until(() -> session().framing().pose().bands().isNone());
         click(robot, "#trim-done");
+    }
+
+    /** What is not there, or would leave hardly anything, is said and is no step. */
+    @Test
+    void closingUp_whereThereIsNothing_orNothingWouldBeLeft_isSaid(FxRobot robot) throws Exception {
+        onBench(robot, "as photo", "kiln_0201.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.SHORTCUT, KeyCode.T);
+        int edits = session().editsProperty().get();
+        click(robot, "#trim-close");
+        until(() -> trimming().verdictProperty().get().equals(Optional.of(new Trimming.Verdict.ClosedUp(0))));
+        assertEquals(edits, session().editsProperty().get());
+
+        Bands.Band wide = new Bands.Band(true, new Gaps.Gap(-0.49, 0.3));
+        Bands.Band more = new Bands.Band(true, new Gaps.Gap(0.31, 0.49));
+        onFx(() -> trimming().closeUp(wide));
+        onFx(() -> trimming().closeUp(more));
+        assertEquals(
+                Optional.of(new Trimming.Verdict.ClosedUp(0)),
+                trimming().verdictProperty().get());
+        assertEquals(1, session().framing().pose().bands().count());
+        assertEquals(edits + 1, session().editsProperty().get());
+    }
+
+    private Trimming trimming() {
+        return window.models().orElseThrow().trimming();
     }
 
     private static Point asShot(double x, double y) {
