@@ -160,7 +160,7 @@ public final class Findables {
 
     private List<Findable> photos() {
         return session.shoot().photos().stream()
-                .map(photo -> new Findable(Kind.PHOTO, Words.name(photo.file()), "", () -> session.choose(photo)))
+                .map(photo -> new Findable(Kind.PHOTO, Words.name(photo.file()), "", () -> session.goTo(photo)))
                 .toList();
     }
 }

@@ -298,9 +298,17 @@ public final class Session {
         recollection.photo(chosen);
     }
 
+    /** Goes to a photo from anywhere; others that were chosen stay so only if it is one of them, as keys are for what is seen. */
+    public void goTo(Photo chosen) {
+        if (!selection.photos().contains(chosen)) {
+            selection.property().set(Set.of());
+        }
+        choose(chosen);
+    }
+
     /** Goes to a photo, on the Bench. */
     public void look(Photo chosen) {
-        choose(chosen);
+        goTo(chosen);
         view.set(MainView.BENCH);
     }
 

@@ -4,6 +4,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
+import java.util.Set;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import nexa.core.geometry.Turn;
@@ -77,6 +79,25 @@ class FinderStoryTest extends WindowTest {
         click(robot, "#menu-QUARTER");
         assertTrue(session().shoot().photos().stream()
                 .allMatch(photo -> session().framing(photo).pose().turn().quarterTurns() % 2 == 1));
+    }
+
+    /** Keys are for what is seen as current, not for what was chosen before. */
+    @Test
+    void photoThatIsNotChosen_isTheOnlyOneThatIsSetAside(FxRobot robot) throws Exception {
+        until(() -> session().shoot().photos().size() == 3);
+        onFx(() -> session()
+                .selection()
+                .property()
+                .set(Set.copyOf(session().shoot().photos().subList(0, 2))));
+        choose(robot, "0206");
+        assertEquals(2, session().selection().photos().size(), "one of those that are chosen");
+        choose(robot, "0230");
+        press(robot, KeyCode.S);
+        assertEquals(
+                List.of(false, false, true),
+                session().shoot().photos().stream()
+                        .map(photo -> session().framing(photo).setAside())
+                        .toList());
     }
 
     @Test
