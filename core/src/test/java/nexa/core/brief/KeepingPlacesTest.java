@@ -6,9 +6,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
+import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
 import nexa.core.outline.Outline;
 import nexa.core.sight.Sight;
 import nexa.core.space.PhotoSpace;
@@ -122,5 +124,55 @@ class KeepingPlacesTest {
         Frame frame = kept(new Sight(List.of(left, right), Optional.empty(), 0), TALL);
         assertTrue(frame.contains(left) && frame.contains(right), frame::toString);
         assertEquals(0, frame.centreX(), 0.0026);
+    }
+
+    /** Of heads that have no room together the frame takes the one of which it has most, and lies beside it. */
+    @Test
+    void ofUnlikeHeadsThatHaveNoRoom_theLargerIsWhole() {
+        Frame small = box(-0.4, -0.05, -0.3, 0.05);
+        Frame large = box(0.1, -0.1, 0.3, 0.1);
+        Frame frame = kept(new Sight(List.of(large, small), Optional.empty(), 0), TALL);
+        assertTrue(frame.contains(large), frame::toString);
+        assertEquals(0.3 - 0.375 / 2, frame.centreX(), EXACT, "as near to the middle as it has it whole");
+        Frame mirrored = kept(
+                new Sight(List.of(box(-0.3, -0.1, -0.1, 0.1), box(0.3, -0.05, 0.4, 0.05)), Optional.empty(), 0), TALL);
+        assertEquals(-frame.centreX(), mirrored.centreX(), EXACT);
+    }
+
+    /** Two of three that stand together are worth more than the third. */
+    @Test
+    void ofThreeHeads_theTwoThatHaveRoomAreWhole() {
+        Frame one = box(-0.45, -0.05, -0.35, 0.05);
+        Frame two = box(0.05, -0.05, 0.15, 0.05);
+        Frame three = box(0.25, -0.05, 0.35, 0.05);
+        Frame frame = kept(new Sight(List.of(one, two, three), Optional.empty(), 0), TALL);
+        assertTrue(frame.contains(two) && frame.contains(three) && !frame.contains(one), frame::toString);
+    }
+
+    /** What is longer than the side fills it, as near to the middle of what is looked at as it goes. */
+    @Test
+    void aLongSubjectAtTheSide_leavesNoAirBesideIt() {
+        assertEquals(-0.05 + 0.375 / 2, kept(subject(-0.05, 0.45), TALL).centreX(), 0.09);
+        Frame frame = kept(subject(-0.05, 0.45), TALL);
+        assertTrue(frame.left() >= -0.05 - EXACT && frame.right() <= 0.45 + EXACT, frame::toString);
+        Frame left = kept(subject(-0.45, 0.05), TALL);
+        assertEquals(-frame.centreX(), left.centreX(), EXACT);
+    }
+
+    /** A tilted photo has less room at its side: a face there is whole in a smaller frame. */
+    @Test
+    void whereALargeFrameWouldCutAHead_aSmallerOneDoesNot() {
+        PhotoSpace tilted = new PhotoSpace(new PixelSize(6000, 4000), Pose.AS_SHOT.withTilt(new Tilt(6)));
+        Frame face = tilted.fromAsShot(box(0.4, -0.27, 0.46, -0.21));
+        Sight sight = new Sight(List.of(face), Optional.empty(), 0);
+        Frame largest = Fit.within(tilted.outline(), Frame.around(Point.ORIGIN, SHORT, SHORT));
+        Frame frame = Keeping.frame(tilted.outline(), sight, Optional.empty(), largest);
+        assertTrue(frame.contains(face), frame::toString);
+        assertTrue(tilted.outline().contains(frame, EXACT));
+        assertTrue(
+                frame.width() < largest.width() - EXACT && frame.width() >= 0.7 * largest.width() - EXACT,
+                () -> frame + " " + largest);
+        double steps = Math.log(frame.width() / largest.width()) / Math.log(0.95);
+        assertEquals(Math.rint(steps), steps, 1e-6, "by whole steps");
     }
 }

@@ -107,4 +107,36 @@ class SnapTest {
             });
         });
     }
+
+    /** The first corner stays, whichever way one draws. */
+    @Test
+    void draw_anyWay_beginsAtTheFirstCorner() {
+        Point from = new Point(0.05, 0.02);
+        FrameDraw draw = new FrameDraw(LEVEL, from, OptionalDouble.empty());
+        Frame rightDown = draw.to(new Point(0.25, 0.12)).orElseThrow();
+        assertEquals(0, from.distance(rightDown.at(0, 0)), 1e-9);
+        assertEquals(0, new Point(0.25, 0.12).distance(rightDown.at(1, 1)), 1e-9);
+        Frame leftUp = draw.to(new Point(-0.15, -0.08)).orElseThrow();
+        assertEquals(0, from.distance(leftUp.at(1, 1)), 1e-9);
+        assertEquals(0, new Point(-0.15, -0.08).distance(leftUp.at(0, 0)), 1e-9);
+        Frame rightUp = draw.to(new Point(0.25, -0.08)).orElseThrow();
+        assertEquals(0, from.distance(rightUp.at(0, 1)), 1e-9);
+        Frame leftDown = draw.to(new Point(-0.15, 0.12)).orElseThrow();
+        assertEquals(0, from.distance(leftDown.at(1, 0)), 1e-9);
+    }
+
+    @Test
+    void draw_withAFlatOrTallShape_liesAsTheDragGoes() {
+        for (double shape : new double[] {2, 0.5}) {
+            FrameDraw draw = new FrameDraw(LEVEL, new Point(-0.1, -0.1), OptionalDouble.of(shape));
+            assertEquals(2, draw.to(new Point(0.2, 0)).orElseThrow().aspect(), 1e-9);
+            assertEquals(0.5, draw.to(new Point(0, 0.2)).orElseThrow().aspect(), 1e-9);
+            assertEquals(2, draw.to(new Point(-0.3, -0.15)).orElseThrow().aspect(), 1e-9);
+        }
+        assertTrue(
+                new FrameDraw(LEVEL, new Point(2, 0), OptionalDouble.empty())
+                        .to(Point.ORIGIN)
+                        .isEmpty(),
+                "outside");
+    }
 }

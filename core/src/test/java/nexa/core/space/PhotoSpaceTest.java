@@ -20,6 +20,7 @@ import nexa.core.lens.Bend;
 import nexa.core.lens.Lens;
 import nexa.core.lens.LensTerms;
 import nexa.core.lens.LensUse;
+import nexa.core.plumb.Plumb;
 import org.junit.jupiter.api.Test;
 
 class PhotoSpaceTest {
@@ -203,5 +204,33 @@ class PhotoSpaceTest {
         // the photo reaches from -0.5 to 0.5 and from -1/3 to 1/3, the frame from -0.15 to 0.35 and -0.125 to 0.125
         assertNear(new Point(-0.35 / 0.5 * 200, (-1 / 3.0 + 0.125) / 0.25 * 100), corners.get(0), 1e-9);
         assertNear(new Point(0.65 / 0.5 * 200, (1 / 3.0 + 0.125) / 0.25 * 100), corners.get(2), 1e-9);
+    }
+
+    @Test
+    void extent_ofAPlainPhoto_isItsOwnBox_howeverItIsTilted() {
+        Frame extent = new PhotoSpace(new PixelSize(600, 400), Pose.AS_SHOT.withTilt(new Tilt(7))).extent();
+        assertEquals(new Frame(0, 0, 1, 2 / 3.0), extent);
+    }
+
+    /** The box of the corners, where the plumb brings them; of what it pulls very far only a part. */
+    @Test
+    void extent_ofAPlumbedPhoto_holdsItsCorners() {
+        Cases.some(60).forEach(c -> {
+            Pose pose = Pose.AS_SHOT.withPlumb(Plumb.of(c.between(-9, 9), c.between(-9, 9), 1));
+            PhotoSpace space = new PhotoSpace(new PixelSize(600, 400), pose.withTilt(c.tilt()));
+            List<Point> corners = List.of(
+                            new Point(-0.5, -1 / 3.0),
+                            new Point(0.5, -1 / 3.0),
+                            new Point(0.5, 1 / 3.0),
+                            new Point(-0.5, 1 / 3.0))
+                    .stream()
+                    .map(pose.correction().mapping()::apply)
+                    .toList();
+            Frame extent = space.extent();
+            assertEquals(corners.stream().mapToDouble(Point::x).min().orElseThrow(), extent.left(), 1e-9);
+            assertEquals(corners.stream().mapToDouble(Point::x).max().orElseThrow(), extent.right(), 1e-9);
+            assertEquals(corners.stream().mapToDouble(Point::y).min().orElseThrow(), extent.top(), 1e-9);
+            assertEquals(corners.stream().mapToDouble(Point::y).max().orElseThrow(), extent.bottom(), 1e-9);
+        });
     }
 }

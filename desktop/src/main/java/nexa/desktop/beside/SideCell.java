@@ -9,20 +9,17 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.beside.SideBySide.Cell;
 import nexa.desktop.paint.LevelView;
-import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.FramePicture;
-import nexa.desktop.picture.StrokeMemo;
+import nexa.desktop.picture.OverlaidResult;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.Looks;
 import nexa.desktop.widget.Nodes;
 import nexa.words.Words;
 
@@ -40,13 +37,14 @@ public final class SideCell extends Pane {
     private final Region ring = new Region();
     private final DrawnPane drawing = new Drawing();
     private final Label words = new Label();
-    private final StrokeMemo strokes = new StrokeMemo();
+    private final OverlaidResult result;
 
     SideCell(Session session, SideBySide model, Cell cell, PhotoLoader loader, Executor fx) {
         this.session = session;
         this.model = model;
         this.cell = cell;
         this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        this.result = new OverlaidResult(session, picture);
         getStyleClass().add("side-cell");
         words.getStyleClass().add("result-name");
         setAccessibleRole(AccessibleRole.LIST_ITEM);
@@ -149,21 +147,14 @@ public final class SideCell extends Pane {
     private final class Drawing extends DrawnPane {
         @Override
         public void draw(GraphicsContext canvas, double width, double height) {
-            canvas.setFill(Color.gray(0.82));
-            canvas.fillRect(0, 0, width, height);
             Frame frame = frame();
-            LevelView view = LevelView.filling(model.zoomProperty().get().of(frame), width, height);
-            PhotoPainter painter = new PhotoPainter(canvas, view);
-            picture.draw(painter, space(), frame, session.framing(cell.photo()).fill(cell.format()));
-            picture.pixels()
-                    .filter(pixels -> session.settings().overlayShowProperty().get() == OverlayShow.ALWAYS)
-                    .ifPresent(pixels -> painter.overlay(
-                            frame,
-                            strokes.strokes(
-                                    session.overlayProperty().get(),
-                                    frame.aspect(),
-                                    session.settings().overlayOptionsProperty().get()),
-                            Looks.fineInk(session.settings(), pixels.brightness())));
+            result.draw(
+                    canvas,
+                    LevelView.filling(model.zoomProperty().get().of(frame), width, height),
+                    cell.photo(),
+                    cell.format(),
+                    frame,
+                    session.settings().overlayShowProperty().get() == OverlayShow.ALWAYS);
         }
     }
 }

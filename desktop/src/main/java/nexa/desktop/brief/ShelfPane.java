@@ -4,7 +4,6 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -18,13 +17,14 @@ import nexa.core.brief.Format;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.KeptRow;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Rows;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.words.Words;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** Formats and whole briefs kept for other shoots, and briefs as files. */
 public final class ShelfPane implements PaneLayer.Content {
@@ -112,23 +112,13 @@ public final class ShelfPane implements PaneLayer.Content {
     }
 
     private Node row(String title, String words, Runnable use, Runnable drop) {
-        Label name = new Label(title);
-        name.getStyleClass().add("format-name");
-        Label note = new Label(words);
-        note.getStyleClass().add("note");
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
         Button add = Buttons.text("shelf.use", use);
-        add.setId("use-" + title.replaceAll("[^A-Za-z0-9]+", "-"));
+        add.setId("use-" + KeptRow.id(title));
         add.setDisable(!session.shoot().mayEdit());
-        Button remove = Buttons.icon(MaterialDesignC.CLOSE, "shelf.drop", () -> {
+        return KeptRow.of(title, words, Rows.of(), add, () -> {
             drop.run();
             fill();
         });
-        remove.getStyleClass().add("small");
-        HBox row = new HBox(8, name, note, space, add, remove);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
     }
 
     private void use(BriefFile brief) {

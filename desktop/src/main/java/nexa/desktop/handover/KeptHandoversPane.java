@@ -1,7 +1,6 @@
 package nexa.desktop.handover;
 
 import java.util.stream.Collectors;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,10 +14,10 @@ import nexa.desktop.delivering.HandoverChoice;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.KeptRow;
 import nexa.shoot.exchange.KeptHandover;
 import nexa.shoot.exchange.Shelf;
 import nexa.words.Words;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** Whole handovers kept under names: folder, names and formats, for any shoot. */
 public final class KeptHandoversPane implements PaneLayer.Content {
@@ -62,25 +61,13 @@ public final class KeptHandoversPane implements PaneLayer.Content {
     }
 
     private Node row(KeptHandover kept) {
-        Label title = new Label(kept.name());
-        title.getStyleClass().add("format-name");
-        Label note = new Label(kept.brief().formats().stream().map(Format::name).collect(Collectors.joining(", "))
-                + " → " + kept.folder());
-        note.getStyleClass().add("note");
-        VBox words = new VBox(1, title, note);
-        words.setMinWidth(0);
-        HBox.setHgrow(words, Priority.ALWAYS);
         Button use = Buttons.text("handover.kept.use", () -> use(kept));
-        use.setId("kept-use-" + kept.name().replaceAll("[^A-Za-z0-9]+", "-"));
-        use.setMinWidth(Region.USE_PREF_SIZE);
-        Button drop = Buttons.icon(MaterialDesignC.CLOSE, "shelf.drop", () -> {
+        use.setId("kept-use-" + KeptRow.id(kept.name()));
+        String formats = kept.brief().formats().stream().map(Format::name).collect(Collectors.joining(", "));
+        return KeptRow.of(kept.name(), formats + " → " + kept.folder(), new VBox(1), use, () -> {
             shelf.drop(kept);
             fill();
         });
-        drop.getStyleClass().add("small");
-        HBox row = new HBox(8, words, use, drop);
-        row.setAlignment(Pos.CENTER_LEFT);
-        return row;
     }
 
     /** Formats that the brief lacks are added to it, in a step of their own that can be taken back. */

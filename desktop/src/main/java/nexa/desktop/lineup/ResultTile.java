@@ -8,18 +8,14 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
-import javafx.scene.paint.Color;
 import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
 import nexa.core.lineup.Deviation;
 import nexa.core.lineup.Trait;
-import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
-import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
-import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.picture.FramePicture;
-import nexa.desktop.picture.StrokeMemo;
+import nexa.desktop.picture.OverlaidResult;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
@@ -42,13 +38,14 @@ public final class ResultTile extends Pane {
     private final Label name = new Label();
     private final Label place = new Label();
     private final Label size = new Label();
-    private final StrokeMemo strokes = new StrokeMemo();
+    private final OverlaidResult result;
     private final Subscription subscriptions;
 
     ResultTile(Session session, Photo photo, PhotoLoader loader, Executor fx) {
         this.session = session;
         this.photo = photo;
         this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
+        this.result = new OverlaidResult(session, picture);
         getStyleClass().add("result-tile");
         name.getStyleClass().add("result-name");
         place.getStyleClass().add("result-figure");
@@ -164,29 +161,13 @@ public final class ResultTile extends Pane {
     private final class Drawing extends DrawnPane {
         @Override
         public void draw(GraphicsContext canvas, double width, double height) {
-            canvas.setFill(Color.gray(0.82));
-            canvas.fillRect(0, 0, width, height);
-            Optional<ScreenPhoto> pixels = picture.pixels();
-            if (pixels.isPresent() && frame().isPresent()) {
-                draw(canvas, frame().get(), pixels.get(), width, height);
-            }
-        }
-
-        private void draw(GraphicsContext canvas, Frame frame, ScreenPhoto pixels, double width, double height) {
-            PhotoSpace space = photo.space(session.framing(photo).pose());
-            PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
-            picture.draw(
-                    painter,
-                    space,
+            frame().ifPresent(frame -> result.draw(
+                    canvas,
+                    LevelView.filling(frame, width, height),
+                    photo,
+                    session.format().orElseThrow(),
                     frame,
-                    session.framing(photo).fill(session.format().orElseThrow()));
-            painter.overlay(
-                    frame,
-                    strokes.strokes(
-                            session.overlayProperty().get(),
-                            frame.aspect(),
-                            session.settings().overlayOptionsProperty().get()),
-                    Looks.fineInk(session.settings(), pixels.brightness()));
+                    true));
         }
     }
 }
