@@ -17,6 +17,13 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
+import nexa.core.lens.ByHand;
+import nexa.core.lens.Lens;
+import nexa.core.neutral.Neutral;
+import nexa.core.neutral.White;
+import nexa.core.overlay.Overlay;
+import nexa.core.overlay.OverlayChoice;
+import nexa.core.plumb.Plumb;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
@@ -184,5 +191,41 @@ class CarryTest {
         assertEquals(own.ownShape(), carried.ownShape());
         assertTrue(carried.outside());
         assertTrue(!carried.checked(), "what was carried is not looked at yet");
+    }
+
+    /** Corrections go along each by itself, and nothing else changes. */
+    @Test
+    void correctionsAndOverlay_areCarriedByThemselves() {
+        Format format = format("free");
+        Lens lens = Lens.byHand(new ByHand(-0.05, 0, 0.5));
+        Plumb plumb = Plumb.of(4, 1, 1);
+        Neutral warm = new Neutral(new White(0.36, 0.36), 0.5, Optional.empty());
+        OverlayChoice overlay = OverlayChoice.of(Overlay.GRID);
+        Pose held = Pose.AS_SHOT.withLens(lens).withPlumb(plumb).withNeutral(warm);
+        Framing source =
+                placed(WIDE, held, format, new Frame(0.1, 0.05, 0.3, 0.2)).withOverlay(overlay);
+        Framing target = placed(WIDE, Pose.AS_SHOT, format, new Frame(-0.1, -0.05, 0.4, 0.4));
+        assertEquals(
+                Pose.AS_SHOT.withLens(lens),
+                only(Part.LENS, source, target, format).pose());
+        assertEquals(
+                Pose.AS_SHOT.withPlumb(plumb),
+                only(Part.PLUMB, source, target, format).pose());
+        assertEquals(
+                Pose.AS_SHOT.withNeutral(warm),
+                only(Part.NEUTRAL, source, target, format).pose());
+        assertEquals(
+                Optional.of(overlay), only(Part.OVERLAY, source, target, format).overlay());
+        for (Part other : List.of(Part.LENS, Part.PLUMB, Part.NEUTRAL)) {
+            assertEquals(Optional.empty(), only(other, source, target, format).overlay());
+        }
+        assertEquals(Pose.AS_SHOT, only(Part.OVERLAY, source, target, format).pose());
+    }
+
+    /** What the correction comes to on the other photo is here what it is on the first. */
+    private static Framing only(Part part, Framing source, Framing target, Format format) {
+        return carry(WIDE, source, format, Set.of(part), Opposite.TURN)
+                .to(WIDE, target, source.pose().correction())
+                .framing();
     }
 }

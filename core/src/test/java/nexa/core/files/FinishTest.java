@@ -6,6 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import nexa.core.files.Description.Keep;
 import nexa.core.files.Finish.Sharpening;
 import nexa.core.pixel.Sharpened;
@@ -67,5 +70,20 @@ class FinishTest {
         assertEquals(
                 2000,
                 Description.DEFAULT.saying("", "", "x".repeat(2000)).caption().length());
+    }
+
+    @Test
+    void fileTypes_sayWhatTheyHold() {
+        assertEquals(List.of("jpg", "png", "tif", "webp"), all(FileType::extension));
+        assertEquals(List.of("JPEG", "PNG", "TIFF", "WebP"), all(FileType::label));
+        assertEquals(List.of(8, 16, 16, 8), all(FileType::mostBits));
+        assertEquals(List.of(false, true, true, true), all(FileType::keepsAlpha));
+        assertEquals(List.of(true, false, false, true), all(FileType::hasQuality));
+        assertEquals(Optional.of(FileType.WEBP), FileType.named("webp"));
+        assertEquals(Optional.empty(), FileType.named("gif"));
+    }
+
+    private static <T> List<T> all(Function<FileType, T> of) {
+        return Stream.of(FileType.values()).map(of).toList();
     }
 }

@@ -226,4 +226,15 @@ class RegionTest {
                         List.of(new Point(-0.5, -0.4), new Point(0.5, 0), new Point(-0.5, 0.4), new Point(-0.2, 0))));
         assertNotEquals(ARROW, new Region(List.of(new Point(-0.5, -0.4), new Point(0.5, 0), new Point(-0.5, 0.4))));
     }
+
+    @Test
+    void straightRectangle_saysItsSides_aTiltedOneHasNone() {
+        Outline straight = new PhotoSpace(new PixelSize(600, 400), nexa.core.space.Pose.AS_SHOT).outline();
+        assertEquals(List.of(-0.5, 0.5), straight.uprightSides());
+        assertEquals(List.of(-1 / 3.0, 1 / 3.0), straight.levelSides());
+        Outline tilted =
+                new PhotoSpace(new PixelSize(600, 400), nexa.core.space.Pose.AS_SHOT.withTilt(new Tilt(3))).outline();
+        assertEquals(List.of(), tilted.uprightSides());
+        assertEquals(List.of(), tilted.levelSides());
+    }
 }

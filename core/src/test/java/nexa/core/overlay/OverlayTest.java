@@ -233,4 +233,32 @@ class OverlayTest {
         assertTrue(margins.contains(segment(0, 0.5, 1, 0.5)));
         assertTrue(Overlay.MARGINS.strokes(1.5, PLAIN.withMargins(0, 0), 0).isEmpty());
     }
+
+    @Test
+    void nested_shapesLieAsTheFrameDoes() {
+        Shape.Ratio wide = new Shape.Ratio(3, 2);
+        Shape.Ratio tall = new Shape.Ratio(2, 3);
+        for (Shape.Ratio shape : List.of(wide, tall)) {
+            assertEquals(1.5, Nested.laid(1.3, shape).aspect(), 1e-12);
+            assertEquals(1.5, Nested.laid(1, shape).aspect(), 1e-12);
+            assertEquals(1 / 1.5, Nested.laid(0.9, shape).aspect(), 1e-12);
+        }
+        assertEquals(1, Nested.laid(0.5, new Shape.Ratio(1, 1)).aspect());
+    }
+
+    /** Measured to the outline itself, from inside and from outside. */
+    @Test
+    void nested_at_isTheOutlineNearestToThePointer() {
+        Frame frame = Frame.around(Point.ORIGIN, 0.6, 0.3);
+        Shape.Ratio square = new Shape.Ratio(1, 1); // 0.3 wide, its sides at ±0.15
+        Shape.Ratio wide = new Shape.Ratio(5, 3); // 0.5 wide, its sides at ±0.25
+        List<Shape.Ratio> both = List.of(square, wide);
+        assertEquals(Optional.of(square), Nested.at(frame, both, new Point(0.16, 0), 0.02));
+        assertEquals(Optional.of(square), Nested.at(frame, both, new Point(-0.14, 0), 0.02));
+        assertEquals(Optional.of(wide), Nested.at(frame, both, new Point(0.24, 0), 0.02));
+        assertEquals(Optional.empty(), Nested.at(frame, both, new Point(0.2, 0), 0.02));
+        assertEquals(Optional.empty(), Nested.at(frame, both, new Point(0.16, 0.19), 0.03));
+        assertEquals(Optional.of(square), Nested.at(frame, List.of(square), new Point(0.18, 0.19), 0.051));
+        assertEquals(Optional.empty(), Nested.at(frame, List.of(square), new Point(0.18, 0.19), 0.049));
+    }
 }

@@ -135,4 +135,41 @@ class PaperTest {
             assertEquals(Set.of(Paper.values()), Set.copyOf(Paper.inCountry(country)));
         }
     }
+
+    /** Cells stand in even columns, with the gap between them, below the heading. */
+    @Test
+    void contactCells_areWhereTheirNumbersSay() {
+        Page page = new Page(230, 300, 10);
+        List<Cell> cells = new ContactGrid(page, 4, 20, 8, 6).cells();
+        double side = (210 - 3 * 6) / 4.0; // 48: four rows of 62 in 266 with a gap to spare
+        assertEquals(16, cells.size());
+        assertEquals(new Box(10, 30, side, side), cells.get(0).picture());
+        assertEquals(new Box(10, 30 + side, side, 8), cells.get(0).caption());
+        assertEquals(
+                new Box(10 + 2 * (side + 6), 30 + side + 8 + 6, side, side),
+                cells.get(6).picture());
+        assertThrows(IllegalArgumentException.class, () -> new ContactGrid(page, 0, 20, 8, 6));
+        assertEquals(1, new ContactGrid(page, 1, 20, 8, 6).cells().size());
+        assertEquals(
+                252,
+                new ContactGrid(new Page(400, 300, 10), 1, 20, 8, 6)
+                        .cells()
+                        .getFirst()
+                        .picture()
+                        .height(),
+                "as high as the page has it");
+    }
+
+    @Test
+    void boxes_overlap_ifTheyShareMoreThanAnEdge() {
+        Box box = new Box(10, 10, 20, 20);
+        assertTrue(box.overlaps(new Box(29, 29, 5, 5)));
+        assertTrue(box.overlaps(new Box(12, 12, 2, 2)));
+        assertTrue(new Box(12, 12, 2, 2).overlaps(box));
+        for (Box beside :
+                List.of(new Box(30, 10, 5, 20), new Box(5, 10, 5, 20), new Box(10, 30, 20, 5), new Box(10, 5, 20, 5))) {
+            assertFalse(box.overlaps(beside), beside::toString);
+            assertFalse(beside.overlaps(box), beside::toString);
+        }
+    }
 }

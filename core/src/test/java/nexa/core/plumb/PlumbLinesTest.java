@@ -137,7 +137,7 @@ class PlumbLinesTest {
                         Math.toDegrees(parts.tilt()), finding.standing().tilt().degrees(), 0.5, finding::toString);
             }
         });
-        assertTrue(accepted[0] > 30, () -> "only " + accepted[0]);
+        assertTrue(accepted[0] > Cases.of(30), () -> "only " + accepted[0]);
     }
 
     @Test

@@ -40,4 +40,28 @@ class OutputSizeTest {
         PixelSize size = OutputSize.natural(new Frame(0, 0, 1, 0.0001), new PixelSize(100, 100));
         assertTrue(size.height() == 1 && size.width() == 100);
     }
+
+    /** A box's own shape, rounded to whole pixels, is filled; any other lies inside it, its sides laid as it lies. */
+    @Test
+    void inside_fillsABoxOfItsShape_andLiesInAnyOther() {
+        assertEquals(new PixelSize(1920, 1080), OutputSize.inside(1080, 1920, 16 / 9.0));
+        assertEquals(new PixelSize(1080, 1920), OutputSize.inside(1920, 1080, 9 / 16.0));
+        assertEquals(new PixelSize(1000, 667), OutputSize.inside(1000, 667, 1.5));
+        assertEquals(new PixelSize(1000, 666), OutputSize.inside(1000, 666, 1.5));
+        assertEquals(new PixelSize(1000, 667), OutputSize.inside(1000, 668, 1.5), "too high");
+        assertEquals(new PixelSize(998, 665), OutputSize.inside(1000, 665, 1.5), "too low");
+        assertEquals(new PixelSize(500, 500), OutputSize.inside(1000, 500, 1));
+        assertEquals(new PixelSize(667, 1000), OutputSize.inside(1000, 800, 1 / 1.5));
+    }
+
+    @Test
+    void edges_areLaidAsTheShapeLies() {
+        assertEquals(new PixelSize(300, 200), OutputSize.ofLongEdge(300, 1.5));
+        assertEquals(new PixelSize(200, 300), OutputSize.ofLongEdge(300, 1 / 1.5));
+        assertEquals(new PixelSize(300, 200), OutputSize.ofShortEdge(200, 1.5));
+        assertEquals(new PixelSize(200, 300), OutputSize.ofShortEdge(200, 1 / 1.5));
+        assertEquals(new PixelSize(200, 200), OutputSize.ofShortEdge(200, 1));
+        assertEquals(new PixelSize(600, 400), OutputSize.enlarged(new PixelSize(300, 200), 1.5, 2));
+        assertEquals(new PixelSize(300, 200), OutputSize.enlarged(new PixelSize(300, 200), 1.5, 1));
+    }
 }

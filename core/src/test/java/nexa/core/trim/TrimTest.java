@@ -205,4 +205,25 @@ class TrimTest {
         assertThrows(
                 IllegalArgumentException.class, () -> Bands.NONE.plus(new Bands.Band(true, new Gaps.Gap(-0.45, 0.46))));
     }
+
+    /** Four quarter circles, each about a point as far from both sides as they are round. */
+    @Test
+    void roundCorners_areQuarterCircles() {
+        Trim round = new Trim(-0.4, -0.3, 0.4, 0.3, Tilt.NONE, 0.05);
+        List<Point> corners = round.corners(PHOTO);
+        assertEquals(0, corners.size() % 4);
+        for (Point corner : corners) {
+            double x = Math.abs(corner.x()) - 0.35;
+            double y = Math.abs(corner.y()) - 0.25;
+            assertTrue(x >= -1e-9 && y >= -1e-9, corner::toString);
+            assertEquals(0.05, Math.hypot(x, y), 1e-9);
+        }
+        for (int which = 0; which < 4; which++) {
+            double x = which % 2 == 0 ? -1 : 1;
+            double y = which < 2 ? -1 : 1;
+            assertEquals(
+                    corners.size() / 4,
+                    corners.stream().filter(c -> c.x() * x > 0 && c.y() * y > 0).count());
+        }
+    }
 }
