@@ -98,6 +98,7 @@ public final class PhotoRaster extends Region {
     private final AtomicLong latest = new AtomicLong();
 
     private final ScreenWarp warp = new ScreenWarp(); // the worker's
+    private long finished; // the worker's: the last wish made as well as it can be; it is not made so again
     private final Queue<Pair> free = new ConcurrentLinkedQueue<>();
     private Optional<Pair> shown = Optional.empty();
     private Optional<Wish> wished = Optional.empty();
@@ -213,11 +214,12 @@ public final class PhotoRaster extends Region {
     }
 
     private void making(long mine, Wish wish, Quality quality, Consumer<Pair> making) {
-        if (mine == latest.get()) {
+        if (mine == latest.get() && mine != finished) {
             try {
                 Pair pair = pair(wish.width, wish.height);
                 making.accept(pair);
                 fx.execute(() -> take(mine, wish, quality, pair));
+                finished = quality == Quality.DRAFT ? finished : mine;
             } catch (RuntimeException failed) {
                 LOG.error("The photo is not drawn", failed);
             }
