@@ -107,8 +107,8 @@ public final class BenchView extends Region {
         }
 
         @Override
-        public Optional<PhotoSpace> space(Photo neighbour) {
-            return session.shoot().space(neighbour);
+        public Optional<PhotoSpace> space(Photo photo) {
+            return session.shoot().space(photo);
         }
     }
 

@@ -31,8 +31,8 @@ final class Camera {
         /** The photo before (-1) or behind (1) the current one, of those one goes through. */
         Optional<Photo> neighbour(int side);
 
-        /** Empty if the photo is unreadable. */
-        Optional<PhotoSpace> space(Photo neighbour);
+        /** A photo's space as it is stored, without what a gesture leads to; empty if it is unreadable. */
+        Optional<PhotoSpace> space(Photo photo);
     }
 
     private static final Frame NO_FRAME = new Frame(0, 0, 1, 1);
@@ -41,6 +41,7 @@ final class Camera {
     private final ObjectProperty<BenchZoom> zoom = new SimpleObjectProperty<>(BenchZoom.FIT);
     private final BooleanProperty bare = new SimpleBooleanProperty();
     private Optional<LevelView> held = Optional.empty();
+    private Optional<PhotoSpace> stored = Optional.empty();
     private BenchLane lane = new BenchLane(0, 0, true);
     private double pixelScale = 1;
 
@@ -141,12 +142,19 @@ final class Camera {
         return subject.neighbour(side);
     }
 
-    /** A neighbour's view; empty when the photo is looked at closer. */
+    /** A neighbour's view; empty when the photo is looked at closer. It rests while a gesture bends or tilts the photo. */
     Optional<LevelView> neighbourView(Photo photo, int side) {
         if (isZoomed() || bare.get() || !lane.neighbours()) {
             return Optional.empty();
         }
-        return subject.space(photo).flatMap(own -> space().map(middle -> lane.neighbour(own, middle, side)));
+        return subject.space(photo).flatMap(own -> resting().map(middle -> lane.neighbour(own, middle, side)));
+    }
+
+    /** The current photo's space as it is stored; the same one while it stays, as it knows how far it extends. */
+    private Optional<PhotoSpace> resting() {
+        Optional<PhotoSpace> now = subject.moment().photo().flatMap(subject::space);
+        stored = stored.equals(now) ? stored : now;
+        return stored;
     }
 
     /** A point of the Bench in level space. */

@@ -18,6 +18,8 @@ import nexa.core.eye.GlowingEyes;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
 import nexa.core.shape.Shape;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
@@ -47,11 +49,15 @@ class CameraTest {
         camera.resize(1200, 800, 2);
     }
 
+    private static Photo photo(int number) {
+        return new Photo(number, number + ".jpg", "print", Probe.unreadable(Trouble.Kind.EMPTY));
+    }
+
     private static Moment moment(Optional<PhotoSpace> space) {
         Brief brief = Brief.EMPTY.with("Square", Shape.parse("1:1"));
         Format format = brief.formats().getFirst();
         return new Moment(
-                Optional.empty(),
+                space.map(there -> photo(1)),
                 Framing.UNTOUCHED,
                 brief,
                 Optional.of(format),
@@ -189,10 +195,8 @@ class CameraTest {
 
     @Test
     void neighbours_showBesideThePhoto_andNotWhenOneLooksCloser() {
-        Photo next = new Photo(2, "2.jpg", "print", Probe.unreadable(Trouble.Kind.EMPTY));
-        when(subject.neighbour(1)).thenReturn(Optional.of(next));
+        Photo next = nextStored();
         when(subject.neighbour(-1)).thenReturn(Optional.empty());
-        when(subject.space(next)).thenReturn(Optional.of(new PhotoSpace(SIZE, Pose.AS_SHOT)));
         Point beside = camera.neighbourView(next, 1).orElseThrow().toScreen(new Point(-0.4, 0));
         assertTrue(camera.isOverNeighbour(1, beside));
         assertFalse(camera.isOverNeighbour(-1, beside));
@@ -202,5 +206,23 @@ class CameraTest {
         camera.zoomToFit();
         camera.bareProperty().set(true);
         assertEquals(Optional.empty(), camera.neighbourView(next, 1));
+    }
+
+    @Test
+    void neighbours_rest_whileAGestureTiltsThePhoto() {
+        Photo next = nextStored();
+        Optional<LevelView> resting = camera.neighbourView(next, 1);
+        when(subject.moment()).thenReturn(moment(Optional.of(new PhotoSpace(SIZE, new Pose(Turn.NONE, new Tilt(9))))));
+        assertEquals(resting, camera.neighbourView(next, 1));
+        assertTrue(resting.isPresent());
+    }
+
+    private Photo nextStored() {
+        Photo next = photo(2);
+        Optional<PhotoSpace> stored = Optional.of(new PhotoSpace(SIZE, Pose.AS_SHOT));
+        when(subject.neighbour(1)).thenReturn(Optional.of(next));
+        when(subject.space(next)).thenReturn(stored);
+        when(subject.space(photo(1))).thenReturn(stored);
+        return next;
     }
 }
