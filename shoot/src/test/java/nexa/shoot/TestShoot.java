@@ -20,52 +20,52 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
 
 /** A folder with a few photos, and shorthand for what tests do with it. */
-final class TestShoot {
-    static final Frame WISH = new Frame(0.05, -0.02, 0.5, 0.4);
+public final class TestShoot {
+    public static final Frame WISH = new Frame(0.05, -0.02, 0.5, 0.4);
 
     private final Path folder;
     private final Locations locations;
 
-    TestShoot(Path base) throws IOException {
+    public TestShoot(Path base) throws IOException {
         folder = Files.createDirectories(base.resolve("shoot"));
         locations = new Locations(base.resolve("data"), base.resolve("cache"));
     }
 
-    Path folder() {
+    public Path folder() {
         return folder;
     }
 
-    Locations locations() {
+    public Locations locations() {
         return locations;
     }
 
-    Path photo(String name, int width, int height) throws IOException {
+    public Path photo(String name, int width, int height) throws IOException {
         return TestPhotos.jpeg(folder.resolve(name), width, height, 1);
     }
 
-    Shoot open() throws IOException {
+    public Shoot open() throws IOException {
         return Shoot.open(folder, locations);
     }
 
-    static Photo photo(Shoot shoot, String file) {
+    public static Photo photo(Shoot shoot, String file) {
         return shoot.photos().stream()
                 .filter(p -> p.file().equals(file))
                 .findFirst()
                 .orElseThrow();
     }
 
-    static Format addFormat(Shoot shoot, String name, String shape) {
+    public static Format addFormat(Shoot shoot, String name, String shape) {
         shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with(name, Shape.parse(shape))));
         return shoot.brief().find(name).orElseThrow();
     }
 
-    static void place(Shoot shoot, Photo photo, Format format, Frame wish) {
+    public static void place(Shoot shoot, Photo photo, Format format, Frame wish) {
         Framing before = shoot.framing(photo);
         shoot.apply(Edit.framing("edit.frame", photo.id(), before, before.withCrop(format, new Crop(wish))));
     }
 
     /** SHA-256 of every file outside {@code .nexa}, by path. */
-    static Map<String, String> hashes(Path folder) throws IOException {
+    public static Map<String, String> hashes(Path folder) throws IOException {
         Map<String, String> hashes = new TreeMap<>();
         try (Stream<Path> files = Files.walk(folder)) {
             files.filter(Files::isRegularFile)
@@ -76,7 +76,7 @@ final class TestShoot {
     }
 
     /** Removes a folder with all that is in it. */
-    static void clear(Path folder) throws IOException {
+    public static void clear(Path folder) throws IOException {
         if (!Files.exists(folder)) {
             return;
         }

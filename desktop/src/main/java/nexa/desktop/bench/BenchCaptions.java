@@ -8,6 +8,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.camera.BenchLane;
 import nexa.desktop.paint.CanvasText;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.picture.StrokeMemo;

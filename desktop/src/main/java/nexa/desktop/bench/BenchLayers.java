@@ -13,6 +13,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.desktop.camera.Camera;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;

@@ -14,6 +14,7 @@ import nexa.core.geometry.Point;
 import nexa.core.gesture.Grip;
 import nexa.core.gesture.TiltDrag;
 import nexa.core.shape.Shape;
+import nexa.desktop.camera.Camera;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.Marking;

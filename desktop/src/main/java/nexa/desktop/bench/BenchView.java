@@ -14,6 +14,7 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.camera.Camera;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;

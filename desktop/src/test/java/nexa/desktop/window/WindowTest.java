@@ -43,17 +43,17 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window on photos of the demo shoot, driven by mouse and keys. */
 @ExtendWith(ApplicationExtension.class)
-abstract class WindowTest {
-    static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
+public abstract class WindowTest {
+    protected static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
 
     @TempDir
-    static Path base;
+    protected static Path base;
 
-    MainWindow window;
-    Path folder;
+    protected MainWindow window;
+    protected Path folder;
 
     /** The demo photos that the test's shoot has. */
-    String[] photos() {
+    protected String[] photos() {
         return new String[] {"kiln_0201.jpg", "kiln_0206.jpg", "kiln_0230.jpg"};
     }
 
@@ -82,7 +82,7 @@ abstract class WindowTest {
     }
 
     /** What else is to be in the folder before it is opened. */
-    void prepare(Path shoot) throws IOException {}
+    protected void prepare(Path shoot) throws IOException {}
 
     private void copyPhotos() throws IOException {
         Path own = Files.createTempDirectory(base, "journey");
@@ -93,16 +93,16 @@ abstract class WindowTest {
         prepare(folder);
     }
 
-    final Session session() {
+    protected final Session session() {
         return window.session().orElseThrow();
     }
 
-    final Frame frame() {
+    protected final Frame frame() {
         return session().frame().orElseThrow();
     }
 
     /** As the program is dressed; without it tests start sooner. */
-    static void dress() throws Exception {
+    protected static void dress() throws Exception {
         onFx(() -> {
             for (String weight : new String[] {"Regular", "Medium", "SemiBold"}) {
                 Font.loadFont(
@@ -115,17 +115,17 @@ abstract class WindowTest {
         });
     }
 
-    static void undress() throws Exception {
+    protected static void undress() throws Exception {
         onFx(() -> Application.setUserAgentStylesheet(null));
     }
 
-    static void until(Callable<Boolean> condition) throws Exception {
+    protected static void until(Callable<Boolean> condition) throws Exception {
         WaitForAsyncUtils.waitFor(
                 60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
     }
 
     /** Waits until the layout no longer moves a node, so that a click at its middle meets it. */
-    static void untilAtRest(Node node) throws Exception {
+    protected static void untilAtRest(Node node) throws Exception {
         untilAtRest(() -> node);
     }
 
@@ -142,7 +142,7 @@ abstract class WindowTest {
      * Double-clicks until that does something: where the machine is busy two clicks come too far apart to be a double one, and
      * somebody would click again.
      */
-    static void doubleClick(FxRobot robot, Node node, Callable<Boolean> done) throws Exception {
+    protected static void doubleClick(FxRobot robot, Node node, Callable<Boolean> done) throws Exception {
         for (int tries = 0; tries < 5; tries++) {
             untilAtRest(node);
             robot.doubleClickOn(node);
@@ -176,41 +176,41 @@ abstract class WindowTest {
                 .get();
     }
 
-    static void onFx(Runnable action) throws Exception {
+    protected static void onFx(Runnable action) throws Exception {
         WaitForAsyncUtils.asyncFx(action).get();
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    static BenchView bench(FxRobot robot) {
+    protected static BenchView bench(FxRobot robot) {
         return robot.lookup(".bench").queryAs(BenchView.class);
     }
 
-    static Point2D onScreen(BenchView bench, Point level) {
+    protected static Point2D onScreen(BenchView bench, Point level) {
         Point local = bench.toScreen(level).orElseThrow();
         return bench.localToScreen(local.x(), local.y());
     }
 
-    static void drag(FxRobot robot, Point2D from, Point2D to) {
+    protected static void drag(FxRobot robot, Point2D from, Point2D to) {
         robot.moveTo(from).press(MouseButton.PRIMARY);
         robot.moveTo(from.interpolate(to, 0.5)).moveTo(to).release(MouseButton.PRIMARY);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
     /** With keys held from before the press until after the release. */
-    static void drag(FxRobot robot, Point2D from, Point2D to, KeyCode... held) {
+    protected static void drag(FxRobot robot, Point2D from, Point2D to, KeyCode... held) {
         robot.press(held);
         drag(robot, from, to);
         robot.release(held);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    static void press(FxRobot robot, KeyCode... keys) {
+    protected static void press(FxRobot robot, KeyCode... keys) {
         robot.push(keys);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
     /** Once it is there and rests; what stands above it may still have to be laid out. */
-    static FxRobot click(FxRobot robot, String query) throws Exception {
+    protected static FxRobot click(FxRobot robot, String query) throws Exception {
         NodeQuery shown = robot.lookup(query).match(NodeQueryUtils.isVisible());
         until(() -> shown.tryQuery().isPresent());
         untilAtRest(shown::query);
@@ -219,19 +219,19 @@ abstract class WindowTest {
         return robot;
     }
 
-    static FxRobot click(FxRobot robot, Node node) throws Exception {
+    protected static FxRobot click(FxRobot robot, Node node) throws Exception {
         untilAtRest(node);
         robot.clickOn(node);
         WaitForAsyncUtils.waitForFxEvents();
         return robot;
     }
 
-    static void type(FxRobot robot, String field, String text) throws Exception {
+    protected static void type(FxRobot robot, String field, String text) throws Exception {
         click(robot, field).push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    final void addFormat(FxRobot robot, String shape) throws Exception {
+    protected final void addFormat(FxRobot robot, String shape) throws Exception {
         until(() -> robot.lookup("#add-shape").tryQuery().isPresent()
                 || robot.lookup("#add-format").tryQuery().isPresent());
         if (robot.lookup("#add-shape").tryQuery().isEmpty()) {
@@ -241,7 +241,7 @@ abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    final void openInBench(FxRobot robot, String name) throws Exception {
+    protected final void openInBench(FxRobot robot, String name) throws Exception {
         until(() -> tile(robot, name).tryQuery().isPresent());
         WaitForAsyncUtils.waitForFxEvents();
         robot.doubleClickOn(tile(robot, name).queryAs(PhotoTile.class));
@@ -256,7 +256,7 @@ abstract class WindowTest {
     }
 
     /** A format, the photo on the Bench, held as given; the ways there have tests of their own. */
-    final BenchView onBench(FxRobot robot, String shape, String photo, Pose pose) throws Exception {
+    protected final BenchView onBench(FxRobot robot, String shape, String photo, Pose pose) throws Exception {
         onFx(() -> {
             session().briefEdits().add(shape, Shape.parse(shape));
             session().shoot().photos().stream()
@@ -270,11 +270,11 @@ abstract class WindowTest {
     }
 
     /** Places the frame in the middle at a share of the largest. */
-    final void place(double share) throws Exception {
+    protected final void place(double share) throws Exception {
         onFx(() -> session().frameEdits().place("edit.frame", frame().scaled(share)));
     }
 
-    final void reopen() throws Exception {
+    protected final void reopen() throws Exception {
         Session closed = session();
         WaitForAsyncUtils.asyncFx(() -> window.open(folder)).get();
         until(() -> window.session().filter(s -> s != closed).isPresent());
@@ -282,7 +282,7 @@ abstract class WindowTest {
     }
 
     /** As it shows once the photo's raster, which is made on another thread, has followed. */
-    static WritableImage picture(BenchView bench) throws Exception {
+    protected static WritableImage picture(BenchView bench) throws Exception {
         WaitForAsyncUtils.asyncFx(() -> {
                     bench.requestLayout();
                     bench.getScene().getRoot().layout();
@@ -292,12 +292,12 @@ abstract class WindowTest {
         return WaitForAsyncUtils.asyncFx(() -> bench.snapshot(null, null)).get();
     }
 
-    static Color colour(WritableImage picture, double x, double y) {
+    protected static Color colour(WritableImage picture, double x, double y) {
         return picture.getPixelReader().getColor((int) Math.floor(x), (int) Math.floor(y));
     }
 
     /** Waits until the photo itself is drawn and not its grey stand-in. */
-    static void untilDrawn(BenchView bench, Point level) throws Exception {
+    protected static void untilDrawn(BenchView bench, Point level) throws Exception {
         until(() -> {
             Point at = bench.toScreen(level).orElseThrow();
             Color colour = colour(bench.snapshot(null, null), at.x(), at.y());

@@ -1,0 +1,128 @@
+package nexa.desktop.window.screens;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.LinkedHashSet;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleAttribute;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Control;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import nexa.core.space.Pose;
+import nexa.desktop.brief.FormatCard;
+import nexa.desktop.desk.area.AngleRuler;
+import nexa.desktop.session.MainView;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+
+/** All that can be used can be found, named and used without seeing it, and by keys alone. */
+class AccessibleTest extends EveryScreen {
+    private static final Set<AccessibleRole> USED = Set.of(
+            AccessibleRole.SLIDER, AccessibleRole.RADIO_BUTTON, AccessibleRole.LIST_ITEM, AccessibleRole.LIST_VIEW);
+
+    private final TreeSet<String> nameless = new TreeSet<>();
+
+    @Test
+    void everyControl_hasANameAndAState(FxRobot robot) throws Exception {
+        begin(robot);
+        walk(robot);
+        assertEquals("", String.join("\n", nameless));
+    }
+
+    @Override
+    void look(String screen) {
+        used(window.scene().getRoot()).forEach(node -> judge(screen, node));
+    }
+
+    private void judge(String screen, Node node) {
+        if (name(node).isBlank()) {
+            nameless.add(screen + ": " + node.getClass().getSimpleName() + " " + node.getId() + " has no name");
+        }
+        boolean isValue = node.getAccessibleRole() == AccessibleRole.SLIDER;
+        if (isValue && !(node.queryAccessibleAttribute(AccessibleAttribute.VALUE) instanceof Number)) {
+            nameless.add(screen + ": " + node.getId() + " has no value");
+        }
+        boolean isChoice = node.getAccessibleRole() == AccessibleRole.RADIO_BUTTON;
+        if (isChoice && !(node.queryAccessibleAttribute(AccessibleAttribute.SELECTED) instanceof Boolean)) {
+            nameless.add(screen + ": " + node.getId() + " does not say whether it is chosen");
+        }
+    }
+
+    private static String name(Node node) {
+        if (node.getAccessibleText() != null && !node.getAccessibleText().isBlank()) {
+            return node.getAccessibleText();
+        }
+        return switch (node) {
+            case Labeled labeled when labeled.getText() != null -> labeled.getText();
+            case TextInputControl field when field.getPromptText() != null -> field.getPromptText();
+            default -> "";
+        };
+    }
+
+    /** Of controls made of others, the whole. */
+    private static Stream<Node> used(Node node) {
+        if (!node.isVisible() || node.getOpacity() == 0 || node instanceof ScrollBar) {
+            return Stream.of();
+        }
+        boolean isControl = node instanceof Control && !(node instanceof ScrollPane) && node.isFocusTraversable();
+        if (isControl || USED.contains(node.getAccessibleRole())) {
+            return Stream.of(node);
+        }
+        return node instanceof Parent parent
+                ? parent.getChildrenUnmodifiable().stream().flatMap(AccessibleTest::used)
+                : Stream.of();
+    }
+
+    @Test
+    void tabGoesThroughTheBench_andArrowsTurnTheRuler(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+        Set<Node> reached = new LinkedHashSet<>();
+        for (int i = 0; i < 60; i++) {
+            press(robot, KeyCode.TAB);
+            reached.add(window.scene().getFocusOwner());
+        }
+        assertTrue(reached.stream().allMatch(node -> node.isVisible()), "nothing unseen is reached");
+        assertTrue(reached.stream().anyMatch(FormatCard.class::isInstance), "a format");
+        assertTrue(reached.stream().map(Node::getId).toList().contains("check"), "check and next");
+        while (!(window.scene().getFocusOwner() instanceof AngleRuler)) {
+            press(robot, KeyCode.TAB);
+        }
+        press(robot, KeyCode.RIGHT);
+        press(robot, KeyCode.SHIFT, KeyCode.RIGHT);
+        assertEquals(1.1, session().framing().pose().tilt().degrees(), 1e-9);
+        press(robot, KeyCode.HOME);
+        assertEquals(0, session().framing().pose().tilt().degrees());
+    }
+
+    /** As a screen reader asks for it. */
+    @Test
+    void ownControls_areUsedBySayingWhatToDo(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+        AngleRuler ruler = robot.lookup("#tilt-ruler").queryAs(AngleRuler.class);
+        onFx(() -> ruler.executeAccessibleAction(AccessibleAction.INCREMENT));
+        assertEquals(0.1, session().framing().pose().tilt().degrees(), 1e-9);
+        assertTrue(ruler.queryAccessibleAttribute(AccessibleAttribute.VALUE_STRING)
+                .toString()
+                .endsWith("°"));
+        onFx(() -> session().viewProperty().set(MainView.WALL));
+        Node wall = robot.lookup(".wall").query();
+        assertEquals(3, wall.queryAccessibleAttribute(AccessibleAttribute.ITEM_COUNT));
+        until(() -> wall.queryAccessibleAttribute(AccessibleAttribute.FOCUS_ITEM) != null);
+        Node tile = assertInstanceOf(Node.class, wall.queryAccessibleAttribute(AccessibleAttribute.ITEM_AT_INDEX, 2));
+        assertTrue(tile.getAccessibleText().startsWith("kiln_0230"), tile::getAccessibleText);
+        onFx(() -> tile.executeAccessibleAction(AccessibleAction.FIRE));
+        assertEquals("kiln_0230.jpg", session().photo().orElseThrow().file());
+        assertEquals(true, tile.queryAccessibleAttribute(AccessibleAttribute.SELECTED));
+    }
+}

@@ -1,0 +1,67 @@
+package nexa.desktop.window.screens;
+
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import nexa.core.space.Pose;
+import nexa.desktop.desk.DeskView;
+import nexa.desktop.desk.DeskView.DeskPane;
+import nexa.desktop.session.MainView;
+import nexa.desktop.window.WindowTest;
+import org.junit.jupiter.api.AfterEach;
+import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Goes through all views, panes and modes, dressed as the program is. */
+abstract class EveryScreen extends WindowTest {
+    private static final List<KeyCode[]> BY_KEYS = List.of(
+            new KeyCode[] {KeyCode.F1},
+            new KeyCode[] {KeyCode.F3},
+            new KeyCode[] {KeyCode.F4},
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.COMMA},
+            new KeyCode[] {KeyCode.SHIFT, KeyCode.W},
+            new KeyCode[] {KeyCode.SHIFT, KeyCode.U},
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.T},
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.D},
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.U});
+
+    @AfterEach
+    void undressed() throws Exception {
+        undress();
+    }
+
+    final void begin(FxRobot robot) throws Exception {
+        dress();
+        onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+    }
+
+    /** Looks at a screen that shows, on the interface's thread. */
+    abstract void look(String screen);
+
+    final void walk(FxRobot robot) throws Exception {
+        for (MainView view : MainView.values()) {
+            onFx(() -> session().viewProperty().set(view));
+            settled(view.toString());
+        }
+        onFx(() -> session().viewProperty().set(MainView.BENCH));
+        for (DeskPane pane : DeskPane.values()) {
+            onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
+            settled(pane.toString());
+            press(robot, KeyCode.ESCAPE);
+            onFx(() -> session().viewProperty().set(MainView.BENCH));
+        }
+        for (KeyCode[] keys : BY_KEYS) {
+            press(robot, keys);
+            settled(List.of(keys).toString());
+            press(robot, KeyCode.ESCAPE);
+        }
+    }
+
+    private void settled(String screen) throws Exception {
+        WaitForAsyncUtils.waitForFxEvents();
+        onFx(() -> {
+            window.scene().getRoot().applyCss();
+            window.scene().getRoot().layout();
+            look(screen);
+        });
+    }
+}

@@ -1,0 +1,106 @@
+package nexa.desktop.window.screens;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.api.FxRobot;
+
+/** No words are cut, in any language and on any screen, in a small window and in a large one. */
+class FittingTest extends EveryScreen {
+    /** Names that somebody gave; how long they are is up to nobody, and a tooltip has them whole. */
+    private static final Set<String> NAMES = Set.of("shoot-name", "tile-name", "format-name", "result-name");
+
+    /** Wide enough for the sheet of all keys. */
+    private static final double WHOLE_SHEET = 1280;
+
+    private final TreeSet<String> cut = new TreeSet<>();
+
+    @ParameterizedTest
+    @CsvSource({"en, 1280, 800", "de, 1280, 800", "en, 1010, 700", "de, 1010, 700", "de, 1180, 760"})
+    void wordsAreWhole(String language, double width, double height, FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> {
+            window.scene().getWindow().setWidth(width);
+            window.scene().getWindow().setHeight(height);
+            session().settings().languageProperty().set(language);
+        });
+        String bench = language.equals("de") ? "Werkbank" : "Bench";
+        assertEquals(bench, robot.lookup("#view-bench").<Labeled>query().getText(), "at once");
+        press(robot, KeyCode.ESCAPE);
+        walk(robot);
+        assertEquals("", String.join("\n", cut));
+    }
+
+    @Test
+    void lowWindow_scrollsPanesThatAreHigher(FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> {
+            window.scene().getWindow().setWidth(1010);
+            window.scene().getWindow().setHeight(600);
+        });
+        press(robot, KeyCode.SHORTCUT, KeyCode.COMMA);
+        Node pane = robot.lookup(".small-pane").query();
+        untilAtRest(pane);
+        Bounds at = pane.localToScene(pane.getLayoutBounds());
+        assertTrue(at.getHeight() > 300 && at.getMaxY() <= window.scene().getHeight(), at::toString);
+        ScrollPane scroll = robot.from(pane).lookup(".sheet-scroll").queryAs(ScrollPane.class);
+        assertTrue(scroll.getContent().getLayoutBounds().getHeight()
+                > scroll.getViewportBounds().getHeight());
+        onFx(() -> scroll.setVvalue(1));
+        Node last = robot.lookup("#follow-arrivals").query();
+        untilAtRest(last);
+        assertTrue(last.localToScene(last.getBoundsInLocal()).getMaxY() <= at.getMaxY());
+    }
+
+    @Override
+    void look(String screen) {
+        Scene scene = window.scene();
+        if (scene.getWidth() < WHOLE_SHEET && scene.lookup("#key-sheet") != null) {
+            return; // it scrolls
+        }
+        labels(scene.getRoot()).forEach(label -> judge(screen, label, scene));
+    }
+
+    private void judge(String screen, Labeled label, Scene scene) {
+        String shown = label.lookupAll(".text").stream()
+                .filter(Text.class::isInstance)
+                .map(text -> ((Text) text).getText())
+                .findFirst()
+                .orElse(label.getText());
+        Bounds at = label.localToScene(label.getBoundsInLocal());
+        boolean isOutside = at.getMaxX() > scene.getWidth() + 1 || at.getMinX() < -1;
+        if (!shown.equals(label.getText()) && !label.isWrapText() || isOutside) {
+            cut.add(screen + ": \"" + label.getText() + "\" shows as \"" + shown + "\""
+                    + (isOutside ? ", outside" : ""));
+        }
+    }
+
+    private static Stream<Labeled> labels(Node node) {
+        if (!node.isVisible() || node instanceof ListCell || NAMES.stream().anyMatch(node.getStyleClass()::contains)) {
+            return Stream.of();
+        }
+        Stream<Labeled> own = node instanceof Labeled label
+                        && label.getText() != null
+                        && !label.getText().isBlank()
+                ? Stream.of(label)
+                : Stream.of();
+        return node instanceof Parent parent
+                ? Stream.concat(own, parent.getChildrenUnmodifiable().stream().flatMap(FittingTest::labels))
+                : own;
+    }
+}
