@@ -57,6 +57,10 @@ final class Keeping {
             return new Range(Math.min(from, other.from), Math.max(to, other.to));
         }
 
+        boolean holds(Range other) {
+            return other.from >= from && other.to <= to;
+        }
+
         double nearest(double value) {
             return from <= to ? Math.clamp(value, from, to) : (from + to) / 2;
         }
@@ -104,14 +108,19 @@ final class Keeping {
         return Fit.within(outline, Frame.around(new Point(x, y), size.width(), size.height()));
     }
 
-    /** The heads along a side; of heads that have no room the faces alone. */
+    /** The heads along a side; the faces alone where only those have room, all of them or a single one. */
     private static List<Range> fitting(List<Frame> faces, Function<Frame, Range> along, double length) {
         List<Range> heads = faces.stream().map(Keeping::head).map(along).toList();
-        boolean fit = heads.stream()
+        List<Range> bare = faces.stream().map(along).toList();
+        boolean asFaces = fit(bare, length) || heads.stream().anyMatch(head -> head.length() > length);
+        return fit(heads, length) || !asFaces ? heads : bare;
+    }
+
+    private static boolean fit(List<Range> ranges, double length) {
+        return ranges.stream()
                 .reduce(Range::with)
                 .filter(all -> all.length() <= length)
                 .isPresent();
-        return fit ? heads : faces.stream().map(along).toList();
     }
 
     /** A side of the frame: where its middle lies when nothing is seen, and how long it is. */
@@ -121,14 +130,36 @@ final class Keeping {
             return new Range(stretch.to + behind - length / 2, stretch.from - before + length / 2).nearest(centre);
         }
 
+        /** What it has of the photo. */
+        Range at(double centre) {
+            return new Range(centre - length / 2 - Tolerance.LENGTH, centre + length / 2 + Tolerance.LENGTH);
+        }
+
         /** How much of heads it has whole, less those that it cuts through. */
         double whole(double centre, List<Range> heads) {
-            Range here = new Range(centre - length / 2 - Tolerance.LENGTH, centre + length / 2 + Tolerance.LENGTH);
+            Range here = at(centre);
             return heads.stream().mapToDouble(head -> worth(here, head)).sum();
         }
 
+        /** With the heads that it has whole in its middle, as far as those that are out stay out. */
+        double around(double centre, List<Range> heads) {
+            Range here = at(centre);
+            Range whole = heads.stream().filter(here::holds).reduce(Range::with).orElse(here);
+            double least = heads.stream()
+                    .filter(head -> head.to <= here.from)
+                    .mapToDouble(head -> head.to + length / 2)
+                    .max()
+                    .orElse(Double.NEGATIVE_INFINITY);
+            double most = heads.stream()
+                    .filter(head -> head.from >= here.to)
+                    .mapToDouble(head -> head.from - length / 2)
+                    .min()
+                    .orElse(Double.POSITIVE_INFINITY);
+            return new Range(Math.min(least, centre), Math.max(most, centre)).nearest((whole.from + whole.to) / 2);
+        }
+
         private static double worth(Range here, Range head) {
-            if (head.from >= here.from && head.to <= here.to) {
+            if (here.holds(head)) {
                 return head.length();
             }
             boolean out = head.to <= here.from || head.from >= here.to;
@@ -159,6 +190,7 @@ final class Keeping {
                 .flatMap(head -> Stream.of(head.from + side.length / 2, head.to - side.length / 2))
                 .max(Comparator.<Double>comparingDouble(place -> side.whole(place, heads))
                         .thenComparingDouble(place -> -Math.abs(place - centre)))
+                .map(place -> side.around(place, heads))
                 .orElse(centre);
     }
 

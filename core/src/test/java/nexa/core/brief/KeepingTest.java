@@ -122,9 +122,44 @@ class KeepingTest {
         assertTrue(Derivation.frame(WIDE, marked, TALL).contains(box(0.3, -0.1, 0.4, 0.02)));
     }
 
+    @Test
+    void marks_andFramesPlacedElsewhere_areNamedAsReasons() {
+        Brief brief = Brief.EMPTY.with("Square", Shape.parse("1:1")).with("Tall", Shape.parse("9:16"));
+        Format square = brief.formats().getFirst();
+        Format tall = brief.formats().getLast();
+        PhotoSpace space = new PhotoSpace(WIDE, Pose.AS_SHOT);
+        Framing placed = Framing.UNTOUCHED.withCrop(square, new Crop(new Frame(-0.2, 0, 0.3, 0.3)));
+        assertEquals(new Why.AsPlacedElsewhere(), why(placed, tall, brief));
+        assertEquals(new Why.Placed(), why(placed, square, brief));
+        assertEquals(new Why.Centred(), why(Framing.UNTOUCHED, tall, brief));
+        Framing marked = Framing.UNTOUCHED.withSubject(
+                Framing.UNTOUCHED.subject().marked(Marks.of(space, List.of(new Point(0.2, 0)))));
+        assertEquals(new Why.ByMarks(), why(marked, tall, brief));
+        Framing seenToo = placed.withSubject(
+                Subject.UNKNOWN.seen(new Sight(List.of(), Optional.of(box(0.3, -0.1, 0.4, 0.02)), 0)));
+        assertEquals(new Why.AsPlacedElsewhere(), why(seenToo, tall, brief), "what somebody did counts more");
+    }
+
+    @Test
+    void whatIsKept_isWhatTheFrameHasWhole() {
+        Frame face = box(-0.05, -0.1, 0.05, 0.02);
+        Sight far = new Sight(List.of(face, box(0.4, -0.1, 0.5, 0.02)), Optional.of(box(-0.5, -0.2, 0.5, 0.3)), 0);
+        assertEquals(new Why.Kept(1, false, headRoom(far)), why(seen(far), TALL));
+        Sight thing = new Sight(List.of(), Optional.of(box(-0.1, -0.1, 0.1, 0.1)), 0);
+        assertEquals(new Why.Kept(0, true, 0), why(seen(thing), TALL));
+    }
+
+    private static double headRoom(Sight sight) {
+        PhotoSpace space = new PhotoSpace(WIDE, Pose.AS_SHOT);
+        return Keeping.headRoom(Derivation.frame(space, seen(sight), TALL, Brief.EMPTY), sight);
+    }
+
     private static Why why(Framing framing, Format format) {
+        return why(framing, format, Brief.EMPTY);
+    }
+
+    private static Why why(Framing framing, Format format, Brief brief) {
         PhotoSpace space = new PhotoSpace(WIDE, framing.pose());
-        return Derivation.why(
-                space, framing, format, Brief.EMPTY, Derivation.frame(space, framing, format, Brief.EMPTY));
+        return Derivation.why(space, framing, format, brief, Derivation.frame(space, framing, format, brief));
     }
 }

@@ -104,6 +104,29 @@ class PaperTest {
         assertTrue(sheets.places().stream().allMatch(Place::turned));
     }
 
+    /** A row is filled, with the last print turned where it only fits so; then the next row, then the next sheet. */
+    @Test
+    void prints_fillRowsThenSheets() {
+        PrintLayout layout = new PrintLayout(new Page(220, 120, 10), 0, 0);
+        Piece high = new Piece(80, 100);
+        Piece small = new Piece(50, 30);
+        Sheets sheets = layout.place(List.of(high, high, small, small, high, new Piece(200, 60), new Piece(40, 200)));
+        assertEquals(
+                List.of(
+                        new Place(0, 0, new Box(10, 10, 80, 100), false),
+                        new Place(1, 0, new Box(90, 10, 80, 100), false),
+                        new Place(2, 0, new Box(170, 10, 30, 50), true)),
+                sheets.places().subList(0, 3));
+        assertEquals(
+                List.of(1, 1, 2, 2),
+                sheets.places().stream().skip(3).map(Place::sheet).toList());
+        assertEquals(new Box(10, 10, 200, 60), sheets.places().get(5).cut());
+        assertEquals(
+                new Place(6, 2, new Box(10, 70, 200, 40), true), sheets.places().get(6));
+        assertEquals(3, sheets.count());
+        assertEquals(List.of(), sheets.tooLarge());
+    }
+
     @Test
     void aPrintThatNoSheetHolds_isTold() {
         Sheets sheets =

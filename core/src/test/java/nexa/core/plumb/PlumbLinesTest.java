@@ -165,4 +165,22 @@ class PlumbLinesTest {
         PlumbLine one = new PlumbLine(new Point(0, -0.2), new Point(0.05, 0.2), true);
         assertFalse(AutoPlumb.find(List.of(one), 1).accepted());
     }
+
+    @Test
+    void lean_isTheSameWhicheverEndWasDrawnFirst() {
+        Point middle = new Point(0.1, -0.05);
+        for (double degrees : new double[] {-40, -3, 0, 2, 40, 89}) {
+            double lean = Math.toRadians(degrees);
+            Point along = new Point(Math.cos(lean), Math.sin(lean)).times(0.2);
+            Point down = new Point(-along.y(), along.x());
+            for (double way : new double[] {1, -1}) {
+                assertEquals(lean, line(middle, along.times(way), false).lean(Affine.IDENTITY), 1e-12);
+                assertEquals(lean, line(middle, down.times(way), true).lean(Affine.IDENTITY), 1e-12);
+            }
+        }
+    }
+
+    private static PlumbLine line(Point middle, Point half, boolean upright) {
+        return new PlumbLine(middle.minus(half), middle.plus(half), upright);
+    }
 }
