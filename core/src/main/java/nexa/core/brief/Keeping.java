@@ -4,6 +4,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
@@ -43,7 +45,10 @@ final class Keeping {
 
     private static final double STEP = 0.95;
 
-    /** Where not all heads have room: half a head is worse than none. */
+    /** Farther than any photo reaches. */
+    private static final double FAR = 2;
+
+    /** Where not all heads have room: half a head is worse than none, a little hair at the edge is not. */
     private static final double CUT_THROUGH = 2;
 
     private Keeping() {}
@@ -92,14 +97,14 @@ final class Keeping {
         Point middle = focus.orElseGet(() -> middle(sight));
         List<Frame> faces = sight.faces();
         double x = centre(
-                new Side(size.centreX(), size.width()),
+                new Side(size.centreX(), size.width(), () -> room(outline, size, FAR, 0, Frame::centreX)),
                 middle.x(),
                 across(sight),
                 sight.subject().map(Keeping::across),
                 fitting(faces, Keeping::across, size.width()),
                 0);
         double y = centre(
-                new Side(size.centreY(), size.height()),
+                new Side(size.centreY(), size.height(), () -> room(outline, size, 0, FAR, Frame::centreY)),
                 middle.y(),
                 faces.isEmpty() ? THIRDS : EYES,
                 sight.subject().map(Keeping::down),
@@ -123,8 +128,16 @@ final class Keeping {
                 .isPresent();
     }
 
-    /** A side of the frame: where its middle lies when nothing is seen, and how long it is. */
-    private record Side(double middle, double length) {
+    /** Between which places the photo has room for a frame that is moved this way and the other. */
+    private static Range room(Outline outline, Frame size, double x, double y, ToDoubleFunction<Frame> place) {
+        Point way = new Point(x, y);
+        return new Range(
+                place.applyAsDouble(Fit.within(outline, size.movedBy(way.times(-1)))),
+                place.applyAsDouble(Fit.within(outline, size.movedBy(way))));
+    }
+
+    /** A side of the frame: where its middle lies when nothing is seen, how long it is, and where its middle can lie. */
+    private record Side(double middle, double length, Supplier<Range> room) {
         /** Where its middle may lie so that it holds a stretch with air before and behind; the nearest place if it is too short. */
         double holding(double centre, Range stretch, double before, double behind) {
             return new Range(stretch.to + behind - length / 2, stretch.from - before + length / 2).nearest(centre);
@@ -141,7 +154,7 @@ final class Keeping {
             return heads.stream().mapToDouble(head -> worth(here, head)).sum();
         }
 
-        /** With the heads that it has whole in its middle, as far as those that are out stay out. */
+        /** With the heads that it has whole in its middle, as far as no other one comes in or is cut more for it. */
         double around(double centre, List<Range> heads) {
             Range here = at(centre);
             Range whole = heads.stream().filter(here::holds).reduce(Range::with).orElse(here);
@@ -155,15 +168,19 @@ final class Keeping {
                     .mapToDouble(head -> head.from - length / 2)
                     .min()
                     .orElse(Double.POSITIVE_INFINITY);
-            return new Range(Math.min(least, centre), Math.max(most, centre)).nearest((whole.from + whole.to) / 2);
+            boolean cutsBefore = heads.stream().anyMatch(head -> head.from < here.from && head.to > here.from);
+            boolean cutsBehind = heads.stream().anyMatch(head -> head.to > here.to && head.from < here.to);
+            return new Range(
+                            cutsBehind ? centre : Math.min(least, centre), cutsBefore ? centre : Math.max(most, centre))
+                    .nearest((whole.from + whole.to) / 2);
         }
 
         private static double worth(Range here, Range head) {
             if (here.holds(head)) {
                 return head.length();
             }
-            boolean out = head.to <= here.from || head.from >= here.to;
-            return out ? 0 : -CUT_THROUGH * head.length();
+            double in = Math.max(0, Math.min(head.to, here.to) - Math.max(head.from, here.from)) / head.length();
+            return -CUT_THROUGH * 4 * in * (1 - in) * head.length();
         }
     }
 
@@ -181,13 +198,16 @@ final class Keeping {
         return heads.isEmpty() ? centre : withHeads(side, centre, heads, room * side.length);
     }
 
-    private static double withHeads(Side side, double centre, List<Range> heads, double room) {
+    private static double withHeads(Side side, double centre, List<Range> heads, double above) {
         Range all = heads.stream().reduce(Range::with).orElseThrow();
         if (all.length() <= side.length) {
-            return side.holding(centre, all, room, 0);
+            return side.holding(centre, all, above, 0);
         }
+        Range room = side.room.get();
         return heads.stream()
-                .flatMap(head -> Stream.of(head.from + side.length / 2, head.to - side.length / 2))
+                .flatMap(head -> Stream.of(head.from, head.to))
+                .flatMap(edge -> Stream.of(edge - side.length / 2, edge + side.length / 2))
+                .map(room::nearest)
                 .max(Comparator.<Double>comparingDouble(place -> side.whole(place, heads))
                         .thenComparingDouble(place -> -Math.abs(place - centre)))
                 .map(place -> side.around(place, heads))
