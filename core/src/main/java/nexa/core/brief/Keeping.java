@@ -62,12 +62,16 @@ final class Keeping {
             return new Range(Math.min(from, other.from), Math.max(to, other.to));
         }
 
+        double middle() {
+            return (from + to) / 2;
+        }
+
         boolean holds(Range other) {
             return other.from >= from && other.to <= to;
         }
 
         double nearest(double value) {
-            return from <= to ? Math.clamp(value, from, to) : (from + to) / 2;
+            return from <= to ? Math.clamp(value, from, to) : middle();
         }
     }
 
@@ -154,25 +158,22 @@ final class Keeping {
             return heads.stream().mapToDouble(head -> worth(here, head)).sum();
         }
 
-        /** With the heads that it has whole in its middle, as far as no other one comes in or is cut more for it. */
+        /** With the heads that it has whole in its middle, as far as all others stay out; where one is cut it is left so. */
         double around(double centre, List<Range> heads) {
             Range here = at(centre);
             Range whole = heads.stream().filter(here::holds).reduce(Range::with).orElse(here);
-            double least = heads.stream()
-                    .filter(head -> head.to <= here.from)
-                    .mapToDouble(head -> head.to + length / 2)
-                    .max()
-                    .orElse(Double.NEGATIVE_INFINITY);
-            double most = heads.stream()
-                    .filter(head -> head.from >= here.to)
-                    .mapToDouble(head -> head.from - length / 2)
-                    .min()
-                    .orElse(Double.POSITIVE_INFINITY);
-            boolean cutsBefore = heads.stream().anyMatch(head -> head.from < here.from && head.to > here.from);
-            boolean cutsBehind = heads.stream().anyMatch(head -> head.to > here.to && head.from < here.to);
-            return new Range(
-                            cutsBehind ? centre : Math.min(least, centre), cutsBefore ? centre : Math.max(most, centre))
-                    .nearest((whole.from + whole.to) / 2);
+            double least = Double.NEGATIVE_INFINITY;
+            double most = Double.POSITIVE_INFINITY;
+            for (Range head : heads) {
+                if (head.to <= here.from) {
+                    least = Math.max(least, head.to + length / 2);
+                } else if (head.from >= here.to) {
+                    most = Math.min(most, head.from - length / 2);
+                } else if (!here.holds(head)) {
+                    return centre;
+                }
+            }
+            return new Range(Math.min(least, centre), Math.max(most, centre)).nearest(whole.middle());
         }
 
         private static double worth(Range here, Range head) {

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import nexa.core.fit.Fit;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
@@ -117,14 +118,41 @@ class KeepingPlacesTest {
         assertEquals(0.3, Math.abs(frame.centreX()), EXACT, "it is in the middle");
     }
 
-    /** In its middle, but not so far that the other one is cut. */
+    private static double placeOf(double... centresAndWidths) {
+        List<Frame> faces = IntStream.range(0, centresAndWidths.length / 2)
+                .mapToObj(i -> Frame.around(new Point(centresAndWidths[2 * i], 0), centresAndWidths[2 * i + 1], 0.1))
+                .toList();
+        return kept(new Sight(faces, Optional.empty(), 0), TALL).centreX();
+    }
+
+    private static void assertPlace(double expected, double... centresAndWidths) {
+        assertEquals(expected, placeOf(centresAndWidths), 1e-8);
+        double[] mirrored = centresAndWidths.clone();
+        for (int i = 0; i < mirrored.length; i += 2) {
+            mirrored[i] *= -1;
+        }
+        assertEquals(-expected, placeOf(mirrored), 1e-8);
+    }
+
+    /** A head is a face with two tenths of it on both sides; the frame is 0.375 long and its middle within 0.3125. */
     @Test
-    void ofHeadsThatStandNearEachOther_theOneThatIsOutStaysOut() {
-        Frame large = box(-0.2, -0.15, 0.1, 0.15);
-        Frame small = box(0.2, -0.05, 0.26, 0.05);
-        Frame frame = kept(new Sight(List.of(large, small), Optional.empty(), 0), TALL);
-        assertTrue(frame.contains(large), frame::toString);
-        assertTrue(frame.right() <= 0.2 + EXACT, frame::toString);
+    void ofGroups_thoseThatHaveRoomLieInTheMiddle() {
+        assertPlace(0.29, 0, 0.1, 0.25, 0.1, 0.33, 0.1); // the two on the right
+        assertPlace(-0.0075, 0, 0.2, 0.25, 0.1); // the larger one, the other just out
+        assertPlace(0.1325, -0.4, 0.05, -0.09, 0.05, 0.2, 0.1, 0.05, 0.1); // two of four, as near as the next one lets
+        assertPlace(0.3125, 0.42, 0.12, 0.1, 0.06, -0.1, 0.06); // as far as the photo goes
+    }
+
+    /** Where one is cut whatever is done, it is a little of its hair, and the one beside it is whole. */
+    @Test
+    void ofGroupsThatStandTooClose_aLittleIsCut() {
+        assertPlace(0.103 + 0.375 / 2, 0, 0.2, 0.25, 0.21);
+    }
+
+    /** A head that is longer than the frame is kept as a face. */
+    @Test
+    void ofLargeHeads_theFaceIsWhole() {
+        assertPlace(-0.2, -0.2, 0.3, 0.25, 0.05);
     }
 
     @Test
