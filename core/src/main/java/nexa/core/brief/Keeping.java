@@ -147,6 +147,13 @@ final class Keeping {
             return new Range(stretch.to + behind - length / 2, stretch.from - before + length / 2).nearest(centre);
         }
 
+        /** What the photo has of a head at its edge; where it has none of it, the head. */
+        Range onPhoto(Range head, Range room) {
+            double from = Math.max(head.from, room.from - length / 2);
+            double to = Math.min(head.to, room.to + length / 2);
+            return from < to ? new Range(from, to) : head;
+        }
+
         /** What it has of the photo. */
         Range at(double centre) {
             return new Range(centre - length / 2 - Tolerance.LENGTH, centre + length / 2 + Tolerance.LENGTH);
@@ -205,13 +212,14 @@ final class Keeping {
             return side.holding(centre, all, above, 0);
         }
         Range room = side.room.get();
-        return heads.stream()
+        List<Range> there = heads.stream().map(head -> side.onPhoto(head, room)).toList();
+        return there.stream()
                 .flatMap(head -> Stream.of(head.from, head.to))
                 .flatMap(edge -> Stream.of(edge - side.length / 2, edge + side.length / 2))
                 .map(room::nearest)
-                .max(Comparator.<Double>comparingDouble(place -> side.whole(place, heads))
+                .max(Comparator.<Double>comparingDouble(place -> side.whole(place, there))
                         .thenComparingDouble(place -> -Math.abs(place - centre)))
-                .map(place -> side.around(place, heads))
+                .map(place -> side.around(place, there))
                 .orElse(centre);
     }
 
