@@ -75,6 +75,22 @@ class SnapTest {
         }
     }
 
+    /** A frame that keeps its shape has one freedom: its size. */
+    @Test
+    void drag_cornerKeepingShapeNearTwoLines_catchesTheNearerOne() {
+        FrameDrag drag = new FrameDrag(LEVEL, START, Grip.BOTTOM_RIGHT, Grip.BOTTOM_RIGHT.on(START), Hold.SHAPE);
+        Point pointer = Grip.BOTTOM_RIGHT.on(START).plus(new Point(0.05, 0.04));
+        Frame free = drag.to(pointer);
+        Snap below = new Snap(List.of(free.right() + 0.012), List.of(free.bottom() + 0.004), 0.02);
+        Frame frame = below.drag(drag, pointer).frame();
+        assertEquals(free.bottom() + 0.004, frame.bottom(), 1e-12);
+        assertEquals(1.25, frame.aspect(), 1e-12);
+        assertEquals(OptionalDouble.empty(), below.drag(drag, pointer).x(), "that line is missed");
+        Snap beside = new Snap(List.of(free.right() - 0.003), List.of(free.bottom() + 0.004), 0.02);
+        assertEquals(free.right() - 0.003, beside.drag(drag, pointer).frame().right(), 1e-12);
+        assertEquals(OptionalDouble.empty(), beside.drag(drag, pointer).y());
+    }
+
     @Test
     void drag_edge_catchesAMark() {
         FrameDrag drag = new FrameDrag(LEVEL, START, Grip.LEFT, Grip.LEFT.on(START), Hold.NOTHING);

@@ -86,6 +86,34 @@ class AutoLevelTest {
         });
     }
 
+    /** The same lines as uprights are what a camera sees that looks up. */
+    @Test
+    void find_convergingHorizontals_areBelievedLessThanConvergingUprights() {
+        List<LevelLine> lying = new ArrayList<>();
+        List<LevelLine> standing = new ArrayList<>();
+        for (int i = 0; i < 24; i++) {
+            double off = -0.3 + 0.6 * i / 23;
+            lying.add(line(1500, 1000 + 3000 * off, 12 * off, 700));
+            standing.add(line(1500 + 3000 * off, 1000, 90 + 12 * off, 700));
+        }
+        double believed = AutoLevel.find(lying, PHOTO).confidence();
+        assertTrue(believed < 0.6 * AutoLevel.find(standing, PHOTO).confidence(), () -> "" + believed);
+    }
+
+    @Test
+    void find_showsTheTwelveLongestOfTheLinesThatAgree() {
+        List<LevelLine> lines = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            lines.add(line(1500, 100 + 90 * i, 1, 300 + 20 * i));
+        }
+        lines.add(line(1500, 1900, 9, 1400));
+        List<LevelLine> shown = AutoLevel.find(lines, PHOTO).lines();
+        assertEquals(12, shown.size());
+        for (int i = 0; i < shown.size(); i++) {
+            assertEquals(300 + 20 * (19 - i), shown.get(i).length(), 1e-6);
+        }
+    }
+
     @Test
     void find_mirrored_givesTheOppositeTilt() {
         Cases.some(50).forEach(c -> {
