@@ -206,5 +206,10 @@ public final class ShelfPane implements PaneLayer.Content {
     }
 
     @Override
+    public void focus() {
+        name.requestFocus();
+    }
+
+    @Override
     public void dispose() {}
 }

@@ -137,6 +137,16 @@ class BriefEditingTest extends WindowTest {
         assertEquals("Square, 4:5", names());
     }
 
+    /** Else what is typed would be taken for commands. */
+    @Test
+    void shelf_takesANameAtOnce(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        click(robot, "#shelf");
+        robot.write("Chars").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#use-Chars").tryQuery().isPresent());
+        assertEquals("4:5, Square", names());
+    }
+
     @Test
     void cropsOfRemovedFormats_areKeptUntilForgotten(FxRobot robot) throws Exception {
         twoFormats(robot);
