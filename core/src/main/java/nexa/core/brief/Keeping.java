@@ -101,14 +101,14 @@ final class Keeping {
         Point middle = focus.orElseGet(() -> middle(sight));
         List<Frame> faces = sight.faces();
         double x = centre(
-                new Side(size.centreX(), size.width(), () -> room(outline, size, FAR, 0, Frame::centreX)),
+                new Side(size.centreX(), size.width(), () -> room(outline, size, new Point(FAR, 0), Frame::centreX)),
                 middle.x(),
                 across(sight),
                 sight.subject().map(Keeping::across),
                 fitting(faces, Keeping::across, size.width()),
                 0);
         double y = centre(
-                new Side(size.centreY(), size.height(), () -> room(outline, size, 0, FAR, Frame::centreY)),
+                new Side(size.centreY(), size.height(), () -> room(outline, size, new Point(0, FAR), Frame::centreY)),
                 middle.y(),
                 faces.isEmpty() ? THIRDS : EYES,
                 sight.subject().map(Keeping::down),
@@ -133,8 +133,7 @@ final class Keeping {
     }
 
     /** Between which places the photo has room for a frame that is moved this way and the other. */
-    private static Range room(Outline outline, Frame size, double x, double y, ToDoubleFunction<Frame> place) {
-        Point way = new Point(x, y);
+    private static Range room(Outline outline, Frame size, Point way, ToDoubleFunction<Frame> place) {
         return new Range(
                 place.applyAsDouble(Fit.within(outline, size.movedBy(way.times(-1)))),
                 place.applyAsDouble(Fit.within(outline, size.movedBy(way))));

@@ -77,11 +77,12 @@ final class BenchLayers {
 
         private NeighbourLayer wanted() {
             Optional<Photo> photo = camera.neighbour(side);
+            Optional<PhotoSpace> space = photo.flatMap(p -> session.shoot().space(p));
             return new NeighbourLayer(
                     photo,
-                    photo.flatMap(p -> session.shoot().space(p)).flatMap(picture::corrected),
+                    space.flatMap(picture::corrected),
                     photo.flatMap(p -> camera.neighbourView(p, side)),
-                    photo.flatMap(p -> session.shoot().space(p)),
+                    space,
                     photo.flatMap(p ->
                             session.format().flatMap(format -> session.shoot().frame(p, format))));
         }
