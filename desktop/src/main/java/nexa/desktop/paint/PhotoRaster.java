@@ -24,6 +24,8 @@ import nexa.imaging.boxes.PixelRectangle;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.ScreenWarp;
 import nexa.imaging.render.ScreenWarp.Quality;
+import nexa.imaging.render.ScreenWarp.Screen;
+import nexa.imaging.render.ScreenWarp.View;
 import nexa.imaging.render.Veil;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -198,15 +200,16 @@ public final class PhotoRaster extends Region {
             make(mine, wish, Quality.DRAFT);
             return;
         }
-        making(mine, wish, Quality.DRAFT, pair -> {
-            warp(wish, Quality.DRAFT, pair.veiled);
-            new Veil(wish.veil).around(open, pair.veiled.pixels, wish.width, wish.height);
-        });
+        making(
+                mine,
+                wish,
+                Quality.DRAFT,
+                pair -> warp.show(wish.picture, view(wish, Quality.DRAFT), wish.veil, open, screen(wish, pair.veiled)));
     }
 
     private void make(long mine, Wish wish, Quality quality) {
         making(mine, wish, quality, pair -> {
-            warp(wish, quality, pair.plain);
+            warp.show(wish.picture, view(wish, quality), screen(wish, pair.plain));
             if (wish.veil != 0) {
                 new Veil(wish.veil).over(pair.plain.pixels, pair.veiled.pixels, wish.width, wish.height);
             }
@@ -226,8 +229,12 @@ public final class PhotoRaster extends Region {
         }
     }
 
-    private void warp(Wish wish, Quality quality, Picture into) {
-        warp.show(wish.picture, wish.screenToPicture, quality, wish.beyond, into.pixels, wish.width, wish.height);
+    private static View view(Wish wish, Quality quality) {
+        return new View(wish.screenToPicture, quality, wish.beyond);
+    }
+
+    private static Screen screen(Wish wish, Picture into) {
+        return new Screen(into.pixels, wish.width, wish.height);
     }
 
     /** A part of the view in the picture's pixels. */

@@ -13,6 +13,13 @@ public record PixelRectangle(int x, int y, int width, int height) {
         return new PixelSize(width, height);
     }
 
+    public boolean contains(PixelRectangle other) {
+        return other.x >= x
+                && other.y >= y
+                && other.x + other.width <= x + width
+                && other.y + other.height <= y + height;
+    }
+
     boolean isWithin(PixelSize size) {
         return x >= 0
                 && y >= 0

@@ -12,9 +12,11 @@ import java.nio.IntBuffer;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
+import nexa.imaging.boxes.PixelRectangle;
 import nexa.imaging.pixels.Raster;
 import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Scalar;
 import org.bytedeco.opencv.opencv_core.Size;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +36,21 @@ public final class ScreenWarp implements AutoCloseable {
         PIXELS
     }
 
+    /**
+     * What is to be seen of a picture.
+     *
+     * @param toSource from the screen's pixels to the picture's, both continuous
+     * @param beyond what shows where the picture is not: 0xAARRGGBB, the colours already times the opacity
+     */
+    public record View(Mapping toSource, Quality quality, int beyond) {}
+
+    /**
+     * A screen's pixels.
+     *
+     * @param pixels width × height, 0xAARRGGBB, the colours times the opacity, row by row, in direct memory
+     */
+    public record Screen(IntBuffer pixels, int width, int height) {}
+
     /** A picture that is shown smaller by more than this is averaged to the size first. */
     private static final double REDUCED = 1.2;
 
@@ -43,36 +60,62 @@ public final class ScreenWarp implements AutoCloseable {
     /** Reductions that differ by less share an averaged picture. */
     private static final double ALIKE = 0.01;
 
+    private final VeiledPart veiled = new VeiledPart();
     private @Nullable Raster source;
     private @Nullable Mat whole;
     private @Nullable Mat averaged;
     private double reduction = 1;
 
-    /**
-     * Fills a picture of a screen's pixels.
-     *
-     * @param screenToSource both in continuous pixels
-     * @param beyond what shows where the picture is not: 0xAARRGGBB, the colours already times the opacity
-     * @param target width × height pixels of the same kind, row by row, in direct memory
-     */
-    public void show(
-            Raster picture,
-            Mapping screenToSource,
-            Quality quality,
-            int beyond,
-            IntBuffer target,
-            int width,
-            int height) {
+    /** Fills the screen. */
+    public void show(Raster picture, View view, Screen screen) {
         keep(picture);
-        double wanted = LowPass.reduction(screenToSource.tangent(new Point(width / 2.0, height / 2.0)));
-        Mat shown = wanted <= REDUCED || passes(quality, wanted) ? whole() : averaged(wanted);
-        Affine toShown =
-                Affine.scale((double) shown.cols() / picture.width(), (double) shown.rows() / picture.height());
-        try (IntPointer pixels = new IntPointer(target);
-                Mat screen = new Mat(height, width, CV_8UC4, pixels);
-                Sampling sampling = Sampling.onScreen(screenToSource.then((Mapping) toShown), width, height);
+        Mat shown = shown(view, screen);
+        try (IntPointer pixels = new IntPointer(screen.pixels);
+                Mat all = new Mat(screen.height, screen.width, CV_8UC4, pixels)) {
+            sample(shown, toShown(view, shown), view.quality, view.beyond, all);
+        }
+    }
+
+    /**
+     * Fills the screen with the picture under a veil that is open in one part. The veil is laid over the picture, once for
+     * many views of it, instead of over each view.
+     *
+     * @param veil its colour and opacity, see {@link Veil}
+     * @param open in the screen's pixels; may be empty
+     */
+    public void show(Raster picture, View view, int veil, PixelRectangle open, Screen screen) {
+        keep(picture);
+        Mat shown = shown(view, screen);
+        Mapping toShown = toShown(view, shown);
+        try (IntPointer pixels = new IntPointer(screen.pixels);
+                Mat all = new Mat(screen.height, screen.width, CV_8UC4, pixels)) {
+            Mat below = veiled.covering(shown, veil, Seen.of(toShown, screen.width, screen.height));
+            sample(below, toShown.then((Mapping) veiled.toPart()), view.quality, new Veil(veil).over(view.beyond), all);
+            if (open.width() > 0 && open.height() > 0) {
+                try (Rect area = new Rect(open.x(), open.y(), open.width(), open.height());
+                        Mat opening = new Mat(all, area)) {
+                    Mapping fromOpening = Affine.translation(open.x(), open.y()).then(toShown);
+                    sample(shown, fromOpening, view.quality, view.beyond, opening);
+                }
+            }
+        }
+    }
+
+    private Mat shown(View view, Screen screen) {
+        double wanted = LowPass.reduction(view.toSource.tangent(new Point(screen.width / 2.0, screen.height / 2.0)));
+        return wanted <= REDUCED || passes(view.quality, wanted) ? whole() : averaged(wanted);
+    }
+
+    private Mapping toShown(View view, Mat shown) {
+        Mat all = whole();
+        Mapping smaller = Affine.scale((double) shown.cols() / all.cols(), (double) shown.rows() / all.rows());
+        return view.toSource.then(smaller);
+    }
+
+    private static void sample(Mat source, Mapping toSource, Quality quality, int beyond, Mat screen) {
+        try (Sampling sampling = Sampling.onScreen(toSource, screen.cols(), screen.rows());
                 Scalar outside = colour(beyond)) {
-            sampling.sample(shown, screen, interpolation(quality), BORDER_CONSTANT, outside);
+            sampling.sample(source, screen, interpolation(quality), BORDER_CONSTANT, outside);
         }
     }
 
@@ -144,6 +187,7 @@ public final class ScreenWarp implements AutoCloseable {
         if (averaged != null) {
             averaged.close();
         }
+        veiled.close();
         whole = null;
         averaged = null;
         source = null;

@@ -1,7 +1,6 @@
 package nexa.imaging.render;
 
 import java.nio.IntBuffer;
-import nexa.imaging.boxes.PixelRectangle;
 
 /**
  * A colour laid over a picture; where there is no picture there is none of it. Two of a pixel's channels are mixed in one
@@ -31,7 +30,7 @@ public final class Veil {
      * Puts the veiled picture of another one into a buffer, within one of 255.
      *
      * @param from width × height pixels, 0xAARRGGBB, the colours times the opacity
-     * @param to as many
+     * @param to as many; may be the same
      */
     public void over(IntBuffer from, IntBuffer to, int width, int height) {
         int[] row = new int[width];
@@ -42,38 +41,17 @@ public final class Veil {
         }
     }
 
-    /**
-     * Veils a picture where it is, but for a part of it.
-     *
-     * @param open the part that stays; may be empty
-     * @param pixels width × height pixels, 0xAARRGGBB, the colours times the opacity
-     */
-    public void around(PixelRectangle open, IntBuffer pixels, int width, int height) {
-        int[] row = new int[width];
-        int right = open.x() + open.width();
-        for (int y = 0; y < height; y++) {
-            if (y < open.y() || y >= open.y() + open.height()) {
-                part(pixels, y * width, width, row);
-            } else {
-                part(pixels, y * width, open.x(), row);
-                part(pixels, y * width + right, width - right, row);
-            }
-        }
-    }
-
-    private void part(IntBuffer pixels, int from, int count, int[] row) {
-        pixels.get(from, row, 0, count);
-        over(row, count);
-        pixels.put(from, row, 0, count);
+    /** One pixel under the veil. */
+    int over(int pixel) {
+        int opacity = pixel >>> 24;
+        int outer = over255((pixel & RED_BLUE) * left + opacity * redBlue);
+        int middle = over255((pixel >>> 8 & 0xFF) * left + opacity * green);
+        return pixel & 0xFF000000 | outer | middle << 8;
     }
 
     private void over(int[] row, int count) {
         for (int x = 0; x < count; x++) {
-            int pixel = row[x];
-            int opacity = pixel >>> 24;
-            int outer = over255((pixel & RED_BLUE) * left + opacity * redBlue);
-            int middle = over255((pixel >>> 8 & 0xFF) * left + opacity * green);
-            row[x] = pixel & 0xFF000000 | outer | middle << 8;
+            row[x] = over(row[x]);
         }
     }
 

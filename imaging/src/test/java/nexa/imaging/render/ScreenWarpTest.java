@@ -5,13 +5,17 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.IntBuffer;
+import java.util.Random;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Radial;
 import nexa.core.geometry.Tilt;
+import nexa.imaging.boxes.PixelRectangle;
 import nexa.imaging.pixels.Raster;
 import nexa.imaging.render.ScreenWarp.Quality;
+import nexa.imaging.render.ScreenWarp.Screen;
+import nexa.imaging.render.ScreenWarp.View;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,14 +26,20 @@ class ScreenWarpTest {
     private static final int HEIGHT = 70;
     private static final int SIDE = 240;
 
+    private static final Raster SCENE = scene();
+
     private final ScreenWarp warp = new ScreenWarp();
-    private final IntBuffer screen = ByteBuffer.allocateDirect(4 * WIDTH * HEIGHT)
-            .order(ByteOrder.nativeOrder())
-            .asIntBuffer();
+    private final IntBuffer screen = pixels();
 
     @AfterEach
     void close() {
         warp.close();
+    }
+
+    private static IntBuffer pixels() {
+        return ByteBuffer.allocateDirect(4 * WIDTH * HEIGHT)
+                .order(ByteOrder.nativeOrder())
+                .asIntBuffer();
     }
 
     /** Red grows to the right, green downwards. */
@@ -56,10 +66,9 @@ class ScreenWarpTest {
     @ParameterizedTest
     @EnumSource
     void show_pixelForPixel_copiesThem(Quality quality) {
-        Raster scene = scene();
-        warp.show(scene, Affine.translation(30, 50), quality, 0, screen, WIDTH, HEIGHT);
+        warp.show(SCENE, new View(Affine.translation(30, 50), quality, 0), new Screen(screen, WIDTH, HEIGHT));
         for (int i = 0; i < WIDTH * HEIGHT; i++) {
-            assertEquals(scene.argb()[(i / WIDTH + 50) * SIDE + i % WIDTH + 30], screen.get(i));
+            assertEquals(SCENE.argb()[(i / WIDTH + 50) * SIDE + i % WIDTH + 30], screen.get(i));
         }
     }
 
@@ -76,16 +85,19 @@ class ScreenWarpTest {
                 .then(Affine.scale(100, 100))
                 .then(Affine.translation(120, 120));
         for (Mapping map : new Mapping[] {turned, bent}) {
-            warp.show(scene(), map, quality, 0, screen, WIDTH, HEIGHT);
+            warp.show(SCENE, new View(map, quality, 0), new Screen(screen, WIDTH, HEIGHT));
             assertShows(map, quality == Quality.PIXELS ? 1.6 : 1.1);
         }
     }
 
     @Test
     void show_beyondThePicture_isTheColourAskedFor() {
-        warp.show(scene(), Affine.translation(-20, 0), Quality.DRAFT, 0, screen, WIDTH, HEIGHT);
+        warp.show(SCENE, new View(Affine.translation(-20, 0), Quality.DRAFT, 0), new Screen(screen, WIDTH, HEIGHT));
         assertEquals(0, screen.get(5));
-        warp.show(scene(), Affine.translation(-20, 0), Quality.DRAFT, 0xFFFFFFFF, screen, WIDTH, HEIGHT);
+        warp.show(
+                SCENE,
+                new View(Affine.translation(-20, 0), Quality.DRAFT, 0xFFFFFFFF),
+                new Screen(screen, WIDTH, HEIGHT));
         assertEquals(0xFFFFFFFF, screen.get(5));
         assertEquals(0xFF, screen.get(40) >>> 24);
     }
@@ -97,9 +109,60 @@ class ScreenWarpTest {
         for (int i = 0; i < argb.length; i++) {
             argb[i] = i % SIDE % 2 == 0 ? 0xFFFFFFFF : 0xFF000000;
         }
-        warp.show(new Raster(SIDE, SIDE, argb), Affine.scale(2.4, 2.4), Quality.FINE, 0, screen, WIDTH, HEIGHT);
+        warp.show(
+                new Raster(SIDE, SIDE, argb),
+                new View(Affine.scale(2.4, 2.4), Quality.FINE, 0),
+                new Screen(screen, WIDTH, HEIGHT));
         for (int x = 5; x < WIDTH - 5; x++) {
             assertEquals(127, screen.get(30 * WIDTH + x) & 0xFF, 30);
+        }
+    }
+
+    /** The definition: what shows without a veil, and the veil over all of it but the opening. */
+    @Test
+    void show_underAVeil_isTheViewVeiledButForTheOpening() {
+        Random random = new Random(7);
+        IntBuffer plain = pixels();
+        for (int round = 0; round < 60; round++) {
+            double zoom = 0.1 + 1.5 * random.nextDouble(); // of all the picture, and of a part of it
+            View view = new View(
+                    Affine.translation(-45, -35)
+                            .then(Affine.rotation(new Tilt(20 * random.nextDouble() - 10)))
+                            .then(Affine.scale(zoom, zoom))
+                            .then(Affine.translation(300 * random.nextDouble() - 30, 300 * random.nextDouble() - 30)),
+                    Quality.DRAFT,
+                    random.nextBoolean() ? 0 : 0xFFFFFFFF);
+            int veil = 0x80000000 | random.nextInt(1 << 24);
+            PixelRectangle open = opening(random);
+            warp.show(SCENE, view, new Screen(plain, WIDTH, HEIGHT));
+            warp.show(SCENE, view, veil, open, new Screen(screen, WIDTH, HEIGHT));
+            for (int i = 0; i < WIDTH * HEIGHT; i++) {
+                boolean opened = open.contains(new PixelRectangle(i % WIDTH, i / WIDTH, 1, 1));
+                assertAlike(opened ? plain.get(i) : new Veil(veil).over(plain.get(i)), screen.get(i));
+            }
+        }
+    }
+
+    private static PixelRectangle opening(Random random) {
+        int left = random.nextInt(WIDTH);
+        int top = random.nextInt(HEIGHT);
+        return new PixelRectangle(left, top, random.nextInt(WIDTH - left + 1), random.nextInt(HEIGHT - top + 1));
+    }
+
+    private static void assertAlike(int expected, int pixel) {
+        for (int shift = 0; shift < 32; shift += 8) {
+            assertEquals(expected >>> shift & 0xFF, pixel >>> shift & 0xFF, 2);
+        }
+    }
+
+    /** Small views of a large picture in turn: each is right, though the veiled part of the one before is kept. */
+    @Test
+    void show_underAVeil_partsFarFromEachOther_eachIsItsOwn() {
+        for (int at : new int[] {0, 10, 150, 148, 0, 150}) {
+            View view = new View(Affine.translation(at, at), Quality.DRAFT, 0);
+            warp.show(SCENE, view, 0x80FFFFFF, new PixelRectangle(0, 0, 0, 0), new Screen(screen, WIDTH, HEIGHT));
+            int expected = new Veil(0x80FFFFFF).over(SCENE.argb()[(at + 30) * SIDE + at + 40]);
+            assertAlike(expected, screen.get(30 * WIDTH + 40));
         }
     }
 }
