@@ -14,6 +14,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.BiConsumer;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -65,7 +66,7 @@ final class PictureTimes {
         times.opens("first opening, program just started", new Locations(own.resolve("d1"), own.resolve("c1")));
         forget(folder);
         times.opens("first opening, after another", times.locations);
-        times.steps();
+        times.onBench(List.of(PictureTimes::next, PictureTimes::cold));
         times.opens("opened again", times.locations);
         Platform.exit();
         forget(folder);
@@ -90,7 +91,7 @@ final class PictureTimes {
         }
         Platform.startup(() -> {});
         times.opens("first opening, program just started", times.locations);
-        times.steps();
+        times.onBench(List.of(PictureTimes::cold, PictureTimes::next)); // at first hardly any preview is there
         times.opens("opened again", times.locations);
         Platform.exit();
         forget(folder);
@@ -225,7 +226,8 @@ final class PictureTimes {
         return wall != null && wall.inSight() > 0 && (coarsely ? wall.blank() : wall.coarse()) == 0;
     }
 
-    private void steps() {
+    /** What a photographer does on the Bench, one after the other, while previews of the others are made. */
+    private void onBench(List<BiConsumer<MainWindow, Session>> doing) {
         MainWindow window = Fx.window(locations);
         Fx.on(() -> window.open(folder));
         Fx.until(0, () -> window.session().isPresent());
@@ -234,6 +236,13 @@ final class PictureTimes {
             session.briefEdits().add("4:5", nexa.core.shape.Shape.parse("4:5"));
             session.viewProperty().set(MainView.BENCH);
         });
+        Fx.until(0, () -> isReady(window));
+        doing.forEach(each -> each.accept(window, session));
+        Fx.run(() -> session.viewProperty().set(MainView.WALL)); // what the next opening shows
+        Fx.run(window::close);
+    }
+
+    private static void next(MainWindow window, Session session) {
         double[] prefetched = new double[STEPS];
         double[] smoothed = new double[STEPS];
         for (int i = 0; i < STEPS; i++) {
@@ -246,6 +255,9 @@ final class PictureTimes {
         }
         percentiles("next photo, looked at for 1.5 s, drawn", prefetched);
         percentiles("the same, smoothed", smoothed);
+    }
+
+    private static void cold(MainWindow window, Session session) {
         double[] cold = new double[STEPS];
         Random random = new Random(5);
         List<Photo> photos = session.list().photos();
@@ -256,8 +268,6 @@ final class PictureTimes {
             cold[i] = Fx.until(begun, () -> bench(window).isShown());
         }
         percentiles("a photo anywhere, cold, drawn", cold);
-        Fx.run(() -> session.viewProperty().set(MainView.WALL)); // what the next opening shows
-        Fx.run(window::close);
     }
 
     private static boolean isReady(MainWindow window) {

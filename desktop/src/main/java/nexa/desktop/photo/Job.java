@@ -12,13 +12,14 @@ import nexa.imaging.pixels.UnreadablePhotoException;
 final class Job {
     /** The work itself. */
     interface Loading {
-        ScreenPhoto load() throws UnreadablePhotoException;
+        /** @param urgency how soon it is wanted as it begins */
+        ScreenPhoto load(Urgency urgency) throws UnreadablePhotoException;
     }
 
     private final Loading loading;
     private final CompletableFuture<ScreenPhoto> result = new CompletableFuture<>();
     private final AtomicBoolean begun = new AtomicBoolean();
-    private Urgency urgency;
+    private volatile Urgency urgency;
     private int waiters;
 
     Job(Loading loading, Urgency urgency) {
@@ -62,7 +63,7 @@ final class Job {
             return; // done from another place in the queue, or given up
         }
         try {
-            result.complete(loading.load());
+            result.complete(loading.load(urgency));
         } catch (UnreadablePhotoException | RuntimeException | OutOfMemoryError failed) {
             result.completeExceptionally(failed);
         }

@@ -28,9 +28,9 @@ import nexa.shoot.preview.PreviewCache;
  */
 public final class PhotoLoader implements AutoCloseable {
     /** Sizes that previews are made in: for tiles and cards, for the Bench, for large screens. */
-    public static final int SMALL = 512;
+    public static final int SMALL = PreviewCache.SMALL;
 
-    public static final int MIDDLE = 1280;
+    public static final int MIDDLE = PreviewCache.MIDDLE;
     public static final int LARGE = 2560;
 
     /** Every pixel of the photo, up to what a screen's textures hold. */
@@ -42,6 +42,7 @@ public final class PhotoLoader implements AutoCloseable {
     private record Key(String fingerprint, int edge) {}
 
     private final PreviewCache cache;
+    private final PreviewCache patient;
     private final Foremost foremost = new Foremost();
     private final ThreadPoolExecutor workers;
 
@@ -67,6 +68,7 @@ public final class PhotoLoader implements AutoCloseable {
     /** @param pictures what is in memory already, and is kept in it */
     public PhotoLoader(PreviewCache cache, PictureMemory pictures) {
         this.cache = cache;
+        this.patient = cache.madeBy(cache.maker().patient());
         this.pictures = pictures;
         int cores = Math.max(2, Runtime.getRuntime().availableProcessors());
         int threads = cores + 1; // one is never taken by what nobody waits for
@@ -79,7 +81,7 @@ public final class PhotoLoader implements AutoCloseable {
                 Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
         this.corrected = new CorrectedPictures(foremost, () -> screen.profile());
         this.proofed = new ProofedPictures(foremost, () -> screen.profile());
-        this.background = new Background(cache, workers, cores, () -> wanted.get() > 0);
+        this.background = new Background(patient, workers, cores, () -> wanted.get() > 0);
     }
 
     /** The smallest preview size that has the asked pixels. */
@@ -113,8 +115,9 @@ public final class PhotoLoader implements AutoCloseable {
      */
     public CompletableFuture<ScreenPhoto> load(Photo photo, Path file, int edge, Urgency urgency) {
         PhotoFacts facts = photo.facts().orElseThrow();
-        return wanted(new Key(photo.pixels(), edge), urgency, () -> {
-            try (Preview preview = cache.preview(file, photo.pixels(), facts, edge)) {
+        return wanted(new Key(photo.pixels(), edge), urgency, begun -> {
+            PreviewCache previews = begun == Urgency.CURRENT ? cache : patient;
+            try (Preview preview = previews.preview(file, photo.pixels(), facts, edge)) {
                 return shown(preview, facts);
             }
         });
@@ -125,7 +128,7 @@ public final class PhotoLoader implements AutoCloseable {
      */
     public CompletableFuture<ScreenPhoto> firstLook(Photo photo, Path file) {
         PhotoFacts facts = photo.facts().orElseThrow();
-        return wanted(new Key(photo.pixels(), FIRST_LOOK), Urgency.FIRST_LOOK, () -> {
+        return wanted(new Key(photo.pixels(), FIRST_LOOK), Urgency.FIRST_LOOK, begun -> {
             if (cache.has(photo.pixels(), SMALL)) {
                 throw new NoSuchElementException("it is as quick to show it well");
             }
@@ -166,7 +169,7 @@ public final class PhotoLoader implements AutoCloseable {
         jobs.values().removeIf(Job::isLoaded);
         Job known = jobs.get(key);
         if (known == null || known.result().isCompletedExceptionally()) { // a card may have been put back
-            known = new Job(() -> kept(key, loading), urgency);
+            known = new Job(begun -> kept(key, loading, begun), urgency);
             jobs.put(key, known);
             wanted.incrementAndGet();
             known.result().whenComplete((loaded, failed) -> wanted.decrementAndGet());
@@ -179,9 +182,9 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     /** Remembered before anybody is told of it; unless colours changed meanwhile. */
-    private ScreenPhoto kept(Key key, Job.Loading loading) throws UnreadablePhotoException {
+    private ScreenPhoto kept(Key key, Job.Loading loading, Urgency urgency) throws UnreadablePhotoException {
         ScreenColours colours = screen;
-        ScreenPhoto picture = loading.load();
+        ScreenPhoto picture = loading.load(urgency);
         pictures.put(key.fingerprint(), key.edge(), picture, colours);
         return picture;
     }

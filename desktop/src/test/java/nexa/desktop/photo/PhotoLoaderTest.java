@@ -61,7 +61,7 @@ class PhotoLoaderTest {
     @Test
     void job_isGivenUpOnlyWhenNobodyWaitsAndItIsNotBegun() {
         Job job = new Job(
-                () -> {
+                urgency -> {
                     throw new AssertionError("given up");
                 },
                 Urgency.VISIBLE);

@@ -26,8 +26,15 @@ import org.slf4j.LoggerFactory;
 
 /** Decodes files in processes apart. Thread-safe. */
 public final class Apart {
-    /** The one whose processes all photos share. */
-    public static final Apart SHARED = new Apart(new DecoderPool(2), new DecoderPool(1));
+    private static final DecoderPool SOON = new DecoderPool(2, false);
+    private static final DecoderPool LATER = new DecoderPool(2, true);
+    private static final DecoderPool QUICK = new DecoderPool(1, false);
+
+    /** For what somebody waits for. */
+    public static final Apart SHARED = new Apart(SOON, QUICK, SOON);
+
+    /** For what nobody waits for yet: its processes leave the processors to all others. */
+    public static final Apart PATIENT = new Apart(LATER, QUICK, SOON);
 
     private static final Logger LOG = LoggerFactory.getLogger(Apart.class);
     private static final Duration ALWAYS = Duration.ofMillis(4500);
@@ -39,9 +46,17 @@ public final class Apart {
     /** For what takes hardly any time and is not to wait for what does. */
     private final DecoderPool quick;
 
+    /** Where something will be wanted soon after something was decoded. */
+    private final DecoderPool next;
+
     Apart(DecoderPool pool, DecoderPool quick) {
+        this(pool, quick, pool);
+    }
+
+    private Apart(DecoderPool pool, DecoderPool quick, DecoderPool next) {
         this.pool = pool;
         this.quick = quick;
+        this.next = next;
     }
 
     /** Called when files come up that will be decoded so: a process takes a moment to start. */
@@ -66,6 +81,7 @@ public final class Apart {
      */
     public Decoded decode(Path file, Kind kind, PixelSize size, Reduction reduction, double brightness)
             throws UnreadablePhotoException {
+        next.warm();
         Order order = Order.pixels(kind, file.toAbsolutePath(), reduction.factor(), brightness);
         return ask(pool, order, limit(kind, size), (done, pixels) -> new Decoded(picture(pixels, done), done.icc()));
     }

@@ -17,15 +17,20 @@ final class DecoderPool {
     private static final long IDLE_SECONDS = 60;
 
     private final Semaphore places;
+    private final boolean isPatient;
     private final Deque<Idle> idle = new ArrayDeque<>();
     private final AtomicBoolean isWarm = new AtomicBoolean();
 
     /** @param since by {@link System#nanoTime} */
     private record Idle(DecoderProcess process, long since) {}
 
-    /** @param most at the same time; whoever wants one more waits */
-    DecoderPool(int most) {
-        places = new Semaphore(most);
+    /**
+     * @param most at the same time; whoever wants one more waits
+     * @param isPatient whether they leave the processors to others
+     */
+    DecoderPool(int most, boolean isPatient) {
+        this.places = new Semaphore(most);
+        this.isPatient = isPatient;
     }
 
     /** What is made of an answer, while the process does nothing else. */
@@ -71,7 +76,7 @@ final class DecoderPool {
                 }
             }
         }
-        return DecoderProcess.start();
+        return DecoderProcess.start(isPatient);
     }
 
     /** Starts one in the background if none was started yet, so that it is there when it is needed. */
@@ -80,7 +85,7 @@ final class DecoderPool {
             Thread.ofPlatform().name("nexa-decoder-start").daemon().start(() -> {
                 if (places.tryAcquire()) {
                     try {
-                        giveBack(DecoderProcess.start());
+                        giveBack(DecoderProcess.start(isPatient));
                     } catch (IOException failed) { // whoever needs it finds out and says so
                         LOG.info("No decoder process can be started", failed);
                     } finally {

@@ -20,6 +20,10 @@ import java.util.concurrent.atomic.AtomicBoolean;
 /** A process apart that decodes one file after the other. For one thread at a time. */
 final class DecoderProcess implements AutoCloseable {
     private static final Duration START = Duration.ofSeconds(60);
+
+    /** By which systems that have it let a process run when no other wants to. */
+    private static final Path NICE = Path.of("/usr/bin/nice");
+
     private static final List<String> SETTINGS = List.of(
             "-Xmx512m",
             "-Xshare:auto",
@@ -53,15 +57,20 @@ final class DecoderProcess implements AutoCloseable {
     /**
      * One after the other: several at once would all be late.
      *
+     * @param isPatient whether it leaves the processors to others, where the system can be told so
      * @throws IOException if no such process can be had here
      */
-    static synchronized DecoderProcess start() throws IOException {
+    static synchronized DecoderProcess start(boolean isPatient) throws IOException {
         Path java = Path.of(System.getProperty("java.home"), "bin", isWindows() ? "java.exe" : "java");
         if (!Files.isExecutable(java)) {
             throw new NoSuchFileException(java.toString());
         }
         PixelFile pixels = PixelFile.create();
-        List<String> command = new ArrayList<>(List.of(java.toString()));
+        List<String> command = new ArrayList<>();
+        if (isPatient && Files.isExecutable(NICE)) {
+            command.addAll(List.of(NICE.toString(), "-n", "15"));
+        }
+        command.add(java.toString());
         command.addAll(SETTINGS);
         command.addAll(List.of(
                 "-cp",

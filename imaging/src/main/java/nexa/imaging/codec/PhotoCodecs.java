@@ -28,18 +28,25 @@ public record PhotoCodecs(List<PhotoCodec> inOrder) {
     private static final RawCodec CAMERA = new RawCodec();
 
     /** All that Nexa reads. Raw files come before the TIFFs that most of them look like, and what only the decoder knows last. */
-    public static final PhotoCodecs STANDARD = new PhotoCodecs(List.of(
-            new JpegCodec(),
-            CAMERA,
-            new HeifCodec(Apart.SHARED, Build.decodesHevc()),
-            new Jpeg2000Codec(Apart.SHARED),
-            new JxlCodec(Apart.SHARED),
-            new TiffCodec(),
-            new TaggedCodec(FileKind.PNG),
-            new TaggedCodec(FileKind.WEBP),
-            new BmpCodec(),
-            new OtherCodec(),
-            new RawDataCodec(Apart.SHARED, CAMERA)));
+    public static final PhotoCodecs STANDARD = all(Apart.SHARED);
+
+    /** The same for what nobody waits for yet: what is decoded apart leaves the processors to others. */
+    public static final PhotoCodecs PATIENT = all(Apart.PATIENT);
+
+    private static PhotoCodecs all(Apart apart) {
+        return new PhotoCodecs(List.of(
+                new JpegCodec(),
+                CAMERA,
+                new HeifCodec(apart, Build.decodesHevc()),
+                new Jpeg2000Codec(apart),
+                new JxlCodec(apart),
+                new TiffCodec(),
+                new TaggedCodec(FileKind.PNG),
+                new TaggedCodec(FileKind.WEBP),
+                new BmpCodec(),
+                new OtherCodec(),
+                new RawDataCodec(apart, CAMERA)));
+    }
 
     public PhotoCodecs {
         inOrder = List.copyOf(inOrder);

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import nexa.core.geometry.Turn;
 import nexa.imaging.codec.JpegCodec;
 import nexa.imaging.codec.PhotoCodecs;
@@ -24,14 +25,44 @@ import org.slf4j.LoggerFactory;
 public record PreviewMaker(PhotoCodecs codecs) {
     private static final Logger LOG = LoggerFactory.getLogger(PreviewMaker.class);
 
+    /** For pictures that nobody waits for yet. */
+    public PreviewMaker patient() {
+        return codecs.equals(PhotoCodecs.STANDARD) ? new PreviewMaker(PhotoCodecs.PATIENT) : this;
+    }
+
     /**
      * The photo with at most the given long edge. Small photos keep their size.
      *
      * @throws UnreadablePhotoException if it can't be decoded
      */
     public Preview make(Path file, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
-        try (Source source = open(file, facts, longEdge);
-                Picture eight = asShot(source, facts, longEdge)) {
+        try (Source source = open(file, facts, longEdge)) {
+            return of(source, facts, longEdge);
+        }
+    }
+
+    /**
+     * The same, and a larger one if the decoded picture has its pixels anyway: most kinds of files are decoded whole,
+     * however small they are to be shown.
+     *
+     * @param larger its long edge
+     * @param also is lent the larger one
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    public Preview make(Path file, PhotoFacts facts, int longEdge, int larger, Consumer<Preview> also)
+            throws UnreadablePhotoException {
+        try (Source source = open(file, facts, longEdge)) {
+            if (source.picture().size().longEdge() >= larger) {
+                try (Preview lent = of(source, facts, larger)) {
+                    also.accept(lent);
+                }
+            }
+            return of(source, facts, longEdge);
+        }
+    }
+
+    private static Preview of(Source source, PhotoFacts facts, int longEdge) {
+        try (Picture eight = asShot(source, facts, longEdge)) {
             return new Preview(eight.onWhite(), source.profile());
         }
     }
@@ -96,9 +127,8 @@ public record PreviewMaker(PhotoCodecs codecs) {
     }
 
     private static Preview laidDown(Source small, PhotoFacts facts, int longEdge) {
-        try (small;
-                Picture eight = asShot(small, facts, longEdge)) {
-            return new Preview(eight.onWhite(), small.profile());
+        try (small) {
+            return of(small, facts, longEdge);
         }
     }
 

@@ -54,7 +54,7 @@ class ApartTest {
 
     @Test
     void process_answersOneOrderAfterTheOther() throws IOException {
-        try (DecoderProcess process = DecoderProcess.start()) {
+        try (DecoderProcess process = DecoderProcess.start(false)) {
             assertSize(process.ask(order(), LONG));
             Order missing = Order.sensor(folder.resolve("none.dng"));
             assertEquals(
@@ -65,11 +65,28 @@ class ApartTest {
         }
     }
 
+    /** As Linux says it: the nineteenth word of what is known of a process. */
+    @Test
+    void patientProcess_leavesTheProcessorsToOthers() throws IOException {
+        assumeTrue(Files.isDirectory(Path.of("/proc/self")), "Linux alone says so");
+        try (DecoderProcess patient = DecoderProcess.start(true);
+                DecoderProcess usual = DecoderProcess.start(false)) {
+            assertSize(patient.ask(order(), LONG));
+            assertTrue(niceness(patient) >= niceness(usual) + 10);
+        }
+    }
+
+    private static int niceness(DecoderProcess process) throws IOException {
+        String said = Files.readString(
+                Path.of("/proc", String.valueOf(process.handle().pid()), "stat"));
+        return Integer.parseInt(said.substring(said.lastIndexOf(')') + 2).split(" ")[16]);
+    }
+
     @Test
     @Timeout(60)
     void processThatHangs_isEnded() throws IOException {
         Tools.need("kill");
-        try (DecoderProcess process = DecoderProcess.start()) {
+        try (DecoderProcess process = DecoderProcess.start(false)) {
             Tools.run("kill", "-STOP", process.handle().pid());
             assertThrows(DecoderProcess.TooSlowException.class, () -> process.ask(order(), Duration.ofMillis(200)));
             process.handle().onExit().orTimeout(30, TimeUnit.SECONDS).join();
@@ -79,7 +96,7 @@ class ApartTest {
 
     @Test
     void processThatEnded_isReplaced() throws Exception {
-        Apart apart = new Apart(new DecoderPool(1), new DecoderPool(1));
+        Apart apart = new Apart(new DecoderPool(1, false), new DecoderPool(1, false));
         List<ProcessHandle> before = ProcessHandle.current().children().toList();
         assertEquals(SIZE, apart.sensor(raw).size());
         List<ProcessHandle> started = ProcessHandle.current()
@@ -94,7 +111,7 @@ class ApartTest {
 
     @Test
     void manyAtOnce_waitForTheFewProcesses() {
-        Apart apart = new Apart(new DecoderPool(2), new DecoderPool(1));
+        Apart apart = new Apart(new DecoderPool(2, false), new DecoderPool(1, false));
         IntStream.range(0, 12).parallel().forEach(unused -> {
             try (var picture =
                     apart.decode(raw, Kind.RAW, SIZE, Reduction.NONE, 0).picture()) {
@@ -108,7 +125,7 @@ class ApartTest {
     @Test
     void fileOfAnotherKind_isRefused_andLeavesNothingBehind() throws IOException {
         Path text = Files.writeString(folder.resolve("a.txt"), "no picture at all");
-        Apart apart = new Apart(new DecoderPool(1), new DecoderPool(1));
+        Apart apart = new Apart(new DecoderPool(1, false), new DecoderPool(1, false));
         for (Kind kind : Kind.values()) {
             UnreadablePhotoException refused = assertThrows(
                     UnreadablePhotoException.class, () -> apart.decode(text, kind, SIZE, Reduction.NONE, 0));

@@ -20,6 +20,12 @@ import org.slf4j.LoggerFactory;
  * keeps them and a changed file gets new ones. A preview that is missing or torn is made anew. Thread-safe.
  */
 public final class PreviewCache {
+    /** Long edges that previews are made in: for tiles and cards. */
+    public static final int SMALL = 512;
+
+    /** For a photo seen alone. */
+    public static final int MIDDLE = 1280;
+
     private static final Logger LOG = LoggerFactory.getLogger(PreviewCache.class);
     private static final int QUALITY = 90;
 
@@ -34,8 +40,17 @@ public final class PreviewCache {
      * @param maker makes what is not there
      */
     public PreviewCache(Path directory, long limit, PreviewMaker maker) {
+        this(new BoundedFolder(directory, limit), maker);
+    }
+
+    private PreviewCache(BoundedFolder folder, PreviewMaker maker) {
+        this.folder = folder;
         this.maker = maker;
-        this.folder = new BoundedFolder(directory, limit);
+    }
+
+    /** The same previews, of which those that are not there are made by somebody else. */
+    public PreviewCache madeBy(PreviewMaker other) {
+        return new PreviewCache(folder, other);
     }
 
     /**
@@ -64,7 +79,9 @@ public final class PreviewCache {
 
     private Preview made(Path file, String fingerprint, PhotoFacts facts, int longEdge)
             throws UnreadablePhotoException {
-        Preview preview = maker.make(file, facts, longEdge);
+        Preview preview = longEdge == SMALL
+                ? maker.make(file, facts, SMALL, MIDDLE, larger -> keep(name(fingerprint, MIDDLE), larger))
+                : maker.make(file, facts, longEdge);
         if (longEdge <= LARGEST_KEPT) {
             keep(name(fingerprint, longEdge), preview);
         }
@@ -90,7 +107,9 @@ public final class PreviewCache {
         return Files.exists(folder.path().resolve(name(fingerprint, longEdge)));
     }
 
-    /** Makes a preview if it is not on disk yet. */
+    /**
+     * Makes a preview if it is not on disk yet; with a small one the middle one too, where that takes hardly more time.
+     */
     public void prepare(Path file, String fingerprint, PhotoFacts facts, int longEdge) throws UnreadablePhotoException {
         if (!has(fingerprint, longEdge)) {
             made(file, fingerprint, facts, longEdge).close();

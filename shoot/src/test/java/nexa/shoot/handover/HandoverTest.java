@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
+import javax.imageio.ImageIO;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
@@ -236,6 +238,29 @@ class HandoverTest {
         try (var files = Files.walk(folder)) {
             return files.filter(Files::isRegularFile).findFirst().orElseThrow();
         }
+    }
+
+    /** A PNG is decoded whole even for a tile; of a JPEG only so much as a tile needs. */
+    @Test
+    void smallPreview_bringsTheMiddleOne_whereAllPixelsWereDecodedAnyway() throws IOException {
+        Path png = test.folder().resolve("a.png");
+        ImageIO.write(new BufferedImage(1500, 1000, BufferedImage.TYPE_3BYTE_BGR), "png", png.toFile());
+        Path jpeg = test.photo("b.jpg", 4000, 3000);
+        PreviewCache cache =
+                new PreviewCache(base.resolve("cache"), Long.MAX_VALUE, new PreviewMaker(PhotoCodecs.STANDARD));
+        try (Shoot shoot = test.open()) {
+            for (Photo photo : shoot.photos()) {
+                cache.prepare(shoot.fileOf(photo), photo.pixels(), photo.facts().orElseThrow(), PreviewCache.SMALL);
+                assertTrue(cache.has(photo.pixels(), PreviewCache.SMALL));
+                assertEquals(shoot.fileOf(photo).equals(png), cache.has(photo.pixels(), PreviewCache.MIDDLE));
+            }
+            Files.delete(png);
+            Photo a = shoot.photos().getFirst();
+            try (Preview middle = cache.preview(png, a.pixels(), a.facts().orElseThrow(), PreviewCache.MIDDLE)) {
+                assertEquals(new PixelSize(1280, 853), middle.picture().size());
+            }
+        }
+        assertTrue(Files.exists(jpeg));
     }
 
     @Test
