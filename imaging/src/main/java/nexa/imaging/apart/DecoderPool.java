@@ -16,6 +16,9 @@ final class DecoderPool {
     private static final Logger LOG = LoggerFactory.getLogger(DecoderPool.class);
     private static final long IDLE_SECONDS = 60;
 
+    /** As much longer may a patient process take, since others go first. */
+    private static final int PATIENCE = 4;
+
     private final Semaphore places;
     private final boolean isPatient;
     private final Deque<Idle> idle = new ArrayDeque<>();
@@ -42,6 +45,7 @@ final class DecoderPool {
     /**
      * Has an order done.
      *
+     * @param limit how long that may take where a processor is free
      * @throws IOException if the process ended, was too slow or could not be started
      */
     <T> T ask(Order order, Duration limit, Use<T> use) throws IOException {
@@ -51,7 +55,7 @@ final class DecoderPool {
             DecoderProcess process = taken();
             boolean isGood = false;
             try {
-                Answer answer = process.ask(order, limit);
+                Answer answer = process.ask(order, isPatient ? limit.multipliedBy(PATIENCE) : limit);
                 T used = use.of(answer, process.pixels());
                 isGood = true;
                 return used;

@@ -68,7 +68,7 @@ final class DecoderProcess implements AutoCloseable {
         PixelFile pixels = PixelFile.create();
         List<String> command = new ArrayList<>();
         if (isPatient && Files.isExecutable(NICE)) {
-            command.addAll(List.of(NICE.toString(), "-n", "15"));
+            command.addAll(List.of(NICE.toString(), "-n", "8"));
         }
         command.add(java.toString());
         command.addAll(SETTINGS);

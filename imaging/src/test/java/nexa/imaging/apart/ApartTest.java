@@ -72,7 +72,7 @@ class ApartTest {
         try (DecoderProcess patient = DecoderProcess.start(true);
                 DecoderProcess usual = DecoderProcess.start(false)) {
             assertSize(patient.ask(order(), LONG));
-            assertTrue(niceness(patient) >= niceness(usual) + 10);
+            assertTrue(niceness(patient) >= niceness(usual) + 5);
         }
     }
 
