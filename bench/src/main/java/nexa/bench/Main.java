@@ -16,6 +16,7 @@ import nexa.bench.level.LevelTrial;
 import nexa.bench.repair.FillTrial;
 import nexa.bench.repair.RedEyeTrial;
 import nexa.bench.repair.TrimTrial;
+import nexa.bench.sight.FluidTrial;
 import nexa.bench.sight.FrameTrial;
 import nexa.bench.sight.MarkTrial;
 import nexa.bench.sight.PrepareTrial;
@@ -30,7 +31,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
  * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
  * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
- * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER},
+ * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER}, {@code fluid FOLDER},
  * {@code kinds FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}.
  */
 public final class Main {
@@ -65,6 +66,7 @@ public final class Main {
             case "marks" -> MarkTrial.run(folder);
             case "frames" -> FrameTrial.run(folder);
             case "prepare" -> PrepareTrial.run(folder);
+            case "fluid" -> FluidTrial.run(folder);
             case "fuzz" -> Fuzz.run(folder);
             case "kinds" -> DecodeTimes.run(folder);
             case "pictures" -> PictureTimes.run(folder, RawPicture.CAMERA);

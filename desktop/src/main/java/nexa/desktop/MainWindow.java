@@ -28,6 +28,7 @@ import nexa.desktop.stage.SurroundChoice;
 import nexa.desktop.stage.WindowKeys;
 import nexa.desktop.stage.WindowPlace;
 import nexa.imaging.preview.ScreenColours;
+import nexa.imaging.system.PatientThreads;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.words.Words;
@@ -49,6 +50,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final Executor fx = Platform::runLater;
     private final Program program;
     private final Doors doors;
+    private final PatientThreads patient = new PatientThreads("nexa-patient");
     private final Leaving leaving = new Leaving(root, work, fx);
     private final StartScreen start;
     private volatile State state = new State.Start();
@@ -62,7 +64,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     public MainWindow(Stage stage, Locations locations, double width, double height) {
         this.stage = stage;
         this.result = new ResultWindow(stage, this::takeKeys);
-        this.program = Program.of(locations, work, fx);
+        this.program = Program.of(locations, work, patient, fx);
         this.doors = new Doors(locations, fx);
         this.start = new StartScreen(this, program.shelf(), work, fx);
         work.execute(() -> Warming.run(locations.cache()));
@@ -134,7 +136,9 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     /** Whether nothing is loaded or looked for in the background. */
     boolean isIdle() {
-        return open().stream().allMatch(open -> open.shoot().loader().isIdle()) && work.getActiveCount() == 0;
+        return open().stream().allMatch(open -> open.shoot().loader().isIdle())
+                && work.getActiveCount() == 0
+                && patient.isIdle();
     }
 
     // ---- opening ----
@@ -198,8 +202,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     private void show(OpenShoot shoot) {
-        ShootScreen shown =
-                new ShootScreen(shoot.models(), program.keys(), shoot.loader(), program.work(), program.fx(), this);
+        ShootScreen shown = new ShootScreen(shoot.models(), shoot.loader(), program, this);
         state = new State.Open(shoot, shown);
         root.getChildren().setAll(shown);
         shown.requestFocus();

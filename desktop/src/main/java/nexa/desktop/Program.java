@@ -20,6 +20,7 @@ import nexa.words.Words;
  * @param previews on disk, of all shoots
  * @param pictures in memory, of all shoots
  * @param work for what takes a while
+ * @param patient for what takes all processors for a while
  * @param fx the interface's thread
  */
 record Program(
@@ -30,9 +31,10 @@ record Program(
         PreviewCache previews,
         PictureMemory pictures,
         Executor work,
+        Executor patient,
         Executor fx) {
     /** Opens what one user set and keeps. */
-    static Program of(Locations locations, Executor work, Executor fx) {
+    static Program of(Locations locations, Executor work, Executor patient, Executor fx) {
         Preferences preferences = Preferences.open(locations);
         Settings settings = new Settings(preferences);
         Words.speak(() -> settings.languageProperty().get());
@@ -48,6 +50,7 @@ record Program(
                 previews,
                 new PictureMemory(),
                 work,
+                patient,
                 fx);
     }
 

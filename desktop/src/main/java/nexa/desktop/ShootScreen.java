@@ -68,14 +68,13 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final ReviewLists lists;
     private final Automatics automatics;
 
-    ShootScreen(
-            ShootModels models, Keys keys, PhotoLoader loader, Executor work, Executor fx, HeaderView.Actions actions) {
+    ShootScreen(ShootModels models, PhotoLoader loader, Program program, HeaderView.Actions actions) {
         this.models = models;
         this.session = models.session();
-        this.keys = keys;
+        this.keys = program.keys();
         this.loader = loader;
-        this.work = work;
-        this.fx = fx;
+        this.work = program.work();
+        this.fx = program.fx();
         this.actions = actions;
         panes = new Panes(
                 models,
@@ -103,7 +102,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
                         MainView.HANDOVER,
                         handover),
                 () -> new SideView(session, loader, fx, this::toggleSideBySide));
-        lists = new ReviewLists(models, loader, work, fx, this::showList, this::listClosed);
+        lists = new ReviewLists(models, loader, program.patient(), fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
         shootKeys = new ShootKeys(session, keys, this, actions);
         CommandMenu menu = new CommandMenu(keys, shootKeys);

@@ -32,6 +32,9 @@ public final class AutoPlumb {
     /** A segment shows a lean to about this much. */
     private static final double BELL = Math.toRadians(0.35);
 
+    /** Slopes from which on nothing of the bell is left. */
+    private static final double FARTHEST = Math.tan(4 * BELL);
+
     private static final double AGREES = 2 * BELL;
     private static final double RIVAL = Math.toRadians(3);
 
@@ -159,7 +162,7 @@ public final class AutoPlumb {
 
     /** Of the uprights, for every turn on the grid. */
     private List<Voted> votes() {
-        return grid().parallelStream()
+        return grid().stream()
                 .map(turn -> new Voted(turn, votes(uprights, turn)))
                 .toList();
     }
@@ -190,8 +193,11 @@ public final class AutoPlumb {
         Mapping straight = turn.straight(focal);
         double votes = 0;
         for (PlumbLine line : lines) {
-            double off = line.lean(straight) / BELL;
-            votes += off * off < 16 ? weight(line) * Math.exp(-off * off / 2) : 0;
+            double slope = line.slope(straight);
+            if (Math.abs(slope) < FARTHEST) { // most lines are farther off, and an angle takes long
+                double off = Math.atan(slope) / BELL;
+                votes += weight(line) * Math.exp(-off * off / 2);
+            }
         }
         return votes;
     }

@@ -26,6 +26,12 @@ public record PlumbLine(Point from, Point to, boolean upright) {
         return lean > Math.PI / 2 ? lean - Math.PI : lean <= -Math.PI / 2 ? lean + Math.PI : lean;
     }
 
+    /** The same as a slope, the tangent of the lean. */
+    double slope(Mapping through) {
+        Point along = through.apply(to).minus(through.apply(from));
+        return upright ? -along.x() / along.y() : along.y() / along.x();
+    }
+
     /** A line in pixels of a photo of a size; upright if it is nearer to that. */
     public static PlumbLine of(LevelLine line, PixelSize photo) {
         Point middle = new Point(photo.width() / 2.0, photo.height() / 2.0);

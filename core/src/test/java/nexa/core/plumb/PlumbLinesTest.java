@@ -167,7 +167,7 @@ class PlumbLinesTest {
     }
 
     @Test
-    void lean_isTheSameWhicheverEndWasDrawnFirst() {
+    void lean_isTheSameWhicheverEndWasDrawnFirst_andItsTangentIsTheSlope() {
         Point middle = new Point(0.1, -0.05);
         for (double degrees : new double[] {-40, -3, 0, 2, 40, 89}) {
             double lean = Math.toRadians(degrees);
@@ -176,6 +176,10 @@ class PlumbLinesTest {
             for (double way : new double[] {1, -1}) {
                 assertEquals(lean, line(middle, along.times(way), false).lean(Affine.IDENTITY), 1e-12);
                 assertEquals(lean, line(middle, down.times(way), true).lean(Affine.IDENTITY), 1e-12);
+                for (PlumbLine each :
+                        List.of(line(middle, along.times(way), false), line(middle, down.times(way), true))) {
+                    assertEquals(lean, Math.atan(each.slope(Affine.IDENTITY)), 1e-12);
+                }
             }
         }
     }

@@ -74,7 +74,14 @@ public final class PrepareView extends ReviewFrame {
             place(i);
         }
         preparing.items().addListener((ListChangeListener<Item>) this::changed);
+        record.setText(recorded(HelpRecord.read(session.shoot()).counts(session.shoot())));
         refresh();
+    }
+
+    private static String recorded(HelpRecord.Counts counts) {
+        return counts.all() == 0
+                ? ""
+                : Words.of("prepare.record", counts.all(), counts.asProposed(), counts.adjusted(), counts.left());
     }
 
     private void changed(ListChangeListener.Change<? extends Item> change) {
@@ -129,12 +136,6 @@ public final class PrepareView extends ReviewFrame {
         show(sureTitle, !preparing.sure().isEmpty());
         finish.setText(Words.of("prepare.finish", preparing.changes()));
         finish.setDisable(preparing.changes() == 0 || !session.shoot().mayEdit());
-        HelpRecord.Counts counts = HelpRecord.read(session.shoot()).counts(session.shoot());
-        record.setText(
-                counts.all() == 0
-                        ? ""
-                        : Words.of(
-                                "prepare.record", counts.all(), counts.asProposed(), counts.adjusted(), counts.left()));
         if (current.isEmpty()) {
             current = open.stream().findFirst().map(Item::photo);
         }
