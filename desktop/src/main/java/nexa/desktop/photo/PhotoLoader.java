@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -18,6 +19,7 @@ import nexa.imaging.pixels.Raster;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.ScreenColours;
+import nexa.imaging.system.PatientThreads;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
@@ -44,7 +46,12 @@ public final class PhotoLoader implements AutoCloseable {
     private final PreviewCache cache;
     private final PreviewCache patient;
     private final Foremost foremost = new Foremost();
+
+    /** For what is in sight. */
     private final ThreadPoolExecutor workers;
+
+    /** For what is not yet. */
+    private final ThreadPoolExecutor later;
 
     /** Those that are not done, or failed. */
     private final Map<Key, Job> jobs = new HashMap<>();
@@ -71,17 +78,17 @@ public final class PhotoLoader implements AutoCloseable {
         this.patient = cache.madeBy(cache.maker().patient());
         this.pictures = pictures;
         int cores = Math.max(2, Runtime.getRuntime().availableProcessors());
-        int threads = cores + 1; // one is never taken by what nobody waits for
-        this.workers = new ThreadPoolExecutor(
-                threads,
-                threads,
-                0,
-                TimeUnit.SECONDS,
-                new PriorityBlockingQueue<>(),
-                Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
+        this.workers =
+                pool(cores, Thread.ofPlatform().name("nexa-loader-", 0).daemon().factory());
+        this.later = pool(cores, new PatientThreads("nexa-later"));
         this.corrected = new CorrectedPictures(foremost, () -> screen.profile());
         this.proofed = new ProofedPictures(foremost, () -> screen.profile());
-        this.background = new Background(patient, workers, cores, () -> wanted.get() > 0);
+        this.background = new Background(patient, later, cores, () -> wanted.get() > 0);
+    }
+
+    /** The most urgent first. */
+    private static ThreadPoolExecutor pool(int threads, ThreadFactory factory) {
+        return new ThreadPoolExecutor(threads, threads, 0, TimeUnit.SECONDS, new PriorityBlockingQueue<>(), factory);
     }
 
     /** The smallest preview size that has the asked pixels. */
@@ -194,7 +201,8 @@ public final class PhotoLoader implements AutoCloseable {
             if (urgency == Urgency.CURRENT) {
                 foremost.execute(job::run);
             } else {
-                workers.execute(new Queued(urgency, places++, () -> runInTurn(job, urgency)));
+                ThreadPoolExecutor queue = urgency.compareTo(Urgency.NEXT) < 0 ? workers : later;
+                queue.execute(new Queued(urgency, places++, () -> runInTurn(job, urgency)));
             }
         } catch (RejectedExecutionException closed) {
             job.fail(closed);
@@ -283,6 +291,7 @@ public final class PhotoLoader implements AutoCloseable {
     public void close() {
         background.stop();
         workers.shutdownNow();
+        later.shutdownNow();
         foremost.close();
     }
 }

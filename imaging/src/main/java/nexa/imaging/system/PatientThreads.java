@@ -7,16 +7,17 @@ import java.lang.foreign.Linker;
 import java.lang.invoke.MethodHandle;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
  * Threads for work that takes all processors for a while, while somebody goes on using the window: they leave the
- * processors to all others, on systems where a single thread can. Each work gets a thread of its own, since one that is
- * patient stays so.
+ * processors to all others, on systems where a single thread can. As an executor it gives each work a thread of its own,
+ * since one that is patient stays so.
  */
-public final class PatientThreads implements Executor {
+public final class PatientThreads implements Executor, ThreadFactory {
     private static final Logger LOG = LoggerFactory.getLogger(PatientThreads.class);
 
     /** The least there is: a sixtieth of another thread's share. */
@@ -43,17 +44,25 @@ public final class PatientThreads implements Executor {
     @Override
     public void execute(Runnable work) {
         running.incrementAndGet();
-        Thread.ofPlatform().name(name).daemon().start(() -> {
-            try {
-                SET_PRIORITY.ifPresent(PatientThreads::yield);
-                work.run();
-            } finally {
-                running.decrementAndGet();
-            }
+        newThread(() -> {
+                    try {
+                        work.run();
+                    } finally {
+                        running.decrementAndGet();
+                    }
+                })
+                .start();
+    }
+
+    @Override
+    public Thread newThread(Runnable work) {
+        return Thread.ofPlatform().name(name).daemon().unstarted(() -> {
+            SET_PRIORITY.ifPresent(PatientThreads::yield);
+            work.run();
         });
     }
 
-    /** Whether all that was begun is done. */
+    /** Whether all that was executed is done. */
     public boolean isIdle() {
         return running.get() == 0;
     }
