@@ -110,7 +110,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         menu.on(wall, CommandMenu.WALL);
         notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
         top = new VBox(header, notices);
-        firstSteps = new FirstSteps(models, rail, header::viewButton, desk, top::isVisible);
+        firstSteps = new FirstSteps(models, rail, header::viewButton, desk, top);
         sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys), firstSteps::again);
         layout.setTop(top);
         layout.setLeft(rail);

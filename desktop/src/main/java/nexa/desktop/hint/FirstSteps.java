@@ -1,9 +1,9 @@
 package nexa.desktop.hint;
 
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.session.MainView;
 
@@ -16,23 +16,18 @@ public final class FirstSteps {
      * @param rail where shapes are chosen
      * @param viewButtons what shows each view
      * @param desk with what a frame is carried with at its right end
-     * @param isFurnished whether these show
+     * @param top where those are, with what is said below them; the others show as long as it does
      */
-    public FirstSteps(
-            ShootModels models,
-            Node rail,
-            Function<MainView, Node> viewButtons,
-            Node desk,
-            BooleanSupplier isFurnished) {
+    public FirstSteps(ShootModels models, Node rail, Function<MainView, Node> viewButtons, Node desk, Region top) {
         this.model = new HintModel(models.session(), models.counts());
-        this.layer = new HintLayer(model, hint -> Optional.of(
+        this.layer = new HintLayer(model, top, hint -> Optional.of(
                         switch (hint) {
                             case SHAPES -> rail;
                             case LOOK -> viewButtons.apply(MainView.BENCH);
                             case CARRY -> desk;
                             case HANDOVER -> viewButtons.apply(MainView.HANDOVER);
                         })
-                .filter(place -> isFurnished.getAsBoolean()));
+                .filter(place -> top.isVisible()));
     }
 
     /** What lies over the views. */

@@ -7,6 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.util.Subscription;
 import nexa.desktop.setting.Hint;
 import nexa.desktop.widget.Buttons;
@@ -24,12 +25,17 @@ public final class HintLayer extends Pane {
 
     private final Label words = new Label();
     private final Button away;
+    private final Region top;
     private final Function<Hint, Optional<Node>> places;
     private final Subscription subscription;
     private Optional<Hint> hint = Optional.empty();
 
-    /** @param places what each step is taken with; nothing if it does not show */
-    public HintLayer(HintModel model, Function<Hint, Optional<Node>> places) {
+    /**
+     * @param top what lies along the window's upper edge, notices among it, over which no hint is to lie
+     * @param places what each step is taken with; nothing if it does not show
+     */
+    public HintLayer(HintModel model, Region top, Function<Hint, Optional<Node>> places) {
+        this.top = top;
         this.places = places;
         setPickOnBounds(false);
         away = Buttons.icon(MaterialDesignC.CLOSE, "hint.away", model::understood);
@@ -45,7 +51,9 @@ public final class HintLayer extends Pane {
         words.setVisible(false);
         away.setVisible(false);
         getChildren().addAll(words, away);
-        subscription = model.shownProperty().subscribe(this::show);
+        subscription = Subscription.combine(
+                model.shownProperty().subscribe(this::show),
+                top.heightProperty().subscribe(this::requestLayout));
     }
 
     public void dispose() {
@@ -70,8 +78,16 @@ public final class HintLayer extends Pane {
         return sceneToLocal(node.localToScene(node.getBoundsInLocal()));
     }
 
+    private boolean low(Bounds place) {
+        return place.getCenterY() > getHeight() / 2;
+    }
+
+    private double below() {
+        return inHere(top).getMaxY();
+    }
+
     /**
-     * Below what lies high, above what lies low, beside what is as high as the window, and at the right end of what is as
+     * Below all that lies high, above what lies low, beside what is as high as the window, and at the right end of what is as
      * wide.
      */
     private void place(Bounds beside) {
@@ -81,9 +97,7 @@ public final class HintLayer extends Pane {
         double x = tall
                 ? beside.getMaxX() + GAP
                 : beside.getWidth() > getWidth() / 2 ? beside.getMaxX() - width - GAP : beside.getMinX();
-        double y = tall
-                ? beside.getMinY() + DOWN
-                : beside.getCenterY() < getHeight() / 2 ? beside.getMaxY() + GAP : beside.getMinY() - height - GAP;
+        double y = tall ? beside.getMinY() + DOWN : low(beside) ? beside.getMinY() - height - GAP : below() + GAP;
         words.resizeRelocate(
                 Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - width - GAP))),
                 Math.round(Math.clamp(y, GAP, Math.max(GAP, getHeight() - height - GAP))),

@@ -4,6 +4,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.mock;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,17 +14,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import nexa.imaging.codec.PhotoCodec;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.source.Source;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.preview.PreviewCache;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.mockito.AdditionalAnswers;
 
 class PhotoLoaderTest {
     private static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
@@ -135,6 +143,37 @@ class PhotoLoaderTest {
             assertTrue(loader.ready(shoot.photos().getLast(), PhotoLoader.SMALL).isPresent());
             assertTrue(
                     loader.ready(shoot.photos().getFirst(), PhotoLoader.SMALL).isEmpty());
+        }
+    }
+
+    /** Whoever closed a shoot may take its disk away. */
+    @Test
+    void decodeThatEndsAfterClosing_writesNothing() throws Exception {
+        CountDownLatch decoded = new CountDownLatch(1);
+        AtomicBoolean goesOn = new AtomicBoolean();
+        PhotoCodec jpeg = PhotoCodecs.STANDARD.inOrder().getFirst();
+        PhotoCodec slow = mock(PhotoCodec.class, AdditionalAnswers.delegatesTo(jpeg));
+        doAnswer(call -> {
+                    Source source = jpeg.open(call.getArgument(0), call.getArgument(1), call.getArgument(2));
+                    decoded.countDown();
+                    while (!goesOn.get()) { // as native code does, whoever interrupts it
+                        Thread.onSpinWait();
+                    }
+                    return source;
+                })
+                .when(slow)
+                .open(any(), any(), any());
+        PreviewCache cache = cache().madeBy(new PreviewMaker(new PhotoCodecs(List.of(slow))));
+        try (Shoot shoot = shoot(1)) {
+            Photo photo = shoot.photos().getFirst();
+            PhotoLoader loader = new PhotoLoader(cache);
+            CompletableFuture<ScreenPhoto> loading =
+                    loader.load(photo, shoot.fileOf(photo), PhotoLoader.SMALL, Urgency.NEXT);
+            assertTrue(decoded.await(20, TimeUnit.SECONDS));
+            loader.close();
+            goesOn.set(true);
+            assertEquals(PhotoLoader.SMALL, longEdge(loading.get(20, TimeUnit.SECONDS)));
+            assertFalse(cache.has(photo.pixels(), PhotoLoader.SMALL));
         }
     }
 

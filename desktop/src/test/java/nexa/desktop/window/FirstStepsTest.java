@@ -9,6 +9,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.MainView;
 import nexa.desktop.setting.Hint;
@@ -51,6 +52,22 @@ class FirstStepsTest extends WindowTest {
                 Set.of(Hint.values()), session().settings().hintsTakenProperty().get());
         onFx(() -> session().viewProperty().set(MainView.WALL));
         assertFalse(hint(robot).isVisible(), "once is enough");
+    }
+
+    @Test
+    void hint_liesBelowWhatIsSaidOfTheShoot(FxRobot robot) throws Exception {
+        onFx(() -> session().briefEdits().add("4:5", Shape.parse("4:5")));
+        says(robot, Hint.LOOK);
+        VBox notices = robot.lookup("#notices").queryAs(VBox.class);
+        Label said = new Label("Another Nexa has this shoot open.");
+        said.setMinHeight(60);
+        onFx(() -> notices.getChildren().add(said));
+        until(() -> said.getHeight() >= 60);
+        untilAtRest(hint(robot));
+        Bounds hint = hint(robot).localToScene(hint(robot).getBoundsInLocal());
+        assertFalse(hint.intersects(said.localToScene(said.getBoundsInLocal())));
+        onFx(() -> notices.getChildren().remove(said));
+        until(() -> hint(robot).localToScene(hint(robot).getBoundsInLocal()).getMinY() < hint.getMinY() - 50);
     }
 
     @Test

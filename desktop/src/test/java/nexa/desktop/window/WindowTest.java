@@ -6,6 +6,7 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -30,6 +31,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.PhotoTile;
 import nexa.shoot.Locations;
+import nexa.shoot.preview.PreviewCache;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -79,6 +81,14 @@ public abstract class WindowTest {
     void end() throws Exception {
         onFx(window::close);
         window.closed().get(60, TimeUnit.SECONDS);
+        until(() -> !isAnyPreviewWritten());
+    }
+
+    /** A decode that was begun ends after its shoot is closed; its folder is to go away only then. */
+    private static boolean isAnyPreviewWritten() {
+        return Thread.getAllStackTraces().values().stream()
+                .flatMap(Arrays::stream)
+                .anyMatch(call -> call.getClassName().equals(PreviewCache.class.getName()));
     }
 
     /** What else is to be in the folder before it is opened. */

@@ -30,10 +30,10 @@ public final class Apart {
     private static final DecoderPool LATER = new DecoderPool(2, true);
     private static final DecoderPool QUICK = new DecoderPool(1, false);
 
-    /** For what somebody waits for. */
+    /** For the photo that somebody works on, and for whatever must be done. */
     public static final Apart SHARED = new Apart(SOON, QUICK, SOON);
 
-    /** For what nobody waits for yet: its processes leave the processors to all others. */
+    /** For what shows beside it or will show later: its processes leave the processors to others. */
     public static final Apart PATIENT = new Apart(LATER, QUICK, SOON);
 
     private static final Logger LOG = LoggerFactory.getLogger(Apart.class);
@@ -46,7 +46,7 @@ public final class Apart {
     /** For what takes hardly any time and is not to wait for what does. */
     private final DecoderPool quick;
 
-    /** Where something will be wanted soon after something was decoded. */
+    /** Where something will be wanted soon when something is decoded here. */
     private final DecoderPool next;
 
     Apart(DecoderPool pool, DecoderPool quick) {

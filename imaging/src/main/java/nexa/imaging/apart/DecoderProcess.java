@@ -21,8 +21,11 @@ import java.util.concurrent.atomic.AtomicBoolean;
 final class DecoderProcess implements AutoCloseable {
     private static final Duration START = Duration.ofSeconds(60);
 
-    /** By which systems that have it let a process run when no other wants to. */
+    /** Where there is none, all are alike. */
     private static final Path NICE = Path.of("/usr/bin/nice");
+
+    /** A sixth of another process's share: enough to be done in time while others work. */
+    private static final String NICENESS = "8";
 
     private static final List<String> SETTINGS = List.of(
             "-Xmx512m",
@@ -68,7 +71,7 @@ final class DecoderProcess implements AutoCloseable {
         PixelFile pixels = PixelFile.create();
         List<String> command = new ArrayList<>();
         if (isPatient && Files.isExecutable(NICE)) {
-            command.addAll(List.of(NICE.toString(), "-n", "8"));
+            command.addAll(List.of(NICE.toString(), "-n", NICENESS));
         }
         command.add(java.toString());
         command.addAll(SETTINGS);

@@ -30,7 +30,7 @@ public record PhotoCodecs(List<PhotoCodec> inOrder) {
     /** All that Nexa reads. Raw files come before the TIFFs that most of them look like, and what only the decoder knows last. */
     public static final PhotoCodecs STANDARD = all(Apart.SHARED);
 
-    /** The same for what nobody waits for yet: what is decoded apart leaves the processors to others. */
+    /** The same, but what is decoded apart leaves the processors to others. */
     public static final PhotoCodecs PATIENT = all(Apart.PATIENT);
 
     private static PhotoCodecs all(Apart apart) {

@@ -25,7 +25,7 @@ import org.slf4j.LoggerFactory;
 public record PreviewMaker(PhotoCodecs codecs) {
     private static final Logger LOG = LoggerFactory.getLogger(PreviewMaker.class);
 
-    /** For pictures that nobody waits for yet. */
+    /** One that leaves the processors to others where it can. */
     public PreviewMaker patient() {
         return codecs.equals(PhotoCodecs.STANDARD) ? new PreviewMaker(PhotoCodecs.PATIENT) : this;
     }

@@ -88,8 +88,11 @@ public final class PreviewCache {
         return preview;
     }
 
-    /** A cache that can't be written costs time, not work. */
+    /** A cache that can't be written costs time, not work. What an interrupted thread made is wanted by nobody any more. */
     private void keep(String name, Preview preview) {
+        if (Thread.currentThread().isInterrupted()) {
+            return;
+        }
         try {
             folder.write(name, Encoder.plainJpeg(preview.picture(), QUALITY, preview.profile()));
         } catch (IOException full) {
