@@ -24,6 +24,7 @@ import javax.imageio.ImageIO;
 import nexa.bench.base.Fx;
 import nexa.bench.base.LargePhotos;
 import nexa.bench.base.Peer;
+import nexa.bench.base.Unopened;
 import nexa.desktop.MainWindow;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.photo.PhotoLoader;
@@ -59,17 +60,17 @@ final class PictureTimes {
         Fx.prepare();
         Path folder = LargePhotos.folder(count == 0 ? USUAL : count);
         Path own = Files.createTempDirectory("nexa-pictures");
-        forget(folder);
+        Unopened.again(folder);
         PictureTimes times = new PictureTimes(folder, own);
         times.rates();
         Platform.startup(() -> {});
         times.opens("first opening, program just started", new Locations(own.resolve("d1"), own.resolve("c1")));
-        forget(folder);
+        Unopened.again(folder);
         times.opens("first opening, after another", times.locations);
         times.onBench(List.of(PictureTimes::next, PictureTimes::cold));
         times.opens("opened again", times.locations);
         Platform.exit();
-        forget(folder);
+        Unopened.again(folder);
     }
 
     /**
@@ -79,8 +80,7 @@ final class PictureTimes {
      * @param ofRaw which picture of raw files is shown
      */
     static void run(Path folder, RawPicture ofRaw) throws IOException {
-        if (Files.exists(folder.resolve(".nexa"))) {
-            System.out.println(folder + " was opened before; what is known of it would have to go");
+        if (!Unopened.is(folder)) {
             return;
         }
         Fx.prepare();
@@ -94,20 +94,7 @@ final class PictureTimes {
         times.onBench(List.of(PictureTimes::cold, PictureTimes::next)); // at first hardly any preview is there
         times.opens("opened again", times.locations);
         Platform.exit();
-        forget(folder);
-    }
-
-    /** So that the shoot is opened for the first time. */
-    private static void forget(Path folder) throws IOException {
-        Path own = folder.resolve(".nexa");
-        if (Files.isDirectory(own)) {
-            try (Stream<Path> files = Files.walk(own)) {
-                for (Path file :
-                        files.sorted(java.util.Comparator.reverseOrder()).toList()) {
-                    Files.delete(file);
-                }
-            }
-        }
+        Unopened.again(folder);
     }
 
     private static void say(String what, double value, String unit) {

@@ -8,7 +8,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
-import java.util.stream.Stream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -16,6 +15,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import nexa.bench.base.Fx;
+import nexa.bench.base.Unopened;
 import nexa.desktop.MainWindow;
 import nexa.shoot.Locations;
 
@@ -38,8 +38,7 @@ public final class FluidTrial extends AnimationTimer {
 
     /** @param folder of photographs that was never opened; nothing is left in it */
     public static void run(Path folder) throws IOException {
-        if (Files.exists(folder.resolve(".nexa"))) {
-            System.out.println(folder + " was opened before; what is known of it would have to go");
+        if (!Unopened.is(folder)) {
             return;
         }
         Fx.prepare();
@@ -56,7 +55,7 @@ public final class FluidTrial extends AnimationTimer {
         trial.print(begun);
         Fx.run(window::close);
         Platform.exit();
-        forget(folder.resolve(".nexa"));
+        Unopened.again(folder);
     }
 
     @Override
@@ -91,13 +90,5 @@ public final class FluidTrial extends AnimationTimer {
                 sorted.get(sorted.size() * 95 / 100),
                 sorted.get(sorted.size() * 99 / 100),
                 sorted.getLast());
-    }
-
-    private static void forget(Path own) throws IOException {
-        try (Stream<Path> files = Files.walk(own)) {
-            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(file);
-            }
-        }
     }
 }

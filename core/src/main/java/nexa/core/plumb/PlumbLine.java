@@ -21,15 +21,19 @@ public record PlumbLine(Point from, Point to, boolean upright) {
 
     /** By how much it leans, through a mapping, from where it ought to be, in radians; positive = clockwise. */
     double lean(Mapping through) {
-        Point along = through.apply(to).minus(through.apply(from));
+        Point along = along(through);
         double lean = upright ? Math.atan2(-along.x(), along.y()) : Math.atan2(along.y(), along.x());
         return lean > Math.PI / 2 ? lean - Math.PI : lean <= -Math.PI / 2 ? lean + Math.PI : lean;
     }
 
     /** The same as a slope, the tangent of the lean. */
     double slope(Mapping through) {
-        Point along = through.apply(to).minus(through.apply(from));
+        Point along = along(through);
         return upright ? -along.x() / along.y() : along.y() / along.x();
+    }
+
+    private Point along(Mapping through) {
+        return through.apply(to).minus(through.apply(from));
     }
 
     /** A line in pixels of a photo of a size; upright if it is nearer to that. */

@@ -2,10 +2,7 @@ package nexa.imaging.system;
 
 import static java.lang.foreign.ValueLayout.JAVA_INT;
 
-import java.lang.foreign.FunctionDescriptor;
-import java.lang.foreign.Linker;
 import java.lang.invoke.MethodHandle;
-import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ThreadFactory;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -26,12 +23,11 @@ public final class PatientThreads implements Executor, ThreadFactory {
     private static final int PRIORITY_OF_A_PROCESS = 0; // for Linux a thread is one
     private static final int THE_CALLER = 0;
 
-    /** {@code setpriority(2)}. Other systems than Linux would make the whole program patient. */
-    private static final Optional<MethodHandle> SET_PRIORITY =
-            System.getProperty("os.name").equals("Linux")
-                    ? Linker.nativeLinker().defaultLookup().find("setpriority").map(function -> Linker.nativeLinker()
-                            .downcallHandle(function, FunctionDescriptor.of(JAVA_INT, JAVA_INT, JAVA_INT, JAVA_INT)))
-                    : Optional.empty();
+    /** {@code setpriority(2)}; looked for by the first such thread, as that takes a moment. */
+    private static final class Priority {
+        static final MethodHandle SET =
+                SystemLibrary.standard().function("setpriority", JAVA_INT, JAVA_INT, JAVA_INT, JAVA_INT);
+    }
 
     private final String name;
     private final AtomicInteger running = new AtomicInteger();
@@ -57,7 +53,9 @@ public final class PatientThreads implements Executor, ThreadFactory {
     @Override
     public Thread newThread(Runnable work) {
         return Thread.ofPlatform().name(name).daemon().unstarted(() -> {
-            SET_PRIORITY.ifPresent(PatientThreads::yield);
+            if (System.getProperty("os.name").equals("Linux")) { // others would make the whole program patient
+                yieldToOthers();
+            }
             work.run();
         });
     }
@@ -67,9 +65,9 @@ public final class PatientThreads implements Executor, ThreadFactory {
         return running.get() == 0;
     }
 
-    private static void yield(MethodHandle setPriority) {
+    private static void yieldToOthers() {
         try {
-            int failed = (int) setPriority.invokeExact(PRIORITY_OF_A_PROCESS, THE_CALLER, NICENESS);
+            int failed = (int) Priority.SET.invokeExact(PRIORITY_OF_A_PROCESS, THE_CALLER, NICENESS);
             if (failed != 0) {
                 LOG.info("The system lets no thread be patient");
             }

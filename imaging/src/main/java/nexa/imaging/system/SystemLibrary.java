@@ -37,6 +37,11 @@ public final class SystemLibrary {
         this.symbols = symbols;
     }
 
+    /** What every program of the system has anyway. */
+    static SystemLibrary standard() {
+        return new SystemLibrary(LINKER.defaultLookup());
+    }
+
     /** The decoder of JPEG XL; empty if it is not installed. */
     public static Optional<SystemLibrary> jxl() {
         return Jxl.DECODER;

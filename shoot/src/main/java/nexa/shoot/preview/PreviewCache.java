@@ -79,7 +79,7 @@ public final class PreviewCache {
 
     private Preview made(Path file, String fingerprint, PhotoFacts facts, int longEdge)
             throws UnreadablePhotoException {
-        Preview preview = longEdge == SMALL
+        Preview preview = longEdge == SMALL && !has(fingerprint, MIDDLE)
                 ? maker.make(file, facts, SMALL, MIDDLE, larger -> keep(name(fingerprint, MIDDLE), larger))
                 : maker.make(file, facts, longEdge);
         if (longEdge <= LARGEST_KEPT) {
