@@ -9,7 +9,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.camera.BenchLane;
-import nexa.desktop.paint.CanvasText;
+import nexa.desktop.paint.DrawnWords;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
@@ -19,20 +19,16 @@ import nexa.words.Words;
 
 /** The line of words below the photo. */
 record BenchCaptions(
-        Session session,
-        StrokeMemo memo,
-        CanvasText text,
-        double width,
-        double height,
-        Optional<BenchFill.Look> fill,
-        Optional<String> proof) {
+        Session session, StrokeMemo memo, DrawnWords text, Optional<BenchFill.Look> fill, Optional<String> proof) {
     private static final double APART = 24;
 
     /** Below the photo: what it is on the left, how it is framed on the right; or, what its proof shows. */
     void draw(Photo photo, BenchMode mode, Optional<Double> zoom) {
         PhotoSpace space = session.space().orElseThrow();
         BenchLane lane = new BenchLane(
-                width, height, session.settings().neighboursProperty().get());
+                text.getWidth(),
+                text.getHeight(),
+                session.settings().neighboursProperty().get());
         LevelView fitting = lane.current(space);
         double half = fitting.scale() * space.extent().width() / 2;
         double middle = fitting.originX() + fitting.scale() * space.extent().centreX();
@@ -45,7 +41,7 @@ record BenchCaptions(
         }
         String what = Words.name(photo.name()) + " · " + space.upright();
         String right = right(mode);
-        boolean room = CanvasText.measured(what + colours(photo) + closer + right) + APART < 2 * half;
+        boolean room = DrawnWords.measured(what + colours(photo) + closer + right) + APART < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
         boolean both = room || mode == BenchMode.FRAMING;
         double reach = both ? Math.max(half, reach(left, right, middle)) : half;
@@ -57,8 +53,8 @@ record BenchCaptions(
 
     /** How far to each side of a narrow photo's middle both go without meeting, as far as the Bench does. */
     private double reach(String left, String right, double middle) {
-        double needed = (CanvasText.measured(left) + APART + CanvasText.measured(right)) / 2;
-        return Math.min(needed, Math.min(middle, width - middle));
+        double needed = (DrawnWords.measured(left) + APART + DrawnWords.measured(right)) / 2;
+        return Math.min(needed, Math.min(middle, text.getWidth() - middle));
     }
 
     /** How the file's colours are read; the Wall says it too. */
@@ -73,7 +69,7 @@ record BenchCaptions(
     /** Whether a corner of the tilted photo lies where the captions are. */
     private boolean reachesDown(PhotoSpace space, LevelView view) {
         return space.edge().corners().stream()
-                .anyMatch(corner -> view.toScreen(corner).y() > height - CanvasText.CAPTION_ROOM);
+                .anyMatch(corner -> view.toScreen(corner).y() > text.getHeight() - DrawnWords.CAPTION_ROOM);
     }
 
     private String right(BenchMode mode) {

@@ -1,10 +1,12 @@
 package nexa.desktop.bench;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.Frame;
@@ -18,11 +20,11 @@ import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
 import nexa.core.print.OutputSize;
 import nexa.core.shape.Shape;
-import nexa.core.space.PhotoSpace;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.paint.CanvasText;
 import nexa.desktop.paint.Crisp;
+import nexa.desktop.paint.DrawnWords;
+import nexa.desktop.paint.FrameLines;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.Palette;
@@ -32,15 +34,11 @@ import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
-import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
-/** One drawing of the Bench. */
+/** What lies on the Bench's photo, laid anew: the frame, words, and what is drawn now and then. */
 final class BenchDrawing {
-    private static final Color WAITING = Color.gray(0.78);
-    private static final double NEIGHBOUR_OPACITY = 0.42;
-    private static final double HANDLE = 5.5;
     private static final int FINE_CELLS = 12;
     private static final Set<Command> LOOKING =
             EnumSet.of(Command.BEFORE, Command.WHOLE, Command.RESULT, Command.PROOF);
@@ -55,42 +53,30 @@ final class BenchDrawing {
      */
     record During(boolean tilting, boolean adjusting, boolean bare, boolean trimming) {}
 
-    private final GraphicsContext canvas;
+    private final Supplier<GraphicsContext> sketch;
+    private final FrameLines lines;
+    private final DrawnWords words;
     private final Session session;
     private final Keys keys;
     private final StrokeMemo memo;
     private final Crisp crisp;
-    private final CanvasText text;
-    private final double width;
-    private final double height;
 
+    /** @param sketch to be asked for only by what is drawn now */
     BenchDrawing(
-            GraphicsContext canvas,
-            Color ink,
+            Supplier<GraphicsContext> sketch,
+            FrameLines lines,
+            DrawnWords words,
             Session session,
             Keys keys,
             StrokeMemo memo,
-            double pixelScale,
-            double width,
-            double height) {
-        this.canvas = canvas;
+            double pixelScale) {
+        this.sketch = sketch;
+        this.lines = lines;
+        this.words = words;
         this.session = session;
         this.keys = keys;
         this.memo = memo;
         this.crisp = new Crisp(pixelScale);
-        this.text = new CanvasText(canvas, ink, width, height);
-        this.width = width;
-        this.height = height;
-    }
-
-    void neighbour(PhotoSpace space, Optional<Frame> frame, LevelView view, Optional<ScreenPhoto> pixels) {
-        canvas.save();
-        canvas.setGlobalAlpha(NEIGHBOUR_OPACITY);
-        PhotoPainter painter = new PhotoPainter(canvas, view);
-        pixels.ifPresent(p -> painter.photo(p, space));
-        canvas.setGlobalAlpha(1);
-        frame.ifPresent(painter::edge);
-        canvas.restore();
     }
 
     // ---- photo, mat, frame, overlay ----
@@ -100,43 +86,34 @@ final class BenchDrawing {
         return LOOKING.stream().anyMatch(keys::isHeld);
     }
 
-    /** What lies on the photo and its mat: overlay, the frame's edge. */
-    void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment, Optional<BenchFill.Look> fill) {
-        session.frame()
+    /** What lies on the photo and its mat: overlay, the frame's edge, its handles. */
+    void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment) {
+        lines.show(session.frame()
                 .filter(frame -> !isLooking(keys))
-                .ifPresent(frame -> pixels.ifPresent(
-                        p -> framed(new PhotoPainter(canvas, view, crisp), view, frame, p.brightness(), moment, fill)));
+                .flatMap(frame -> pixels.map(photo -> look(view.toScreen(frame), frame, photo.brightness(), moment))));
     }
 
-    /** Where a photo will be. */
-    void waiting(LevelView view, PhotoSpace space) {
-        double aspect = space.upright().aspect();
-        ScreenBox box = view.toScreen(new Frame(0, 0, Math.min(1, aspect), Math.min(1, 1 / aspect)));
-        canvas.setFill(WAITING);
-        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
+    private FrameLines.Look look(ScreenBox box, Frame frame, double brightness, During moment) {
+        boolean overlaid = !moment.trimming() && (moment.tilting() || shows(moment));
+        return new FrameLines.Look(
+                box,
+                overlaid
+                        ? Optional.of(new FrameLines.Overlaid(
+                                strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness)))
+                        : Optional.empty(),
+                !moment.bare() && !moment.trimming(),
+                crisp);
     }
 
-    private void framed(
-            PhotoPainter painter,
-            LevelView view,
-            Frame frame,
-            double brightness,
-            During moment,
-            Optional<BenchFill.Look> fill) {
-        if (session.frameEdits().showsBlank()) {
-            painter.beyond(
-                    session.space().orElseThrow().outline(),
-                    frame,
-                    fill.map(BenchFill.Look::image).orElse(null));
-            fill.ifPresent(look -> look.places().forEach(place -> painter.place(frame, place)));
-        }
-        if (!moment.trimming() && (moment.tilting() || shows(moment))) {
-            painter.overlay(frame, strokes(frame, moment.tilting()), Looks.ink(session.settings(), brightness));
-        }
-        painter.edge(frame);
-        if (!moment.bare() && !moment.trimming()) {
-            handles(view.toScreen(frame));
-        }
+    /** Rings around places of the frame's fill where it will show. */
+    void fillPlaces(LevelView view, BenchFill.Look fill) {
+        session.frame()
+                .filter(frame -> !isLooking(keys) && session.frameEdits().showsBlank())
+                .ifPresent(frame -> fill.places().forEach(place -> painter(view).place(frame, place)));
+    }
+
+    private PhotoPainter painter(LevelView view) {
+        return new PhotoPainter(sketch.get(), view, crisp);
     }
 
     private boolean shows(During moment) {
@@ -150,15 +127,6 @@ final class BenchDrawing {
         return tilting
                 ? memo.strokes(OverlayChoice.of(Overlay.GRID), frame.aspect(), options.withCells(FINE_CELLS))
                 : memo.strokes(session.overlayProperty().get(), frame.aspect(), options);
-    }
-
-    private void handles(ScreenBox box) {
-        canvas.setLineWidth(2);
-        for (int corner = 0; corner < 4; corner++) {
-            double x = box.x() + corner % 2 * box.width();
-            double y = box.y() + corner / 2 * box.height();
-            knob(canvas, x, y, HANDLE);
-        }
     }
 
     static void knob(GraphicsContext canvas, double x, double y, double radius) {
@@ -175,37 +143,41 @@ final class BenchDrawing {
     void marks(LevelView view, Optional<Marks> proposed) {
         boolean looking = isLooking(keys) && !keys.isHeld(Command.WHOLE);
         session.space().filter(space -> !looking).ifPresent(space -> {
-            PhotoPainter painter = new PhotoPainter(canvas, view, crisp);
-            painter.marks(session.framing().marks().in(space), PhotoPainter.MARK, false);
-            proposed.ifPresent(marks -> painter.marks(marks.in(space), PhotoPainter.MARK, true));
+            mark(view, session.framing().marks().in(space), false);
+            proposed.ifPresent(marks -> mark(view, marks.in(space), true));
         });
+    }
+
+    private void mark(LevelView view, List<Point> marks, boolean dashed) {
+        if (!marks.isEmpty()) {
+            painter(view).marks(marks, PhotoPainter.MARK, dashed);
+        }
     }
 
     // ---- what the pointer does ----
 
     /** The lines that caught the frame, through the whole photo. */
     void guides(LevelView view, BenchGesture.Shown shown) {
-        canvas.setStroke(Palette.ACCENT);
         double wide = crisp.width(1);
-        canvas.setLineWidth(wide);
-        shown.caughtX().ifPresent(x -> {
-            double at = crisp.place(view.toScreen(new Point(x, 0)).x(), wide);
-            canvas.strokeLine(at, 0, at, height);
-        });
-        shown.caughtY().ifPresent(y -> {
-            double at = crisp.place(view.toScreen(new Point(0, y)).y(), wide);
-            canvas.strokeLine(0, at, width, at);
-        });
+        List<ScreenBox> guides = new ArrayList<>();
+        shown.caughtX()
+                .ifPresent(x -> guides.add(new ScreenBox(
+                        crisp.place(view.toScreen(new Point(x, 0)).x(), wide) - wide / 2, 0, wide, words.getHeight())));
+        shown.caughtY()
+                .ifPresent(y -> guides.add(new ScreenBox(
+                        0, crisp.place(view.toScreen(new Point(0, y)).y(), wide) - wide / 2, words.getWidth(), wide)));
+        lines.guide(guides);
     }
 
     /** A nested outline that a click would make the frame's shape. */
     void outline(LevelView view, Shape.Ratio shape, Point pointer) {
         session.frame().ifPresent(frame -> {
             ScreenBox box = view.toScreen(Nested.outline(frame, shape));
+            GraphicsContext canvas = sketch.get();
             canvas.setStroke(Palette.ACCENT);
             canvas.setLineWidth(2);
             canvas.strokeRect(box.x(), box.y(), box.width(), box.height());
-            text.tag(
+            words.tag(
                     Words.of("bench.nested", Nested.laid(frame.aspect(), shape).text()),
                     pointer.x() + 16,
                     pointer.y() + 18);
@@ -217,7 +189,7 @@ final class BenchDrawing {
         session.frame().ifPresent(frame -> {
             PixelSize size = OutputSize.natural(frame, session.moment().asShot().orElseThrow());
             double ppi = session.settings().ppiProperty().get();
-            text.tag(
+            words.tag(
                     Words.of(
                             "bench.readout",
                             shapeWords(frame),
@@ -242,25 +214,23 @@ final class BenchDrawing {
 
     /** Lines that were drawn on the photo or found in it. */
     BenchLines lines() {
-        return new BenchLines(canvas, session, text);
+        return new BenchLines(sketch, session, words);
     }
 
     /** Places of the photo that are touched. */
     BenchSpots spots(LevelView view) {
-        return new BenchSpots(canvas, view, session.space().orElseThrow(), text);
+        return new BenchSpots(sketch, view, session.space().orElseThrow(), words);
     }
 
     /** Below the photo: what it is, and how it is framed. */
     void captions(
             Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill, Optional<String> proof) {
-        new BenchCaptions(session, memo, text, width, height, fill, proof).draw(photo, mode, zoom);
+        new BenchCaptions(session, memo, words, fill, proof).draw(photo, mode, zoom);
     }
 
-    void unreadable(Photo photo, Trouble trouble) {
-        hint(Words.of("bench.unreadable", photo.name(), Words.of(trouble)));
-    }
-
-    void hint(String words) {
-        text.middle(words);
+    /** Words alone, and no frame. */
+    void hint(String said) {
+        lines.show(Optional.empty());
+        words.middle(said);
     }
 }

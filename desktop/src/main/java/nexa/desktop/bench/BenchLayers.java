@@ -16,16 +16,19 @@ import nexa.core.space.Pose;
 import nexa.desktop.camera.Camera;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.paint.DrawnWords;
+import nexa.desktop.paint.FrameLines;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.paint.PhotoRaster;
+import nexa.desktop.paint.SketchPane;
 import nexa.desktop.photo.ProofedPictures.Proofed;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.picture.FramePicture;
 import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.InkedPane;
 import nexa.desktop.widget.Looks;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
@@ -87,15 +90,20 @@ final class BenchLayers {
                             session.format().flatMap(format -> session.shoot().frame(p, format))));
         }
 
-        private void draw(BenchDrawing drawing) {
-            shown.ifPresent(now -> now.view()
-                    .ifPresent(view -> drawing.neighbour(now.space().orElseThrow(), now.frame(), view, now.pixels())));
+        private void draw(GraphicsContext canvas) {
+            shown.ifPresent(now -> now.view().ifPresent(view -> {
+                PhotoPainter painter = new PhotoPainter(canvas, view);
+                canvas.setGlobalAlpha(NEIGHBOUR_OPACITY);
+                now.pixels()
+                        .ifPresent(pixels -> painter.photo(pixels, now.space().orElseThrow()));
+                canvas.setGlobalAlpha(1);
+                now.frame().ifPresent(painter::edge);
+            }));
         }
     }
 
-    private interface Drawing {
-        void draw(BenchDrawing drawing);
-    }
+    private static final Color WAITING = Color.gray(0.78);
+    private static final double NEIGHBOUR_OPACITY = 0.42;
 
     private final Region bench;
     private final Session session;
@@ -108,7 +116,11 @@ final class BenchLayers {
     private final Neighbour after;
     private final DrawnPane waitingLayer = layer(this::drawWaiting);
     private final PhotoRaster raster;
-    private final DrawnPane frameLayer;
+    private final DrawnPane beyondLayer = layer(this::drawBeyond);
+    private final FrameLines lines = new FrameLines();
+    private final SketchPane sketch;
+    private final DrawnWords words = new DrawnWords();
+    private final BenchFill fill;
     private Optional<PhotoLayer> photoShown = Optional.empty();
     private Optional<ScreenPhoto> laid = Optional.empty();
     private Optional<CompletableFuture<Optional<Proofed>>> proof = Optional.empty();
@@ -120,6 +132,7 @@ final class BenchLayers {
             Keys keys,
             Camera camera,
             BenchPictures pictures,
+            BenchFill fill,
             Executor fx,
             Consumer<BenchDrawing> drawFrame) {
         this.bench = bench;
@@ -131,17 +144,32 @@ final class BenchLayers {
         this.before = new Neighbour(-1, pictures.before());
         this.after = new Neighbour(1, pictures.after());
         this.raster = new PhotoRaster(fx);
-        this.frameLayer = layer(drawFrame::accept);
+        this.fill = fill;
+        this.sketch = new SketchPane() {
+            @Override
+            protected void draw() {
+                words.begin();
+                lines.guide(List.of());
+                drawFrame.accept(
+                        new BenchDrawing(this::canvas, lines, words, session, keys, strokes, camera.pixelScale()));
+                words.end();
+            }
+        };
     }
 
     /** From the bottom to the top. */
     List<Node> inOrder() {
-        return List.of(before.layer, after.layer, waitingLayer, raster, frameLayer);
+        return List.of(before.layer, after.layer, waitingLayer, raster, beyondLayer, lines, sketch, words);
     }
 
-    /** Draws the frame's layer anew. */
+    /** Lays anew what lies on the photo. */
     void redraw() {
-        frameLayer.redraw();
+        sketch.redraw();
+        beyondLayer.setVisible(
+                session.frame().isPresent() && session.frameEdits().showsBlank() && !BenchDrawing.isLooking(keys));
+        if (beyondLayer.isVisible()) {
+            beyondLayer.redraw();
+        }
     }
 
     /** Whether the photo is drawn as it is held, if only as a draft. */
@@ -164,21 +192,13 @@ final class BenchLayers {
     }
 
     /** A layer may be smaller than the Bench; what it draws is given in the Bench's coordinates all the same. */
-    private DrawnPane layer(Drawing drawing) {
-        InkedPane pane = new InkedPane() {
+    private DrawnPane layer(Consumer<GraphicsContext> drawing) {
+        DrawnPane pane = new DrawnPane() {
             @Override
             public void draw(GraphicsContext canvas, double width, double height) {
                 canvas.save();
                 canvas.translate(-getLayoutX(), -getLayoutY());
-                drawing.draw(new BenchDrawing(
-                        canvas,
-                        ink(),
-                        session,
-                        keys,
-                        strokes,
-                        camera.pixelScale(),
-                        bench.getWidth(),
-                        bench.getHeight()));
+                drawing.accept(canvas);
                 canvas.restore();
             }
         };
@@ -188,7 +208,10 @@ final class BenchLayers {
 
     /** Puts everything where it is now. */
     void lay() {
-        frameLayer.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
+        for (Region whole : List.of(beyondLayer, sketch, words)) {
+            whole.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
+        }
+        lines.cut(bench.getWidth(), bench.getHeight());
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
         laid = current.pixels();
@@ -232,12 +255,26 @@ final class BenchLayers {
                         : space);
     }
 
-    private void drawWaiting(BenchDrawing drawing) {
+    /** Where the photo will be. */
+    private void drawWaiting(GraphicsContext canvas) {
         photoShown.ifPresent(shown -> shown.view().ifPresent(view -> {
             if (current.trouble().isEmpty() && shown.pixels().isEmpty()) {
-                drawing.waiting(view, shown.space().orElseThrow());
+                double aspect = shown.space().orElseThrow().upright().aspect();
+                ScreenBox box = view.toScreen(new Frame(0, 0, Math.min(1, aspect), Math.min(1, 1 / aspect)));
+                canvas.setFill(WAITING);
+                canvas.fillRect(box.x(), box.y(), box.width(), box.height());
             }
         }));
+    }
+
+    /** What the frame shows beyond the photo. */
+    private void drawBeyond(GraphicsContext canvas) {
+        session.frame().filter(frame -> current.pixels().isPresent()).ifPresent(frame -> camera.view()
+                .ifPresent(view -> new PhotoPainter(canvas, view)
+                        .beyond(
+                                session.space().orElseThrow().outline(),
+                                frame,
+                                fill.current().map(BenchFill.Look::image).orElse(null))));
     }
 
     /** The mat's colour on this photo. */

@@ -1,6 +1,7 @@
 package nexa.desktop.bench;
 
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.scene.canvas.GraphicsContext;
@@ -18,7 +19,7 @@ import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.PlumbWords;
 import nexa.desktop.model.Plumbing;
-import nexa.desktop.paint.CanvasText;
+import nexa.desktop.paint.DrawnWords;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.repair.TrimWords;
@@ -34,12 +35,12 @@ final class BenchLines {
 
     private static final int SIDE_PIECES = 16;
 
-    private final GraphicsContext canvas;
+    private final Supplier<GraphicsContext> sketch;
     private final Session session;
-    private final CanvasText text;
+    private final DrawnWords text;
 
-    BenchLines(GraphicsContext canvas, Session session, CanvasText text) {
-        this.canvas = canvas;
+    BenchLines(Supplier<GraphicsContext> sketch, Session session, DrawnWords text) {
+        this.sketch = sketch;
         this.session = session;
         this.text = text;
     }
@@ -61,7 +62,7 @@ final class BenchLines {
     private void levelLine(LevelView view, BenchGesture.DrawLevel drawn) {
         Point from = view.toScreen(drawn.from());
         Point to = view.toScreen(drawn.to());
-        PhotoPainter.accentLine(canvas, from, to, 2);
+        PhotoPainter.accentLine(sketch.get(), from, to, 2);
         drawn.line()
                 .ifPresent(line ->
                         text.tag(Words.of("bench.level.lean", Looks.degrees(line.lean())), to.x() + 14, to.y() - 34));
@@ -73,7 +74,10 @@ final class BenchLines {
         List<LevelLine> lines = levelling.linesProperty().get();
         for (LevelLine line : lines) {
             PhotoPainter.accentLine(
-                    canvas, view.toScreen(space.toLevel(line.from())), view.toScreen(space.toLevel(line.to())), 2);
+                    sketch.get(),
+                    view.toScreen(space.toLevel(line.from())),
+                    view.toScreen(space.toLevel(line.to())),
+                    2);
             Point knob = knob(line, space, view);
             removing(knob);
         }
@@ -88,7 +92,8 @@ final class BenchLines {
 
     /** A line that is drawn freely. */
     private void path(LevelView view, List<Point> points) {
-        PhotoPainter.accentPath(canvas, points.stream().map(view::toScreen).toList(), 2);
+        PhotoPainter.accentPath(
+                sketch.get(), points.stream().map(view::toScreen).toList(), 2);
     }
 
     /** The line that the bend was found by, and how straight it is now. */
@@ -173,9 +178,9 @@ final class BenchLines {
     /** Where the sides of closed bands meet, each with a knob to open it. */
     private void seams(LevelView view, PhotoSpace space) {
         for (Bands.Band band : space.pose().bands().all()) {
-            canvas.setLineDashes(5, 4);
+            sketch.get().setLineDashes(5, 4);
             path(view, across(space, band, band.gap().from()));
-            canvas.setLineDashes();
+            sketch.get().setLineDashes();
             removing(knob(band, space, view));
         }
     }
@@ -191,8 +196,9 @@ final class BenchLines {
         if (dragged) {
             path(view, side);
             Point middle = view.toScreen(side.get(SIDE_PIECES / 2));
-            BenchDrawing.knob(canvas, middle.x(), middle.y(), KNOB - 2);
+            BenchDrawing.knob(sketch.get(), middle.x(), middle.y(), KNOB - 2);
         } else {
+            GraphicsContext canvas = sketch.get();
             canvas.setStroke(Color.gray(1, 0.55));
             canvas.setLineWidth(1);
             PhotoPainter.polyline(canvas, side.stream().map(view::toScreen).toList());
@@ -202,7 +208,7 @@ final class BenchLines {
     /** @return where it ends */
     private Point line(LevelView view, PhotoSpace space, Plumbing.Line line, double wide) {
         Point to = view.toScreen(space.fromAsShot(line.to()));
-        PhotoPainter.accentLine(canvas, view.toScreen(space.fromAsShot(line.from())), to, wide);
+        PhotoPainter.accentLine(sketch.get(), view.toScreen(space.fromAsShot(line.from())), to, wide);
         return to;
     }
 
@@ -218,7 +224,7 @@ final class BenchLines {
             case Levelling.Verdict.Found(Finding finding) -> {
                 for (LevelLine line : finding.lines()) {
                     PhotoPainter.accentLine(
-                            canvas,
+                            sketch.get(),
                             view.toScreen(space.toLevel(line.from())),
                             view.toScreen(space.toLevel(line.to())),
                             1.5);
@@ -230,6 +236,7 @@ final class BenchLines {
 
     /** A knob that removes what it is on. */
     private void removing(Point at) {
+        GraphicsContext canvas = sketch.get();
         BenchDrawing.knob(canvas, at.x(), at.y(), KNOB);
         canvas.strokeLine(at.x() - 3, at.y() - 3, at.x() + 3, at.y() + 3);
         canvas.strokeLine(at.x() - 3, at.y() + 3, at.x() + 3, at.y() - 3);

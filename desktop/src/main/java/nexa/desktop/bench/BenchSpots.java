@@ -1,12 +1,13 @@
 package nexa.desktop.bench;
 
 import java.util.OptionalInt;
+import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import nexa.core.eye.GlowingEye;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
-import nexa.desktop.paint.CanvasText;
+import nexa.desktop.paint.DrawnWords;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.photo.ScreenPhoto;
@@ -24,13 +25,13 @@ final class BenchSpots {
     private static final double FROM_POINTER = 22;
     private static final double GREY_MARK = 7;
 
-    private final GraphicsContext canvas;
+    private final Supplier<GraphicsContext> sketch;
     private final LevelView view;
     private final PhotoSpace space;
-    private final CanvasText text;
+    private final DrawnWords text;
 
-    BenchSpots(GraphicsContext canvas, LevelView view, PhotoSpace space, CanvasText text) {
-        this.canvas = canvas;
+    BenchSpots(Supplier<GraphicsContext> sketch, LevelView view, PhotoSpace space, DrawnWords text) {
+        this.sketch = sketch;
         this.view = view;
         this.space = space;
         this.text = text;
@@ -54,6 +55,7 @@ final class BenchSpots {
     }
 
     private void ring(Point centre, double radius, Color colour, double wide) {
+        GraphicsContext canvas = sketch.get();
         canvas.setStroke(colour);
         canvas.setLineWidth(wide);
         canvas.strokeOval(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius);
@@ -87,6 +89,7 @@ final class BenchSpots {
         double x = pointer.x() + FROM_POINTER;
         double y =
                 pointer.y() - FROM_POINTER - side < 0 ? pointer.y() + FROM_POINTER : pointer.y() - FROM_POINTER - side;
+        GraphicsContext canvas = sketch.get();
         canvas.setFill(Color.gray(0.5));
         canvas.fillRect(x, y, side, side);
         canvas.setImageSmoothing(false);

@@ -70,7 +70,7 @@ public final class BenchView extends Region {
         this.keys = keys;
         this.camera = new Camera(new Looked());
         this.pictures = new BenchPictures(session.shoot(), loader, fx, this::redraw);
-        this.layers = new BenchLayers(this, session, keys, camera, pictures, fx, this::drawFrame);
+        this.layers = new BenchLayers(this, session, keys, camera, pictures, fill, fx, this::drawFrame);
         this.pointer = new BenchPointer(this, camera, mode, tilting, this::redraw, models, keys);
         sceneProperty().subscribe((left, entered) -> {
             showNeighbours();
@@ -304,7 +304,9 @@ public final class BenchView extends Region {
         Optional<LevelView> view = camera.view();
         Optional<Trouble> trouble = photo.get().trouble().or(pictures.current()::trouble);
         if (view.isEmpty() || trouble.isPresent()) {
-            trouble.ifPresent(reason -> drawing.unreadable(photo.get(), reason));
+            drawing.hint(trouble.map(
+                            reason -> Words.of("bench.unreadable", photo.get().name(), Words.of(reason)))
+                    .orElse(""));
             return;
         }
         boolean bare = camera.bareProperty().get();
@@ -316,8 +318,8 @@ public final class BenchView extends Region {
                         tilting.get() || mode.get() == BenchMode.PLUMB,
                         adjusting,
                         bare,
-                        mode.get() == BenchMode.TRIM || mode.get().touches()),
-                fill.current());
+                        mode.get() == BenchMode.TRIM || mode.get().touches()));
+        fill.current().ifPresent(look -> drawing.fillPlaces(view.get(), look));
         if (!bare) {
             drawing.marks(
                     view.get(),

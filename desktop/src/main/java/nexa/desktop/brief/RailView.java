@@ -2,6 +2,7 @@ package nexa.desktop.brief;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.beans.property.ObjectProperty;
 import javafx.css.PseudoClass;
@@ -74,6 +75,9 @@ public final class RailView extends ScrollPane {
         shelf.getStyleClass().add("quiet");
         Buttons.explain(shelf, Words.of("rail.shelf.tip"));
         setContent(content);
+        // cached, all cards would be drawn anew whenever one of them is
+        skinProperty()
+                .subscribe(skin -> Optional.ofNullable(lookup(".viewport")).ifPresent(all -> all.setCache(false)));
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         fold.getStyleClass().add("small");

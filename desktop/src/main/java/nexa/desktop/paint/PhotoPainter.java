@@ -19,8 +19,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Draws a photo and what lies on it. Everything sits on the same geometry: level space under one view. */
 public final class PhotoPainter {
-    private static final Color HALO = Color.gray(0, 0.45);
-    private static final Color LINE = Color.gray(1, 0.95);
+    static final Color HALO = Color.gray(0, 0.45);
+    static final Color LINE = Color.gray(1, 0.95);
     private static final double CHECK = 8;
 
     /** Of the corners of a marked place. */
@@ -76,17 +76,13 @@ public final class PhotoPainter {
     public void edge(Frame frame) {
         ScreenBox box = view.toScreen(frame);
         canvas.setFill(HALO);
-        border(box.x() - 2, box.y() - 2, box.width() + 4, box.height() + 4);
+        FrameBoxes.around(box, 2).forEach(this::fill);
         canvas.setFill(LINE);
-        border(box.x() - 1, box.y() - 1, box.width() + 2, box.height() + 2);
+        FrameBoxes.around(box, 1).forEach(this::fill);
     }
 
-    /** One unit wide, inside the box; as filled boxes it takes less than as a stroke. */
-    private void border(double x, double y, double width, double height) {
-        canvas.fillRect(x, y, width, 1);
-        canvas.fillRect(x, y + height - 1, width, 1);
-        canvas.fillRect(x, y + 1, 1, height - 2);
-        canvas.fillRect(x + width - 1, y + 1, 1, height - 2);
+    private void fill(ScreenBox box) {
+        canvas.fillRect(box.x(), box.y(), box.width(), box.height());
     }
 
     /**
@@ -167,32 +163,10 @@ public final class PhotoPainter {
         canvas.setLineWidth(width);
         canvas.beginPath();
         for (Stroke stroke : strokes) {
-            if (stroke instanceof Stroke.Segment(Point from, Point to) && (from.x() == to.x() || from.y() == to.y())) {
-                along(from, to, box, alongWidth(width, lineWidth), lineWidth);
-            } else {
-                path(canvas, stroke, box);
-            }
+            FrameBoxes.along(stroke, box, crisp, width, lineWidth)
+                    .ifPresentOrElse(this::fill, () -> path(canvas, stroke, box));
         }
         canvas.stroke(); // all that is not along the frame at once takes less than each by itself
-    }
-
-    /** A line along the frame, on whole screen pixels; as a filled box it takes far less than as a stroke. */
-    private void along(Point from, Point to, ScreenBox box, double width, double lineWidth) {
-        double left = box.x() + Math.min(from.x(), to.x()) * box.width();
-        double top = box.y() + Math.min(from.y(), to.y()) * box.height();
-        if (from.x() == to.x()) {
-            double x = crisp.place(left, lineWidth);
-            canvas.fillRect(x - width / 2, top, width, Math.abs(to.y() - from.y()) * box.height());
-        } else {
-            double y = crisp.place(top, lineWidth);
-            canvas.fillRect(left, y - width / 2, Math.abs(to.x() - from.x()) * box.width(), width);
-        }
-    }
-
-    /** Of the same parity as the line, in screen pixels, so that the halo is even on both sides. */
-    private double alongWidth(double width, double lineWidth) {
-        double line = crisp.width(lineWidth);
-        return width == lineWidth ? line : line + 2 * crisp.width((width - lineWidth) / 2);
     }
 
     /**
