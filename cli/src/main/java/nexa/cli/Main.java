@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.cli.base.ExitCode;
+import nexa.cli.base.UsageWords;
 import nexa.cli.correct.FillCommand;
 import nexa.cli.correct.LensCommand;
 import nexa.cli.correct.LensMeasureCommands;
@@ -131,7 +132,7 @@ public final class Main implements Runnable {
 
     private static int wrongUsage(ParameterException wrong, String[] arguments) {
         CommandLine command = wrong.getCommandLine();
-        command.getErr().println(wrong.getMessage());
+        command.getErr().println(UsageWords.of(wrong, arguments));
         command.getErr().println(Words.of("cli.see", command.getCommandSpec().qualifiedName()));
         return ExitCode.WRONG_USAGE;
     }
