@@ -27,6 +27,7 @@ import nexa.desktop.paint.DrawnWords;
 import nexa.desktop.paint.FrameLines;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.MarkRings;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.ScreenPhoto;
@@ -55,6 +56,7 @@ final class BenchDrawing {
 
     private final Supplier<GraphicsContext> sketch;
     private final FrameLines lines;
+    private final MarkRings rings;
     private final DrawnWords words;
     private final Session session;
     private final Keys keys;
@@ -65,6 +67,7 @@ final class BenchDrawing {
     BenchDrawing(
             Supplier<GraphicsContext> sketch,
             FrameLines lines,
+            MarkRings rings,
             DrawnWords words,
             Session session,
             Keys keys,
@@ -72,6 +75,7 @@ final class BenchDrawing {
             double pixelScale) {
         this.sketch = sketch;
         this.lines = lines;
+        this.rings = rings;
         this.words = words;
         this.session = session;
         this.keys = keys;
@@ -149,9 +153,7 @@ final class BenchDrawing {
     }
 
     private void mark(LevelView view, List<Point> marks, boolean dashed) {
-        if (!marks.isEmpty()) {
-            painter(view).marks(marks, PhotoPainter.MARK, dashed);
-        }
+        rings.show(marks.stream().map(view::toScreen).toList(), dashed);
     }
 
     // ---- what the pointer does ----

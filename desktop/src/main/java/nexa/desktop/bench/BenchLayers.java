@@ -20,6 +20,7 @@ import nexa.desktop.paint.DrawnWords;
 import nexa.desktop.paint.FrameLines;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.MarkRings;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.paint.SketchPane;
@@ -118,6 +119,7 @@ final class BenchLayers {
     private final PhotoRaster raster;
     private final DrawnPane beyondLayer = layer(this::drawBeyond);
     private final FrameLines lines = new FrameLines();
+    private final MarkRings rings = new MarkRings();
     private final SketchPane sketch;
     private final DrawnWords words = new DrawnWords();
     private final BenchFill fill;
@@ -149,9 +151,11 @@ final class BenchLayers {
             @Override
             protected void draw() {
                 words.begin();
+                rings.begin();
                 lines.guide(List.of());
-                drawFrame.accept(
-                        new BenchDrawing(this::canvas, lines, words, session, keys, strokes, camera.pixelScale()));
+                drawFrame.accept(new BenchDrawing(
+                        this::canvas, lines, rings, words, session, keys, strokes, camera.pixelScale()));
+                rings.end();
                 words.end();
             }
         };
@@ -159,7 +163,7 @@ final class BenchLayers {
 
     /** From the bottom to the top. */
     List<Node> inOrder() {
-        return List.of(before.layer, after.layer, waitingLayer, raster, beyondLayer, lines, sketch, words);
+        return List.of(before.layer, after.layer, waitingLayer, raster, beyondLayer, lines, rings, sketch, words);
     }
 
     /** Lays anew what lies on the photo. */
@@ -212,6 +216,7 @@ final class BenchLayers {
             whole.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
         }
         lines.cut(bench.getWidth(), bench.getHeight());
+        rings.cut(bench.getWidth(), bench.getHeight());
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
         laid = current.pixels();

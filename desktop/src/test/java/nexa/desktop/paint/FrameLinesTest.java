@@ -16,6 +16,7 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
@@ -24,6 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -85,6 +87,27 @@ class FrameLinesTest {
         });
         assertEquals(Palette.ACCENT, seen[0]);
         assertEquals(GREY.getBrightness(), seen[1].getBrightness(), 0.01);
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void marksLookAsOnACanvas(boolean dashed) {
+        List<Point> marks = List.of(new Point(-0.1, 0.05), new Point(0.15, -0.02));
+        WritableImage nodes = onFx(() -> {
+            MarkRings rings = new MarkRings();
+            rings.cut(WIDTH, HEIGHT);
+            rings.begin();
+            rings.show(marks.stream().map(VIEW::toScreen).toList(), dashed);
+            rings.end();
+            return picture(rings);
+        });
+        WritableImage canvas = onFx(() -> {
+            Canvas drawn = new Canvas(WIDTH, HEIGHT);
+            new PhotoPainter(drawn.getGraphicsContext2D(), VIEW, CRISP).marks(marks, PhotoPainter.MARK, dashed);
+            return picture(drawn);
+        });
+        assertTrue(unlike(nodes, onFx(() -> ofNodes(Optional.empty()))) > 100, "something is drawn");
+        assertTrue(unlike(nodes, canvas) < 12, () -> unlike(nodes, canvas) + " pixels differ");
     }
 
     private static Optional<FrameLines.Look> look(List<Stroke> strokes, boolean handles) {
