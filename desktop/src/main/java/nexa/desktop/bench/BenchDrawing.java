@@ -29,12 +29,12 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.MarkRings;
 import nexa.desktop.paint.Palette;
-import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
+import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -107,17 +107,6 @@ final class BenchDrawing {
                         : Optional.empty(),
                 !moment.bare() && !moment.trimming(),
                 crisp);
-    }
-
-    /** Rings around places of the frame's fill where it will show. */
-    void fillPlaces(LevelView view, BenchFill.Look fill) {
-        session.frame()
-                .filter(frame -> !isLooking(keys) && session.frameEdits().showsBlank())
-                .ifPresent(frame -> fill.places().forEach(place -> painter(view).place(frame, place)));
-    }
-
-    private PhotoPainter painter(LevelView view) {
-        return new PhotoPainter(sketch.get(), view, crisp);
     }
 
     private boolean shows(During moment) {
@@ -228,6 +217,12 @@ final class BenchDrawing {
     void captions(
             Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill, Optional<String> proof) {
         new BenchCaptions(session, memo, words, fill, proof).draw(photo, mode, zoom);
+    }
+
+    /** A photo of which there is nothing to be seen, or not yet. */
+    void unseen(Photo photo, Optional<Trouble> trouble) {
+        hint(trouble.map(reason -> Words.of("bench.unreadable", photo.name(), Words.of(reason)))
+                .orElse(""));
     }
 
     /** Words alone, and no frame. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
@@ -16,18 +17,13 @@ import nexa.core.space.Pose;
 import nexa.desktop.camera.Camera;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
-import nexa.desktop.paint.DrawnWords;
-import nexa.desktop.paint.FrameLines;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
-import nexa.desktop.paint.MarkRings;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.paint.PhotoRaster;
-import nexa.desktop.paint.SketchPane;
 import nexa.desktop.photo.ProofedPictures.Proofed;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.picture.FramePicture;
-import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Looks;
@@ -112,31 +108,23 @@ final class BenchLayers {
     private final Camera camera;
     private final BenchPictures pictures;
     private final FramePicture current;
-    private final StrokeMemo strokes = new StrokeMemo();
     private final Neighbour before;
     private final Neighbour after;
     private final DrawnPane waitingLayer = layer(this::drawWaiting);
     private final PhotoRaster raster;
-    private final DrawnPane beyondLayer = layer(this::drawBeyond);
-    private final FrameLines lines = new FrameLines();
-    private final MarkRings rings = new MarkRings();
-    private final SketchPane sketch;
-    private final DrawnWords words = new DrawnWords();
-    private final BenchFill fill;
+    private final OverPhoto over;
     private Optional<PhotoLayer> photoShown = Optional.empty();
     private Optional<ScreenPhoto> laid = Optional.empty();
     private Optional<CompletableFuture<Optional<Proofed>>> proof = Optional.empty();
 
-    /** @param drawFrame draws what lies on the photo */
     BenchLayers(
             Region bench,
             Session session,
             Keys keys,
             Camera camera,
             BenchPictures pictures,
-            BenchFill fill,
-            Executor fx,
-            Consumer<BenchDrawing> drawFrame) {
+            OverPhoto over,
+            Executor fx) {
         this.bench = bench;
         this.session = session;
         this.keys = keys;
@@ -146,34 +134,13 @@ final class BenchLayers {
         this.before = new Neighbour(-1, pictures.before());
         this.after = new Neighbour(1, pictures.after());
         this.raster = new PhotoRaster(fx);
-        this.fill = fill;
-        this.sketch = new SketchPane() {
-            @Override
-            protected void draw() {
-                words.begin();
-                rings.begin();
-                lines.guide(List.of());
-                drawFrame.accept(new BenchDrawing(
-                        this::canvas, lines, rings, words, session, keys, strokes, camera.pixelScale()));
-                rings.end();
-                words.end();
-            }
-        };
+        this.over = over;
     }
 
     /** From the bottom to the top. */
     List<Node> inOrder() {
-        return List.of(before.layer, after.layer, waitingLayer, raster, beyondLayer, lines, rings, sketch, words);
-    }
-
-    /** Lays anew what lies on the photo. */
-    void redraw() {
-        sketch.redraw();
-        beyondLayer.setVisible(
-                session.frame().isPresent() && session.frameEdits().showsBlank() && !BenchDrawing.isLooking(keys));
-        if (beyondLayer.isVisible()) {
-            beyondLayer.redraw();
-        }
+        return Stream.concat(Stream.of(before.layer, after.layer, waitingLayer, raster), over.inOrder().stream())
+                .toList();
     }
 
     /** Whether the photo is drawn as it is held, if only as a draft. */
@@ -212,11 +179,7 @@ final class BenchLayers {
 
     /** Puts everything where it is now. */
     void lay() {
-        for (Region whole : List.of(beyondLayer, sketch, words)) {
-            whole.resizeRelocate(0, 0, bench.getWidth(), bench.getHeight());
-        }
-        lines.cut(bench.getWidth(), bench.getHeight());
-        rings.cut(bench.getWidth(), bench.getHeight());
+        over.lay(bench.getWidth(), bench.getHeight());
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
         laid = current.pixels();
@@ -270,16 +233,6 @@ final class BenchLayers {
                 canvas.fillRect(box.x(), box.y(), box.width(), box.height());
             }
         }));
-    }
-
-    /** What the frame shows beyond the photo. */
-    private void drawBeyond(GraphicsContext canvas) {
-        session.frame().filter(frame -> current.pixels().isPresent()).ifPresent(frame -> camera.view()
-                .ifPresent(view -> new PhotoPainter(canvas, view)
-                        .beyond(
-                                session.space().orElseThrow().outline(),
-                                frame,
-                                fill.current().map(BenchFill.Look::image).orElse(null))));
     }
 
     /** The mat's colour on this photo. */

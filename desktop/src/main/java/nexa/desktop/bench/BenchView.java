@@ -53,6 +53,7 @@ public final class BenchView extends Region {
     private final PauseTransition settling = new PauseTransition(SETTLING);
     private final Camera camera;
     private final BenchPictures pictures;
+    private final OverPhoto over;
     private final BenchLayers layers;
     private final BenchPointer pointer;
     private final Subscription subscriptions;
@@ -70,7 +71,8 @@ public final class BenchView extends Region {
         this.keys = keys;
         this.camera = new Camera(new Looked());
         this.pictures = new BenchPictures(session.shoot(), loader, fx, this::redraw);
-        this.layers = new BenchLayers(this, session, keys, camera, pictures, fill, fx, this::drawFrame);
+        this.over = new OverPhoto(session, keys, camera, pictures, fill, this::drawFrame);
+        this.layers = new BenchLayers(this, session, keys, camera, pictures, over, fx);
         this.pointer = new BenchPointer(this, camera, mode, tilting, this::redraw, models, keys);
         sceneProperty().subscribe((left, entered) -> {
             showNeighbours();
@@ -283,7 +285,7 @@ public final class BenchView extends Region {
 
     /** Draws what changed at the next pulse. */
     void redraw() {
-        layers.redraw();
+        over.redraw();
         requestLayout();
     }
 
@@ -304,9 +306,7 @@ public final class BenchView extends Region {
         Optional<LevelView> view = camera.view();
         Optional<Trouble> trouble = photo.get().trouble().or(pictures.current()::trouble);
         if (view.isEmpty() || trouble.isPresent()) {
-            drawing.hint(trouble.map(
-                            reason -> Words.of("bench.unreadable", photo.get().name(), Words.of(reason)))
-                    .orElse(""));
+            drawing.unseen(photo.get(), trouble);
             return;
         }
         boolean bare = camera.bareProperty().get();
@@ -319,7 +319,6 @@ public final class BenchView extends Region {
                         adjusting,
                         bare,
                         mode.get() == BenchMode.TRIM || mode.get().touches()));
-        fill.current().ifPresent(look -> drawing.fillPlaces(view.get(), look));
         if (!bare) {
             drawing.marks(
                     view.get(),
