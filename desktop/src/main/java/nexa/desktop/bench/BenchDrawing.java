@@ -147,8 +147,12 @@ final class BenchDrawing {
 
     // ---- what the pointer does ----
 
-    /** The lines that caught the frame, through the whole photo. */
-    void guides(LevelView view, BenchGesture.Shown shown) {
+    /** The lines that caught the frame, through the whole photo; none while nothing does. */
+    void guides(LevelView view, Optional<BenchGesture.Shown> shown) {
+        lines.guide(shown.map(caught -> guides(view, caught)).orElse(List.of()));
+    }
+
+    private List<ScreenBox> guides(LevelView view, BenchGesture.Shown shown) {
         double wide = crisp.width(1);
         List<ScreenBox> guides = new ArrayList<>();
         shown.caughtX()
@@ -157,7 +161,7 @@ final class BenchDrawing {
         shown.caughtY()
                 .ifPresent(y -> guides.add(new ScreenBox(
                         0, crisp.place(view.toScreen(new Point(0, y)).y(), wide) - wide / 2, words.getWidth(), wide)));
-        lines.guide(guides);
+        return guides;
     }
 
     /** A nested outline that a click would make the frame's shape. */

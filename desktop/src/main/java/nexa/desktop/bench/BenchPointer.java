@@ -324,7 +324,7 @@ final class BenchPointer {
 
     /** What the pointer does right now: lines caught, the level line drawn, figures beside it. */
     void draw(BenchDrawing drawing, LevelView view) {
-        shown.ifPresent(now -> drawing.guides(view, now));
+        drawing.guides(view, shown);
         outline.ifPresent(shape -> drawing.outline(view, shape, at));
         gesture.filter(g -> !drawing.lines().drawn(view, g))
                 .filter(g -> shown.isPresent() && mode.get().measures())

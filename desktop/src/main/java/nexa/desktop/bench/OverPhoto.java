@@ -57,7 +57,6 @@ final class OverPhoto {
             protected void draw() {
                 words.begin();
                 rings.begin();
-                lines.guide(List.of());
                 drawing.accept(new BenchDrawing(
                         this::canvas, lines, rings, words, session, keys, strokes, camera.pixelScale()));
                 rings.end();

@@ -20,7 +20,7 @@ import nexa.desktop.paint.LevelView.ScreenBox;
  * A frame's edge, its overlay and its handles over a photo, as nodes: while only what lies beneath moves nothing is done
  * for them, and no canvas as large as the photo is cleared and laid over it.
  */
-public final class FrameLines extends Group {
+public final class FrameLines extends CutGroup {
     private static final double HANDLE = 5.5;
 
     /**
@@ -34,7 +34,6 @@ public final class FrameLines extends Group {
     /** @param strokes in the frame, from 0 to 1 */
     public record Overlaid(List<Stroke> strokes, Ink ink) {}
 
-    private final Rectangle view = new Rectangle();
     private final Group overlay = new Group();
     private final Rectangle inside = new Rectangle();
     private final Strokes halo = new Strokes();
@@ -45,19 +44,10 @@ public final class FrameLines extends Group {
     private Optional<Look> shown = Optional.empty();
 
     public FrameLines() {
-        setClip(view);
         overlay.setClip(inside);
         overlay.getChildren().addAll(halo, line);
         getChildren().add(overlay);
-        setManaged(false);
-        setMouseTransparent(true);
         setVisible(false);
-    }
-
-    /** Gives the view's size; a frame that is looked at closer goes on beyond it and is cut there. */
-    public void cut(double width, double height) {
-        view.setWidth(width);
-        view.setHeight(height);
     }
 
     /** @param look nothing is to be seen if empty */

@@ -1,11 +1,9 @@
 package nexa.desktop.paint;
 
 import java.util.List;
-import javafx.scene.Group;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
-import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.Shape;
 import nexa.core.geometry.Point;
 
@@ -13,27 +11,14 @@ import nexa.core.geometry.Point;
  * Subject marks on the Bench, as nodes: rings, joined by a fine line if there are two. Shown anew from {@link #begin} to
  * {@link #end}; they look as {@link PhotoPainter#marks} draws them.
  */
-public final class MarkRings extends Group {
+public final class MarkRings extends CutGroup {
     private static final double RADIUS = PhotoPainter.MARK;
     private static final double RING = 2;
     private static final double DOT = 1.5;
     private static final Color LIGHT = Color.gray(1, 0.9);
 
-    private final Rectangle view = new Rectangle();
     private final NodePool<Line> lines = new NodePool<>(getChildren(), Line::new);
     private final NodePool<Circle> circles = new NodePool<>(getChildren(), Circle::new);
-
-    public MarkRings() {
-        setClip(view);
-        setManaged(false);
-        setMouseTransparent(true);
-    }
-
-    /** Gives the view's size; marks beyond it are cut. */
-    public void cut(double width, double height) {
-        view.setWidth(width);
-        view.setHeight(height);
-    }
 
     public void begin() {
         lines.begin();

@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 public final class PhotoPainter {
     static final Color HALO = Color.gray(0, 0.45);
     static final Color LINE = Color.gray(1, 0.95);
+    private static final Crisp CRISP = new Crisp(1);
     private static final double CHECK = 8;
 
     /** Of the corners of a marked place. */
@@ -31,16 +32,10 @@ public final class PhotoPainter {
 
     private final GraphicsContext canvas;
     private final LevelView view;
-    private final Crisp crisp;
 
     public PhotoPainter(GraphicsContext canvas, LevelView view) {
-        this(canvas, view, new Crisp(1));
-    }
-
-    public PhotoPainter(GraphicsContext canvas, LevelView view, Crisp crisp) {
         this.canvas = canvas;
         this.view = view;
-        this.crisp = crisp;
     }
 
     /** The whole photo, turned and tilted. */
@@ -163,7 +158,7 @@ public final class PhotoPainter {
         canvas.setLineWidth(width);
         canvas.beginPath();
         for (Stroke stroke : strokes) {
-            FrameBoxes.along(stroke, box, crisp, width, lineWidth)
+            FrameBoxes.along(stroke, box, CRISP, width, lineWidth)
                     .ifPresentOrElse(this::fill, () -> path(canvas, stroke, box));
         }
         canvas.stroke(); // all that is not along the frame at once takes less than each by itself

@@ -103,7 +103,7 @@ class FrameLinesTest {
         });
         WritableImage canvas = onFx(() -> {
             Canvas drawn = new Canvas(WIDTH, HEIGHT);
-            new PhotoPainter(drawn.getGraphicsContext2D(), VIEW, CRISP).marks(marks, PhotoPainter.MARK, dashed);
+            new PhotoPainter(drawn.getGraphicsContext2D(), VIEW).marks(marks, PhotoPainter.MARK, dashed);
             return picture(drawn);
         });
         assertTrue(unlike(nodes, onFx(() -> ofNodes(Optional.empty()))) > 100, "something is drawn");
@@ -128,7 +128,7 @@ class FrameLinesTest {
 
     private static WritableImage onCanvas(List<Stroke> strokes) {
         Canvas canvas = new Canvas(WIDTH, HEIGHT);
-        PhotoPainter painter = new PhotoPainter(canvas.getGraphicsContext2D(), VIEW, CRISP);
+        PhotoPainter painter = new PhotoPainter(canvas.getGraphicsContext2D(), VIEW);
         painter.overlay(FRAME, strokes, INK);
         painter.edge(FRAME);
         return picture(canvas);
