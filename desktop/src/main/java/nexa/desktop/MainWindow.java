@@ -93,6 +93,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private Scene scene(double width, double height) {
         Scene scene = new Scene(root, width, height);
         scene.getStylesheets().add(Theme.stylesheet());
+        surround.fill(scene);
         takeKeys(scene);
         Dropped.onto(scene, this::openFrom);
         return scene;

@@ -199,8 +199,9 @@ final class BenchLayers {
         } else {
             photoShown = Optional.of(photo);
             showRaster(photo, opening);
-            waitingLayer.setVisible(photo.pixels().isEmpty());
-            place(waitingLayer, photo.space(), view);
+            boolean waits = photo.pixels().isEmpty();
+            waitingLayer.setVisible(waits);
+            place(waitingLayer, waits ? photo.space() : Optional.empty(), view); // a hidden canvas is drawn too
         }
         before.show();
         after.show();

@@ -9,6 +9,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.INTER_NEAREST;
 import static org.bytedeco.opencv.global.opencv_imgproc.resize;
 
 import java.nio.IntBuffer;
+import java.util.List;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
@@ -78,7 +79,7 @@ public final class ScreenWarp implements AutoCloseable {
 
     /**
      * Fills the screen with the picture under a veil that is open in one part. The veil is laid over the picture, once for
-     * many views of it, instead of over each view.
+     * many views of it, instead of over each view; no pixel is taken twice.
      *
      * @param veil its colour and opacity, see {@link Veil}
      * @param open in the screen's pixels; may be empty
@@ -90,20 +91,42 @@ public final class ScreenWarp implements AutoCloseable {
         try (IntPointer pixels = new IntPointer(screen.pixels);
                 Mat all = new Mat(screen.height, screen.width, CV_8UC4, pixels)) {
             Mat below = veiled.covering(shown, veil, Seen.of(toShown, screen.width, screen.height));
-            sample(below, toShown.then((Mapping) veiled.toPart()), view.quality, new Veil(veil).over(view.beyond), all);
-            if (open.width() > 0 && open.height() > 0) {
-                try (Rect area = new Rect(open.x(), open.y(), open.width(), open.height());
-                        Mat opening = new Mat(all, area)) {
-                    Mapping fromOpening = Affine.translation(open.x(), open.y()).then(toShown);
-                    sample(shown, fromOpening, view.quality, view.beyond, opening);
-                }
+            Mapping toBelow = toShown.then((Mapping) veiled.toPart());
+            for (PixelRectangle part : around(open, screen)) {
+                sample(below, toBelow, view.quality, new Veil(veil).over(view.beyond), all, part);
+            }
+            sample(shown, toShown, view.quality, view.beyond, all, open);
+        }
+    }
+
+    /** What is left of the screen: above, below, and at both sides. */
+    private static List<PixelRectangle> around(PixelRectangle open, Screen screen) {
+        int right = open.x() + open.width();
+        int bottom = open.y() + open.height();
+        return List.of(
+                new PixelRectangle(0, 0, screen.width, open.y()),
+                new PixelRectangle(0, bottom, screen.width, screen.height - bottom),
+                new PixelRectangle(0, open.y(), open.x(), open.height()),
+                new PixelRectangle(right, open.y(), screen.width - right, open.height()));
+    }
+
+    private static void sample(
+            Mat source, Mapping toSource, Quality quality, int beyond, Mat screen, PixelRectangle part) {
+        if (part.width() > 0 && part.height() > 0) {
+            try (Rect area = new Rect(part.x(), part.y(), part.width(), part.height());
+                    Mat filled = new Mat(screen, area)) {
+                Mapping fromPart = Affine.translation(part.x(), part.y()).then(toSource);
+                sample(source, fromPart, quality, beyond, filled);
             }
         }
     }
 
     private Mat shown(View view, Screen screen) {
         double wanted = LowPass.reduction(view.toSource.tangent(new Point(screen.width / 2.0, screen.height / 2.0)));
-        return wanted <= REDUCED || passes(view.quality, wanted) ? whole() : averaged(wanted);
+        if (wanted <= REDUCED) {
+            return whole();
+        }
+        return view.quality == Quality.DRAFT ? ready(wanted) : averaged(wanted);
     }
 
     private Mapping toShown(View view, Mat shown) {
@@ -150,9 +173,13 @@ public final class ScreenWarp implements AutoCloseable {
         return whole;
     }
 
-    /** A draft that is soon gone is not averaged for, unless it would fall into grains. */
-    private boolean passes(Quality quality, double wanted) {
-        return quality == Quality.DRAFT && wanted < GRAINS && !isAveraged(wanted);
+    /** A draft that is soon gone takes what is there, and is not averaged for unless it would fall into grains. */
+    private Mat ready(double wanted) {
+        Mat known = averaged;
+        if (known != null && reduction <= wanted * (1 + ALIKE) && wanted <= reduction * REDUCED) {
+            return known;
+        }
+        return wanted < GRAINS ? whole() : averaged(wanted);
     }
 
     private boolean isAveraged(double wanted) {

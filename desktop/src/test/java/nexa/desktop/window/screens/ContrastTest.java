@@ -79,7 +79,7 @@ class ContrastTest extends EveryScreen {
                 }
             }
         }
-        Color ground = Color.WHITE;
+        Color ground = (Color) node.getScene().getFill();
         for (Color over : fills.reversed()) {
             ground = ground.interpolate(Color.color(over.getRed(), over.getGreen(), over.getBlue()), over.getOpacity());
         }
