@@ -25,5 +25,6 @@ xcopy /e /i /q "%HOME_DIR%\demo\fennick-kiln" "%OUT%\input\demo\fennick-kiln" > 
   --main-jar nexa-cli-0.1.0.jar --main-class nexa.cli.Main --vendor Nexa --description "Crops whole shoots: every format, every photo" ^
   --file-associations "%HOME_DIR%\packaging\brief.properties" --win-menu --win-shortcut --win-dir-chooser --win-per-user-install ^
   --java-options "-Dnexa.home=$APPDIR" --java-options -Xmx1g --java-options -XX:+UseSerialGC ^
+  --java-options -XX:MaxInlineLevel=9 --java-options -XX:FreqInlineSize=120 --java-options -XX:InlineSmallCode=1000 ^
   --java-options "--enable-native-access=ALL-UNNAMED,javafx.graphics" --java-options --sun-misc-unsafe-memory-access=allow || exit /b 2
 echo The installer is in %OUT%
