@@ -56,9 +56,21 @@ sealed interface Sampling extends AutoCloseable {
         return of(tileToPart, width, height, () -> BentMap.step(tileToPart, width, height));
     }
 
-    /** The same for a screen: where a mapping bends it is followed less exactly, and sooner. */
-    static Sampling onScreen(Mapping screenToPart, int width, int height) {
-        return of(screenToPart, width, height, () -> BentMap.stepOnScreen(screenToPart, width, height));
+    /**
+     * The same for a part of a screen: where a mapping bends it is followed less exactly, and sooner.
+     *
+     * @param step {@link #stepOnScreen} of the whole screen
+     */
+    static Sampling onScreen(Mapping partToPicture, int width, int height, int step) {
+        return of(partToPicture, width, height, () -> step);
+    }
+
+    /** Pixels from one node of a mapping that bends to the next; 1 for one that does not. */
+    static int stepOnScreen(Mapping screenToPicture, int width, int height) {
+        return switch (screenToPicture) {
+            case Affine _, Projective _ -> 1;
+            case Radial _, Closing _, Chain _ -> BentMap.stepOnScreen(screenToPicture, width, height);
+        };
     }
 
     private static Sampling of(Mapping tileToPart, int width, int height, IntSupplier step) {

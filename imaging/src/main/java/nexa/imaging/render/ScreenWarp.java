@@ -73,7 +73,7 @@ public final class ScreenWarp implements AutoCloseable {
         Mat shown = shown(view, screen);
         try (IntPointer pixels = new IntPointer(screen.pixels);
                 Mat all = new Mat(screen.height, screen.width, CV_8UC4, pixels)) {
-            sample(shown, toShown(view, shown), view.quality, view.beyond, all);
+            new Taking(shown, toShown(view, shown), view.quality, view.beyond).fill(all);
         }
     }
 
@@ -91,11 +91,11 @@ public final class ScreenWarp implements AutoCloseable {
         try (IntPointer pixels = new IntPointer(screen.pixels);
                 Mat all = new Mat(screen.height, screen.width, CV_8UC4, pixels)) {
             Mat below = veiled.covering(shown, veil, Seen.of(toShown, screen.width, screen.height));
-            Mapping toBelow = toShown.then((Mapping) veiled.toPart());
-            for (PixelRectangle part : around(open, screen)) {
-                sample(below, toBelow, view.quality, new Veil(veil).over(view.beyond), all, part);
-            }
-            sample(shown, toShown, view.quality, view.beyond, all, open);
+            Taking under = new Taking(
+                    below, toShown.then((Mapping) veiled.toPart()), view.quality, new Veil(veil).over(view.beyond));
+            int step = Sampling.stepOnScreen(toShown, screen.width, screen.height);
+            around(open, screen).forEach(part -> under.fill(all, part, step));
+            new Taking(shown, toShown, view.quality, view.beyond).fill(all, open, step);
         }
     }
 
@@ -108,17 +108,6 @@ public final class ScreenWarp implements AutoCloseable {
                 new PixelRectangle(0, bottom, screen.width, screen.height - bottom),
                 new PixelRectangle(0, open.y(), open.x(), open.height()),
                 new PixelRectangle(right, open.y(), screen.width - right, open.height()));
-    }
-
-    private static void sample(
-            Mat source, Mapping toSource, Quality quality, int beyond, Mat screen, PixelRectangle part) {
-        if (part.width() > 0 && part.height() > 0) {
-            try (Rect area = new Rect(part.x(), part.y(), part.width(), part.height());
-                    Mat filled = new Mat(screen, area)) {
-                Mapping fromPart = Affine.translation(part.x(), part.y()).then(toSource);
-                sample(source, fromPart, quality, beyond, filled);
-            }
-        }
     }
 
     private Mat shown(View view, Screen screen) {
@@ -135,10 +124,32 @@ public final class ScreenWarp implements AutoCloseable {
         return view.toSource.then(smaller);
     }
 
-    private static void sample(Mat source, Mapping toSource, Quality quality, int beyond, Mat screen) {
-        try (Sampling sampling = Sampling.onScreen(toSource, screen.cols(), screen.rows());
-                Scalar outside = colour(beyond)) {
-            sampling.sample(source, screen, interpolation(quality), BORDER_CONSTANT, outside);
+    /**
+     * How samples are taken.
+     *
+     * @param toSource from the screen's pixels
+     * @param beyond see {@link View}
+     */
+    private record Taking(Mat source, Mapping toSource, Quality quality, int beyond) {
+        void fill(Mat screen) {
+            fill(screen, toSource, Sampling.stepOnScreen(toSource, screen.cols(), screen.rows()));
+        }
+
+        /** @param step of the whole screen, see {@link Sampling} */
+        void fill(Mat screen, PixelRectangle part, int step) {
+            if (part.width() > 0 && part.height() > 0) {
+                try (Rect area = new Rect(part.x(), part.y(), part.width(), part.height());
+                        Mat filled = new Mat(screen, area)) {
+                    fill(filled, Affine.translation(part.x(), part.y()).then(toSource), step);
+                }
+            }
+        }
+
+        private void fill(Mat filled, Mapping toSource, int step) {
+            try (Sampling sampling = Sampling.onScreen(toSource, filled.cols(), filled.rows(), step);
+                    Scalar outside = colour(beyond)) {
+                sampling.sample(source, filled, interpolation(quality), BORDER_CONSTANT, outside);
+            }
         }
     }
 
