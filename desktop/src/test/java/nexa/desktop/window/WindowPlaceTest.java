@@ -26,7 +26,7 @@ class WindowPlaceTest extends WindowTest {
 
     private void openAnew() throws Exception {
         onFx(() -> stage().hide());
-        window.closed().get(60, TimeUnit.SECONDS);
+        window.closed().get(PATIENCE, TimeUnit.SECONDS);
         FxToolkit.setupStage(stage -> {
             Stage fresh = new Stage();
             window = new MainWindow(fresh, locations(), 1280, 800);
@@ -51,7 +51,7 @@ class WindowPlaceTest extends WindowTest {
     @Test
     void window_whoseScreenIsGone_opensAsAtFirst() throws Exception {
         onFx(() -> stage().hide());
-        window.closed().get(60, TimeUnit.SECONDS);
+        window.closed().get(PATIENCE, TimeUnit.SECONDS);
         try (Preferences preferences = Preferences.open(locations())) {
             preferences.put("window", "-9000.0 -9000.0 1100.0 720.0");
         }

@@ -46,6 +46,9 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The real window on photos of the demo shoot, driven by mouse and keys. */
 @ExtendWith(ApplicationExtension.class)
 public abstract class WindowTest {
+    /** Seconds to wait for what is sure to come; on a shared machine that can take a while. */
+    protected static final int PATIENCE = 180;
+
     protected static final Path DEMO = Path.of("..", "demo", "fennick-kiln");
 
     @TempDir
@@ -80,7 +83,7 @@ public abstract class WindowTest {
     @AfterEach
     void end() throws Exception {
         onFx(window::close);
-        window.closed().get(60, TimeUnit.SECONDS);
+        window.closed().get(PATIENCE, TimeUnit.SECONDS);
         until(() -> !isAnyPreviewWritten());
     }
 
@@ -130,8 +133,8 @@ public abstract class WindowTest {
     }
 
     protected static void until(Callable<Boolean> condition) throws Exception {
-        WaitForAsyncUtils.waitFor(
-                60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition).get());
+        WaitForAsyncUtils.waitFor(PATIENCE, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition)
+                .get());
     }
 
     /** Waits until the layout no longer moves a node, so that a click at its middle meets it. */
@@ -174,7 +177,7 @@ public abstract class WindowTest {
             node.getScene().addPostLayoutPulseListener(laidOut::countDown); // goes with the scene
             Platform.requestNextPulse();
         });
-        assertTrue(laidOut.await(60, TimeUnit.SECONDS), "no pulse came");
+        assertTrue(laidOut.await(PATIENCE, TimeUnit.SECONDS), "no pulse came");
         WaitForAsyncUtils.waitForFxEvents();
     }
 
