@@ -199,9 +199,7 @@ final class BenchLayers {
         } else {
             photoShown = Optional.of(photo);
             showRaster(photo, opening);
-            boolean waits = photo.pixels().isEmpty();
-            waitingLayer.setVisible(waits);
-            place(waitingLayer, waits ? photo.space() : Optional.empty(), view); // a hidden canvas is drawn too
+            place(waitingLayer, photo.pixels().isEmpty() ? photo.space() : Optional.empty(), view);
         }
         before.show();
         after.show();
