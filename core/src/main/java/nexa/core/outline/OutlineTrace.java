@@ -38,22 +38,29 @@ public final class OutlineTrace {
 
     /** Adds the side's beginning and what is needed between; its end is the next side's beginning. */
     private void side(Point from, Point mappedFrom, Point to, Point mappedTo, int halvings) {
-        Point middle = from.plus(to).times(0.5);
-        if (halvings == 0
-                || flat(from, middle, mappedFrom, mappedTo)
-                        && flat(middle, to, mappedFrom, mappedTo)
-                        && near(mapping.apply(middle), mappedFrom, mappedTo)) {
+        if (halvings == 0 || isFlat(from, mappedFrom, to, mappedTo)) {
             corners.add(mappedFrom);
             return;
         }
+        Point middle = halfway(from, to);
         Point mappedMiddle = mapping.apply(middle);
         side(from, mappedFrom, middle, mappedMiddle, halvings - 1);
         side(middle, mappedMiddle, to, mappedTo, halvings - 1);
     }
 
     /** A curve that swings to both sides may cross its chord in the middle: its quarters are looked at too. */
-    private boolean flat(Point from, Point to, Point mappedFrom, Point mappedTo) {
-        return near(mapping.apply(from.plus(to).times(0.5)), mappedFrom, mappedTo);
+    private boolean isFlat(Point from, Point mappedFrom, Point to, Point mappedTo) {
+        Point middle = halfway(from, to);
+        for (Point between : List.of(halfway(from, middle), halfway(middle, to), middle)) {
+            if (!near(mapping.apply(between), mappedFrom, mappedTo)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static Point halfway(Point from, Point to) {
+        return from.plus(to).times(0.5);
     }
 
     private boolean near(Point p, Point from, Point to) {

@@ -22,7 +22,7 @@ public final class Decoder {
     private static final Logger LOG = LoggerFactory.getLogger(Decoder.class);
 
     static {
-        OpenCv.quiet();
+        OpenCv.settle();
     }
 
     private Decoder() {}

@@ -1,6 +1,7 @@
 package nexa.imaging.pixels;
 
 import static org.bytedeco.opencv.global.opencv_core.redirectError;
+import static org.bytedeco.opencv.global.opencv_core.setNumThreads;
 
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.Pointer;
@@ -13,9 +14,13 @@ final class OpenCv {
 
     private OpenCv() {}
 
-    /** Damage comes back as exceptions and is reported as values, so OpenCV's lines on the terminal are not wanted. */
-    static void quiet() {
+    /**
+     * Damage comes back as exceptions and is reported as values, so OpenCV's lines on the terminal are not wanted. Many
+     * photos are worked at side by side and the window is drawn meanwhile: a single call gets half of the cores.
+     */
+    static void settle() {
         redirectError(SILENT);
+        setNumThreads(Math.max(1, Runtime.getRuntime().availableProcessors() / 2));
     }
 
     private static final class Silent extends ErrorCallback {
