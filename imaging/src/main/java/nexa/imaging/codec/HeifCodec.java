@@ -83,6 +83,11 @@ final class HeifCodec implements PhotoCodec {
     }
 
     @Override
+    public boolean reducesAfterwards() {
+        return true;
+    }
+
+    @Override
     public Optional<Source> small(Path path, PhotoFacts facts) throws UnreadablePhotoException {
         HeifPicture picture = Readings.reading(path, file -> HeifFile.read(file.channel())
                 .orElseThrow(() -> new ImageProcessingException("no picture any more")));

@@ -40,6 +40,11 @@ public interface PhotoCodec {
      */
     Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException;
 
+    /** Whether all of a photo is decoded before it is made smaller, so that a larger one takes hardly longer. */
+    default boolean reducesAfterwards() {
+        return false;
+    }
+
     /**
      * The metadata that {@link #open} gives, without the pixels where they need not be decoded for it.
      *

@@ -42,8 +42,8 @@ public record PreviewMaker(PhotoCodecs codecs) {
     }
 
     /**
-     * The same, and a larger one if the decoded picture has its pixels anyway: most kinds of files are decoded whole,
-     * however small they are to be shown.
+     * The same, and a larger one if its pixels are decoded anyway: most kinds of files are decoded whole, however small they
+     * are to be shown.
      *
      * @param larger its long edge
      * @param also is lent the larger one
@@ -51,7 +51,8 @@ public record PreviewMaker(PhotoCodecs codecs) {
      */
     public Preview make(Path file, PhotoFacts facts, int longEdge, int larger, Consumer<Preview> also)
             throws UnreadablePhotoException {
-        try (Source source = open(file, facts, longEdge)) {
+        boolean takesNoLonger = codecs.of(file, facts).reducesAfterwards();
+        try (Source source = open(file, facts, takesNoLonger ? larger : longEdge)) {
             if (source.picture().size().longEdge() >= larger) {
                 try (Preview lent = of(source, facts, larger)) {
                     also.accept(lent);

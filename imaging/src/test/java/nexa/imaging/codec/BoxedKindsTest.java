@@ -25,7 +25,6 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.Source;
@@ -115,30 +114,6 @@ class BoxedKindsTest {
         assertBits(16, heic);
     }
 
-    @Test
-    void heicsThumbnail_servesWhereItIsLargeEnough() throws IOException {
-        Tools.need("heif-enc");
-        Path heic = file("a.heic");
-        Tools.run("heif-enc", "-q", 95, "-t", 200, source(false), "-o", heic);
-        PhotoFacts facts = facts(heic);
-        try (Source small = PhotoCodecs.STANDARD.open(heic, facts, Reduction.HALF)) {
-            PixelSize size = small.picture().size();
-            assertEquals(200, size.longEdge());
-            try (Picture expected = TestPhotos.scene(size.width(), size.height())) {
-                assertTrue(TestPhotos.psnr(expected, small.picture()) > 30);
-            }
-        }
-        try (Preview first = new PreviewMaker(PhotoCodecs.STANDARD)
-                .embedded(heic, facts, 400)
-                .orElseThrow()) {
-            assertEquals(200, first.picture().size().longEdge(), "it shows first, however small");
-        }
-        try (Source whole = PhotoCodecs.STANDARD.open(heic, facts)) {
-            assertEquals(new PixelSize(WIDTH, HEIGHT), whole.picture().size());
-        }
-    }
-
-    /** As libavif numbers them: anticlockwise quarter turns; 0 exchanges top and bottom, 1 left and right. */
     @ParameterizedTest
     @CsvSource({"1,", "2,", "3,", ",0", ",1", "1,0", "3,1", "2,1"})
     void avif_isTurnedAndMirrored_asItsBoxesSay(String turn, String mirror) throws IOException {

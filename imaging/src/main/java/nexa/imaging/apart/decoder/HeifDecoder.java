@@ -22,10 +22,16 @@ import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.PixelLimit;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
-/** HEIC and AVIF by the ffmpeg libraries; a small one in the file serves where that is enough. */
+/**
+ * HEIC and AVIF by the ffmpeg libraries. All is decoded, except where a small picture in the file serves; fewer pixels take
+ * less to turn into colours.
+ */
 final class HeifDecoder implements StillDecoder {
     private static final int THREADS = 2;
     private static final int LONGEST = 1 << 30;
+
+    /** A picture is made an eighth of its size at the smallest. */
+    private static final int SMALLEST = 8;
 
     /** Tiles may reach beyond the picture. */
     private static final long MOST_PIXELS = PixelLimit.MOST * 5 / 4;
@@ -37,9 +43,9 @@ final class HeifDecoder implements StillDecoder {
                     .orElseThrow(() -> new Refusal(Trouble.Kind.UNSUPPORTED, "no picture that is known"));
             Optional<CodedPicture> small = thumbnail(picture, factor);
             if (small.isPresent()) {
-                decode(channel, small.get(), PixelRectangle.all(small.get().size()), taker);
+                decode(channel, small.get(), PixelRectangle.all(small.get().size()), 1, taker);
             } else {
-                decode(channel, picture.coded(), picture.shown(), taker);
+                decode(channel, picture.coded(), picture.shown(), factor, taker);
             }
         } catch (ImageProcessingException damaged) {
             throw Refusal.damaged(String.valueOf(damaged.getMessage()));
@@ -56,23 +62,18 @@ final class HeifDecoder implements StillDecoder {
                                 >= picture.stored().longEdge());
     }
 
-    private static void decode(SeekableByteChannel channel, CodedPicture coded, PixelRectangle shown, Taker taker)
+    private static void decode(
+            SeekableByteChannel channel, CodedPicture coded, PixelRectangle shown, int factor, Taker taker)
             throws IOException, ImageProcessingException, Refusal {
         int codec = coded.coding().equals("hvc1") ? AV_CODEC_ID_HEVC : AV_CODEC_ID_AV1;
         try (AvDecoder decoder = new AvDecoder(codec, coded.configuration(), THREADS, 0)) {
             AVFrame first = decoder.decode(data(channel, coded.tiles().getFirst()));
-            try (RgbFrames frames = new RgbFrames(first, coded.nclx(), true);
+            checkTiles(first, coded, shown);
+            int smaller = dividing(factor, first.width(), first.height(), shown.x(), shown.y());
+            try (RgbFrames frames = new RgbFrames(first, coded.nclx(), true, smaller);
                     Arena arena = Arena.ofConfined()) {
-                int rows = coded.tiles().size() / coded.columns();
                 long stride = (long) frames.width() * coded.columns() * frames.pixel();
-                long height = (long) frames.height() * rows;
-                if (stride / frames.pixel() * height > MOST_PIXELS) {
-                    throw new Refusal(Trouble.Kind.TOO_LARGE, "tiles of " + stride + " x " + height);
-                }
-                if (shown.x() + shown.width() > stride / frames.pixel() || shown.y() + shown.height() > height) {
-                    throw Refusal.damaged("tiles that do not cover the picture");
-                }
-                MemorySegment canvas = arena.allocate(stride * height, 64);
+                MemorySegment canvas = arena.allocate(stride * frames.height() * rows(coded), 64);
                 AVFrame frame = first;
                 for (int tile = 0; tile < coded.tiles().size(); tile++) {
                     frame = tile == 0
@@ -83,16 +84,42 @@ final class HeifDecoder implements StillDecoder {
                     frames.write(frame, canvas.asSlice(row * stride + column * frames.pixel()), stride);
                 }
                 taker.take(new Pixels(
-                        shown.width(),
-                        shown.height(),
+                        Math.ceilDiv(shown.width(), smaller),
+                        Math.ceilDiv(shown.height(), smaller),
                         frames.channels(),
                         frames.bits(),
                         canvas,
-                        shown.y() * stride + (long) shown.x() * frames.pixel(),
+                        shown.y() / smaller * stride + (long) shown.x() / smaller * frames.pixel(),
                         stride,
                         null));
             }
         }
+    }
+
+    private static int rows(CodedPicture coded) {
+        return coded.tiles().size() / coded.columns();
+    }
+
+    private static void checkTiles(AVFrame first, CodedPicture coded, PixelRectangle shown) throws Refusal {
+        long width = (long) first.width() * coded.columns();
+        long height = (long) first.height() * rows(coded);
+        if (width * height > MOST_PIXELS) {
+            throw new Refusal(Trouble.Kind.TOO_LARGE, "tiles of " + width + " x " + height);
+        }
+        if (shown.x() + shown.width() > width || shown.y() + shown.height() > height) {
+            throw Refusal.damaged("tiles that do not cover the picture");
+        }
+    }
+
+    /** The largest power of two, no larger than the factor, by which lengths can be divided: each tile is made smaller alone. */
+    private static int dividing(int factor, int... lengths) {
+        int smaller = Integer.highestOneBit(Math.min(factor, SMALLEST));
+        for (int length : lengths) {
+            while (length % smaller != 0) {
+                smaller /= 2;
+            }
+        }
+        return smaller;
     }
 
     private static byte[] data(SeekableByteChannel channel, List<Extent> extents)

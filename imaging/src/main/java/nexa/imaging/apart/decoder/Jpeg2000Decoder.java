@@ -31,7 +31,7 @@ final class Jpeg2000Decoder implements StillDecoder {
     private static void decode(byte[] data, int lowered, Taker taker) throws IOException, Refusal {
         try (AvDecoder decoder = new AvDecoder(AV_CODEC_ID_JPEG2000, NO_CONFIGURATION, THREADS, lowered)) {
             AVFrame frame = decoder.decode(data);
-            try (RgbFrames frames = new RgbFrames(frame, null, true);
+            try (RgbFrames frames = new RgbFrames(frame, null, true, 1);
                     Arena arena = Arena.ofConfined()) {
                 long stride = (long) frames.width() * frames.pixel();
                 MemorySegment memory = arena.allocate(stride * frames.height(), 64);
