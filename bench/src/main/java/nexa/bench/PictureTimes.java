@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -15,9 +16,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
@@ -183,13 +184,14 @@ final class PictureTimes {
 
     private void opens(String what, Locations own) throws IOException {
         MainWindow window = Fx.window(own);
+        Supplier<Optional<WallView>> wall = Fx.part(Fx.on(window::scene), ".wall", WallView.class);
         pause(3000); // while somebody looks for the folder
         long begun = System.nanoTime();
         Fx.on(() -> window.open(folder));
         say(what + ": the shoot is open", Fx.until(begun, () -> window.session().isPresent()), "ms");
-        say(what + ": every photo in sight shows", Fx.until(begun, () -> shows(window, true)), "ms");
+        say(what + ": every photo in sight shows", Fx.until(begun, () -> shows(wall, true)), "ms");
         picture(window);
-        say(what + ": every photo in sight is sharp", Fx.until(begun, () -> shows(window, false)), "ms");
+        say(what + ": every photo in sight is sharp", Fx.until(begun, () -> shows(wall, false)), "ms");
         Fx.run(window::close);
     }
 
@@ -208,13 +210,15 @@ final class PictureTimes {
         }
     }
 
-    private static boolean shows(MainWindow window, boolean coarsely) {
-        WallView wall = (WallView) window.scene().lookup(".wall");
-        return wall != null && wall.inSight() > 0 && (coarsely ? wall.blank() : wall.coarse()) == 0;
+    private static boolean shows(Supplier<Optional<WallView>> found, boolean coarsely) {
+        return found.get()
+                .filter(wall -> wall.inSight() > 0)
+                .filter(wall -> (coarsely ? wall.blank() : wall.coarse()) == 0)
+                .isPresent();
     }
 
     /** What a photographer does on the Bench, one after the other, while previews of the others are made. */
-    private void onBench(List<BiConsumer<MainWindow, Session>> doing) {
+    private void onBench(List<BiConsumer<BenchView, Session>> doing) {
         MainWindow window = Fx.window(locations);
         Fx.on(() -> window.open(folder));
         Fx.until(0, () -> window.session().isPresent());
@@ -223,28 +227,30 @@ final class PictureTimes {
             session.briefEdits().add("4:5", nexa.core.shape.Shape.parse("4:5"));
             session.viewProperty().set(MainView.BENCH);
         });
-        Fx.until(0, () -> isReady(window));
-        doing.forEach(each -> each.accept(window, session));
+        Supplier<Optional<BenchView>> found = Fx.part(Fx.on(window::scene), ".bench", BenchView.class);
+        Fx.until(0, () -> found.get().filter(BenchView::isSharp).isPresent());
+        BenchView bench = Fx.on(found::get).orElseThrow();
+        doing.forEach(each -> each.accept(bench, session));
         Fx.run(() -> session.viewProperty().set(MainView.WALL)); // what the next opening shows
         Fx.run(window::close);
     }
 
-    private static void next(MainWindow window, Session session) {
+    private static void next(BenchView bench, Session session) {
         double[] prefetched = new double[STEPS];
         double[] smoothed = new double[STEPS];
         for (int i = 0; i < STEPS; i++) {
-            Fx.until(0, () -> isReady(window));
+            Fx.until(0, bench::isSharp);
             pause(1500); // as long as a quick eye rests on a photo
             long begun = System.nanoTime();
             Fx.run(() -> session.going().step(1));
-            prefetched[i] = Fx.until(begun, () -> bench(window).isShown());
-            smoothed[i] = Fx.until(begun, () -> isReady(window));
+            prefetched[i] = Fx.until(begun, bench::isShown);
+            smoothed[i] = Fx.until(begun, bench::isSharp);
         }
         percentiles("next photo, looked at for 1.5 s, drawn", prefetched);
         percentiles("the same, smoothed", smoothed);
     }
 
-    private static void cold(MainWindow window, Session session) {
+    private static void cold(BenchView bench, Session session) {
         double[] cold = new double[STEPS];
         Random random = new Random(5);
         List<Photo> photos = session.list().photos();
@@ -252,18 +258,9 @@ final class PictureTimes {
             Photo anywhere = photos.get(random.nextInt(photos.size()));
             long begun = System.nanoTime();
             Fx.run(() -> session.choose(anywhere));
-            cold[i] = Fx.until(begun, () -> bench(window).isShown());
+            cold[i] = Fx.until(begun, bench::isShown);
         }
         percentiles("a photo anywhere, cold, drawn", cold);
-    }
-
-    private static boolean isReady(MainWindow window) {
-        Scene scene = window.scene();
-        return scene.lookup(".bench") instanceof BenchView bench && bench.isSharp();
-    }
-
-    private static BenchView bench(MainWindow window) {
-        return (BenchView) window.scene().lookup(".bench");
     }
 
     private static void percentiles(String what, double[] times) {

@@ -1,17 +1,26 @@
 package nexa.bench.base;
 
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.stage.Stage;
 import nexa.desktop.MainWindow;
 import nexa.shoot.Locations;
+import org.jspecify.annotations.Nullable;
 
 /** The window's thread, from outside. */
 public final class Fx {
     private static final long LONGEST = 60_000_000_000L;
+
+    /** Milliseconds until something is looked at again, by which measured times may be too long. */
+    private static final long BETWEEN = 2;
 
     private Fx() {}
 
@@ -52,6 +61,14 @@ public final class Fx {
         });
     }
 
+    /** A part of a window. To be asked for on its thread; looking through all of the window each time would slow it down. */
+    public static <T extends Node> Supplier<Optional<T>> part(Scene scene, String selector, Class<T> type) {
+        AtomicReference<@Nullable Node> known = new AtomicReference<>();
+        return () -> Optional.ofNullable(known.updateAndGet(
+                        node -> node != null && node.getScene() == scene ? node : scene.lookup(selector)))
+                .map(type::cast);
+    }
+
     /**
      * Waits until a condition holds on the window's thread; milliseconds from a moment until then.
      *
@@ -64,7 +81,7 @@ public final class Fx {
                 throw new IllegalStateException("What is waited for does not come");
             }
             try {
-                Thread.sleep(1);
+                Thread.sleep(BETWEEN);
             } catch (InterruptedException stopped) {
                 Thread.currentThread().interrupt();
             }
