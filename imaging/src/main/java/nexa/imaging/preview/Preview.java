@@ -26,6 +26,11 @@ public record Preview(Picture picture, Optional<Profile> profile) implements Aut
         }
     }
 
+    /** A smaller one, of at most the given long edge. */
+    Preview reducedTo(int longEdge) {
+        return new Preview(picture.reducedTo(longEdge), profile);
+    }
+
     @Override
     public void close() {
         picture.close();

@@ -56,6 +56,7 @@ public record PreviewMaker(PhotoCodecs codecs) {
             if (source.picture().size().longEdge() >= larger) {
                 try (Preview lent = of(source, facts, larger)) {
                     also.accept(lent);
+                    return lent.reducedTo(longEdge);
                 }
             }
             return of(source, facts, longEdge);
