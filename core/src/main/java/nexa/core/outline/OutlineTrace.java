@@ -1,6 +1,8 @@
 package nexa.core.outline;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.Point;
@@ -31,28 +33,40 @@ public final class OutlineTrace {
         for (int i = 0; i < polygon.size(); i++) {
             Point from = polygon.get(i);
             Point to = polygon.get((i + 1) % polygon.size());
-            trace.side(from, mapping.apply(from), to, mapping.apply(to), straight ? 0 : MOST_HALVINGS);
+            trace.follow(new Piece(from, mapping.apply(from), to, mapping.apply(to), straight ? 0 : MOST_HALVINGS));
         }
         return List.copyOf(trace.corners);
     }
 
+    /**
+     * A part of a side that may still be bent.
+     *
+     * @param halvings how often it may be halved
+     */
+    private record Piece(Point from, Point mappedFrom, Point to, Point mappedTo, int halvings) {}
+
     /** Adds the side's beginning and what is needed between; its end is the next side's beginning. */
-    private void side(Point from, Point mappedFrom, Point to, Point mappedTo, int halvings) {
-        if (halvings == 0 || isFlat(from, mappedFrom, to, mappedTo)) {
-            corners.add(mappedFrom);
-            return;
+    private void follow(Piece side) {
+        Deque<Piece> ahead = new ArrayDeque<>();
+        ahead.push(side);
+        while (!ahead.isEmpty()) {
+            Piece piece = ahead.pop();
+            if (piece.halvings == 0 || isFlat(piece)) {
+                corners.add(piece.mappedFrom);
+            } else {
+                Point middle = halfway(piece.from, piece.to);
+                Point mapped = mapping.apply(middle);
+                ahead.push(new Piece(middle, mapped, piece.to, piece.mappedTo, piece.halvings - 1));
+                ahead.push(new Piece(piece.from, piece.mappedFrom, middle, mapped, piece.halvings - 1));
+            }
         }
-        Point middle = halfway(from, to);
-        Point mappedMiddle = mapping.apply(middle);
-        side(from, mappedFrom, middle, mappedMiddle, halvings - 1);
-        side(middle, mappedMiddle, to, mappedTo, halvings - 1);
     }
 
     /** A curve that swings to both sides may cross its chord in the middle: its quarters are looked at too. */
-    private boolean isFlat(Point from, Point mappedFrom, Point to, Point mappedTo) {
-        Point middle = halfway(from, to);
-        for (Point between : List.of(halfway(from, middle), halfway(middle, to), middle)) {
-            if (!near(mapping.apply(between), mappedFrom, mappedTo)) {
+    private boolean isFlat(Piece piece) {
+        Point middle = halfway(piece.from, piece.to);
+        for (Point between : List.of(halfway(piece.from, middle), halfway(middle, piece.to), middle)) {
+            if (!near(mapping.apply(between), piece.mappedFrom, piece.mappedTo)) {
                 return false;
             }
         }
