@@ -33,8 +33,8 @@ import org.bytedeco.javacpp.PointerPointer;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Turns ffmpeg's frames, all as the first one, into grey rows or rows of red, green, blue. Colours go by way of planes, for
- * which libswscale has the processor's wide instructions: it is three times as fast, and the values are the same.
+ * Turns ffmpeg's frames, all as the first one, into grey rows or rows of red, green, blue. Luma and chroma go by way of planes,
+ * for which libswscale has the processor's wide instructions: it is three times as fast, and the values are the same.
  */
 final class RgbFrames implements AutoCloseable {
     private final Layout layout;
@@ -43,7 +43,7 @@ final class RgbFrames implements AutoCloseable {
     private final int bits;
     private final Scaling scaling;
 
-    /** What is between, of colours; null for grey. */
+    /** What is between luma and rows; null for what is grey, or colours already. */
     private final @Nullable Planes planes;
 
     /** Red, green and blue apart, and the way from there to rows. */
@@ -60,19 +60,26 @@ final class RgbFrames implements AutoCloseable {
         AVPixFmtDescriptor described = av_pix_fmt_desc_get(layout.format());
         this.channels = described.nb_components() < 3 && !isPalette(described) ? 1 : 3;
         this.bits = described.comp(0).depth() > 8 ? 16 : 8;
-        if (channels == 1) {
-            this.planes = null;
-            this.scaling = new Scaling(layout, smaller(bits == 16 ? AV_PIX_FMT_GRAY16() : AV_PIX_FMT_GRAY8));
-        } else {
+        boolean isLuma = (described.flags() & AV_PIX_FMT_FLAG_RGB) == 0;
+        if (isLuma && channels == 3 && !isPalette(described)) {
             Layout between = smaller(bits == 16 ? AV_PIX_FMT_GBRP16() : AV_PIX_FMT_GBRP);
             this.scaling = new Scaling(layout, between);
-            this.planes = new Planes(
-                    frame(between), new Scaling(between, smaller(bits == 16 ? AV_PIX_FMT_RGB48() : AV_PIX_FMT_RGB24)));
+            this.planes = new Planes(frame(between), new Scaling(between, rows()));
+        } else {
+            this.scaling = new Scaling(layout, rows());
+            this.planes = null;
         }
-        if ((described.flags() & AV_PIX_FMT_FLAG_RGB) == 0) {
+        if (isLuma) {
             boolean full = said == null ? isFull(first, usual) : said.full();
             scaling.fromLuma(sws_getCoefficients(matrix(said == null ? first.colorspace() : said.matrix())), full);
         }
+    }
+
+    private Layout rows() {
+        if (channels == 1) {
+            return smaller(bits == 16 ? AV_PIX_FMT_GRAY16() : AV_PIX_FMT_GRAY8);
+        }
+        return smaller(bits == 16 ? AV_PIX_FMT_RGB48() : AV_PIX_FMT_RGB24);
     }
 
     private Layout smaller(int format) {
