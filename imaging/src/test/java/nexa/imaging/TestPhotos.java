@@ -3,13 +3,18 @@ package nexa.imaging;
 import static org.bytedeco.opencv.global.opencv_core.CV_16UC3;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwrite;
+import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import nexa.core.geometry.Turn;
+import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.deliver.Encoder;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
@@ -52,6 +57,24 @@ public final class TestPhotos {
             }
         }
         return new Picture(mat);
+    }
+
+    /**
+     * A PNG of the scene.
+     *
+     * @param isDeep whether it has 16 bits
+     */
+    public static Path png(Path file, int width, int height, boolean isDeep) {
+        try (Picture scene = isDeep ? deepScene(width, height) : scene(width, height)) {
+            assertTrue(imwrite(file.toString(), scene.mat()));
+        }
+        return file;
+    }
+
+    /** What the headers of a file that can be read say. */
+    public static PhotoFacts facts(Path file) {
+        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
+                .facts();
     }
 
     private static double[] colour(double x, double y) {

@@ -1,7 +1,7 @@
 package nexa.imaging.codec;
 
+import static nexa.imaging.TestPhotos.facts;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
@@ -52,20 +52,11 @@ class BoxedKindsTest {
     }
 
     private Path source(boolean isDeep) throws IOException {
-        Path png = file(isDeep ? "deep.png" : "source.png");
-        try (Picture scene = isDeep ? TestPhotos.deepScene(WIDTH, HEIGHT) : TestPhotos.scene(WIDTH, HEIGHT)) {
-            assertTrue(opencv_imgcodecs.imwrite(png.toString(), scene.mat()));
-        }
-        return png;
+        return TestPhotos.png(file(isDeep ? "deep.png" : "source.png"), WIDTH, HEIGHT, isDeep);
     }
 
     private Path jpeg() throws IOException {
         return TestPhotos.jpeg(file("source.jpg"), WIDTH, HEIGHT, 1);
-    }
-
-    private static PhotoFacts facts(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
-                .facts();
     }
 
     /** As another decoder wrote it. */
@@ -114,6 +105,7 @@ class BoxedKindsTest {
         assertBits(16, heic);
     }
 
+    /** As libavif numbers them: anticlockwise quarter turns; 0 exchanges top and bottom, 1 left and right. */
     @ParameterizedTest
     @CsvSource({"1,", "2,", "3,", ",0", ",1", "1,0", "3,1", "2,1"})
     void avif_isTurnedAndMirrored_asItsBoxesSay(String turn, String mirror) throws IOException {

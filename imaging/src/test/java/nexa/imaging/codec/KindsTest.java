@@ -1,5 +1,6 @@
 package nexa.imaging.codec;
 
+import static nexa.imaging.TestPhotos.facts;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwrite;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwritemulti;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -38,11 +39,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class KindsTest {
     @TempDir
     Path folder;
-
-    private static PhotoFacts facts(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
-                .facts();
-    }
 
     private static void assertShows(Picture expected, Path file, double decibels) throws IOException {
         PhotoFacts facts = facts(file);

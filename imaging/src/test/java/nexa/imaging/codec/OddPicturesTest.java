@@ -1,7 +1,7 @@
 package nexa.imaging.codec;
 
+import static nexa.imaging.TestPhotos.facts;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
@@ -21,7 +21,6 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.preview.PreviewMaker;
-import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,16 +36,7 @@ class OddPicturesTest {
 
     private Path source() throws IOException {
         Tools.need("convert");
-        Path png = folder.resolve("source.png");
-        try (Picture scene = TestPhotos.scene(SIZE.width(), SIZE.height())) {
-            assertTrue(opencv_imgcodecs.imwrite(png.toString(), scene.mat()));
-        }
-        return png;
-    }
-
-    private static PhotoFacts facts(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
-                .facts();
+        return TestPhotos.png(folder.resolve("source.png"), SIZE.width(), SIZE.height(), false);
     }
 
     /** As ImageMagick shows it. */

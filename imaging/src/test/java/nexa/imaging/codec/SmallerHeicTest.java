@@ -1,7 +1,7 @@
 package nexa.imaging.codec;
 
+import static nexa.imaging.TestPhotos.facts;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
@@ -12,14 +12,12 @@ import nexa.core.geometry.PixelSize;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.Tools;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.imaging.source.Source;
-import org.bytedeco.opencv.global.opencv_imgcodecs;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,16 +36,7 @@ class SmallerHeicTest {
     }
 
     private Path source(boolean isDeep, int width) throws IOException {
-        Path png = file("source.png");
-        try (Picture scene = isDeep ? TestPhotos.deepScene(width, HEIGHT) : TestPhotos.scene(width, HEIGHT)) {
-            assertTrue(opencv_imgcodecs.imwrite(png.toString(), scene.mat()));
-        }
-        return png;
-    }
-
-    private static PhotoFacts facts(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file), file.toString())
-                .facts();
+        return TestPhotos.png(file("source.png"), width, HEIGHT, isDeep);
     }
 
     @ParameterizedTest
@@ -110,6 +99,4 @@ class SmallerHeicTest {
             assertEquals(new PixelSize(WIDTH, HEIGHT), whole.picture().size());
         }
     }
-
-    /** As libavif numbers them: anticlockwise quarter turns; 0 exchanges top and bottom, 1 left and right. */
 }

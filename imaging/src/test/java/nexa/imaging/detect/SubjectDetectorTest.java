@@ -1,5 +1,6 @@
 package nexa.imaging.detect;
 
+import static nexa.imaging.TestPhotos.facts;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_core.hconcat;
 import static org.bytedeco.opencv.global.opencv_imgproc.FILLED;
@@ -17,8 +18,6 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.deliver.Encoder;
-import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -35,10 +34,6 @@ class SubjectDetectorTest {
 
     @TempDir
     Path base;
-
-    private static PhotoFacts facts(Path file) {
-        return ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
-    }
 
     private static List<Point> found(Path file) throws IOException {
         return SubjectDetector.find(new PreviewMaker(PhotoCodecs.STANDARD), file, facts(file))
