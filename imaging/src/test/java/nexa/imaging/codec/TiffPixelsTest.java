@@ -1,5 +1,6 @@
 package nexa.imaging.codec;
 
+import static nexa.imaging.TestPhotos.facts;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -12,7 +13,6 @@ import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.Source;
@@ -27,15 +27,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 class TiffPixelsTest {
     @TempDir
     Path folder;
-
-    private static PhotoFacts facts(Path file) {
-        return assertReadable(PhotoCodecs.STANDARD.probe(file));
-    }
-
-    private static PhotoFacts assertReadable(Probe probe) {
-        assertTrue(probe instanceof Probe.Readable, probe::toString);
-        return ((Probe.Readable) probe).facts();
-    }
 
     private static Picture transparent() {
         Mat mat = new Mat(8, 16, CV_8UC4);
