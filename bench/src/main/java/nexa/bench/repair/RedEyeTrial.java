@@ -27,7 +27,6 @@ import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Real faces whose eyes are made to glow: whether they are found and mended, and what is proposed where nothing glows. */
 public final class RedEyeTrial {
-    private static final int CASES = 40;
 
     /** Between the eyes, in pixels: of smaller faces no eye can be painted well. */
     private static final double LEAST_FACE = 28;
@@ -69,7 +68,7 @@ public final class RedEyeTrial {
                     System.out.printf("%s: %d proposed where nothing was painted%n", file.getFileName(), plain);
                 }
                 for (Face face : found) {
-                    if (face.betweenEyes() >= LEAST_FACE && score[0] < CASES) {
+                    if (face.betweenEyes() >= LEAST_FACE) {
                         tryOn(photo, face, random, score, out.resolve(score[0] + "-" + file.getFileName() + ".png"));
                     }
                 }

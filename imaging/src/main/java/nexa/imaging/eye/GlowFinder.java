@@ -27,13 +27,10 @@ public final class GlowFinder {
     private static final double LEAST_GLOW = 0.5;
 
     /** Than what is around: under warm light all skin is red. */
-    private static final double LEAST_MORE = 0.14;
+    private static final double LEAST_MORE = 0.1;
 
     /** From where the face has its eye, of the circle's radius: farther out are corners and lids. */
     private static final double FARTHEST = 0.5;
-
-    /** Less round is a lid's rim. */
-    private static final double LEAST_ROUND = 0.28;
 
     /** The circle around a pupil, so that its soft rim has room. */
     private static final double GENEROUS = 1.9;
@@ -70,8 +67,9 @@ public final class GlowFinder {
             }
             Point corner = new Point(box.x(), box.y());
             GlowPixels pixels = GlowPixels.of(part, circle.in(box), Glow.RED);
-            return GlowMask.blob(pixels)
+            return GlowMask.blobs(pixels)
                     .filter(blob -> isPupil(blob, pixels, face.betweenEyes()))
+                    .findFirst()
                     .map(blob -> eye(blob, corner, picture));
         }
     }
@@ -81,7 +79,7 @@ public final class GlowFinder {
                 blob.x() - pixels.circle().x(), blob.y() - pixels.circle().y());
         return blob.radius() >= Math.max(LEAST_RADIUS, SMALLEST * betweenEyes)
                 && blob.radius() <= LARGEST * betweenEyes
-                && blob.filled() >= LEAST_ROUND
+                && blob.isRound()
                 && off <= FARTHEST * pixels.radius()
                 && blob.glow() >= LEAST_GLOW
                 && blob.glow() - blob.around() >= LEAST_MORE;

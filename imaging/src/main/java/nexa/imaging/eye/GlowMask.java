@@ -20,6 +20,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.getStructuringElement;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.bytedeco.javacpp.indexer.FloatIndexer;
 import org.bytedeco.javacpp.indexer.IntIndexer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
@@ -61,24 +62,42 @@ final class GlowMask {
     private final double threshold;
     private final double seed;
 
-    private GlowMask(GlowPixels glow) {
+    /** How far from what is around up to the strongest glow a pupil begins: skin that glows too parts from it further up. */
+    private static final double[] LEVELS = {0.5, 0.62, 0.74};
+
+    private GlowMask(GlowPixels glow, double level) {
         this.glow = glow;
         double[] inside = glow.sorted(0, RIM);
         double strongest = inside.length == 0 ? 0 : inside[(int) (0.995 * (inside.length - 1))];
         this.around = median(glow.sorted(AROUND, 1));
         this.seed = Math.max(SEED, around + SEED_SHARE * (strongest - around));
-        this.threshold = Math.max(around + 0.08, (around + strongest) / 2);
+        this.threshold = Math.max(around + 0.08, around + level * (strongest - around));
     }
 
-    /** How far each pixel of the glow's box belongs to it, 0 to 1 as 32-bit floats; empty if nothing glows. To be closed. */
+    /**
+     * How far each pixel of the glow's box belongs to it, 0 to 1 as 32-bit floats; empty if nothing glows. To be closed.
+     * Of the first level at which it is round; an eye that is nearly closed is so at none, and is taken at the lowest.
+     */
     static Optional<Mat> of(GlowPixels glow) {
-        GlowMask mask = new GlowMask(glow);
+        double level = levels().filter(
+                        each -> blob(glow, each).filter(Blob::isRound).isPresent())
+                .findFirst()
+                .orElse(LEVELS[0]);
+        GlowMask mask = new GlowMask(glow, level);
         return mask.piece().map(mask::soft);
     }
 
-    /** What glows, without its soft rim; empty if nothing does. */
-    static Optional<Blob> blob(GlowPixels glow) {
-        GlowMask mask = new GlowMask(glow);
+    /** What glows, without its soft rim: the larger pieces first, which may reach into skin that glows nearly as much. */
+    static Stream<Blob> blobs(GlowPixels glow) {
+        return levels().flatMap(level -> blob(glow, level).stream());
+    }
+
+    private static Stream<Double> levels() {
+        return Arrays.stream(LEVELS).boxed();
+    }
+
+    private static Optional<Blob> blob(GlowPixels glow, double level) {
+        GlowMask mask = new GlowMask(glow, level);
         return mask.piece().map(piece -> {
             try (piece) {
                 return Blob.of(piece, glow, mask.around);
@@ -97,6 +116,13 @@ final class GlowMask {
      * @param around how much glows at the circle's rim: the middle value
      */
     record Blob(double x, double y, double radius, double filled, double glow, double around) {
+        /** Less round is a lid's rim, or a pupil together with the skin beside it. */
+        private static final double LEAST_ROUND = 0.42;
+
+        boolean isRound() {
+            return filled >= LEAST_ROUND;
+        }
+
         private static Blob of(Mat piece, GlowPixels glow, double rim) {
             double count = 0;
             double sumX = 0;

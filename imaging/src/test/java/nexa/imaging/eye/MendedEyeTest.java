@@ -7,6 +7,7 @@ import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.bytedeco.opencv.global.opencv_imgproc.FILLED;
 import static org.bytedeco.opencv.global.opencv_imgproc.LINE_AA;
 import static org.bytedeco.opencv.global.opencv_imgproc.circle;
+import static org.bytedeco.opencv.global.opencv_imgproc.rectangle;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -82,6 +83,20 @@ class MendedEyeTest {
                 assertEquals(
                         at(before, place[0], place[1])[2], at(picture, place[0], place[1])[2], "iris, white, skin");
             }
+        }
+    }
+
+    /** As a corner of the lids that is nearly as red as the glow, and touches it. */
+    @Test
+    void redSkinBesideThePupil_stays() {
+        try (Picture picture = eye(CV_8UC3, new Scalar(40, 40, 210, 0));
+                var from = new org.bytedeco.opencv.opencv_core.Point(218, 148);
+                var to = new org.bytedeco.opencv.opencv_core.Point(248, 152);
+                Scalar skin = new Scalar(90, 90, 190, 0)) {
+            rectangle(picture.mat(), from, to, skin, FILLED, LINE_AA, 0);
+            MendedEye.mend(picture, around(Point.ORIGIN, 55, Glow.RED, 1), TO_PICTURE);
+            assertTrue(at(picture, 194, 158)[2] < 60, "dark: " + at(picture, 194, 158)[2]);
+            assertEquals(190, at(picture, 235, 150)[2]);
         }
     }
 
