@@ -31,7 +31,7 @@ import nexa.shoot.handover.RunControl;
 /** A handover of photos of 24 megapixels, tilted, 4:5, 2048 pixels: plain and with what is corrected, in turn. */
 public final class CorrectedTimes {
     private static final int PHOTOS = 12;
-    private static final int ROUNDS = 3;
+    private static final int ROUNDS = 5;
     private static final double TILT = 1.3;
 
     /** About what a zoom lens at its wide end does. */

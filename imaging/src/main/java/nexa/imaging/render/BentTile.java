@@ -7,6 +7,7 @@ import static org.bytedeco.opencv.global.opencv_core.merge;
 import static org.bytedeco.opencv.global.opencv_core.multiply;
 
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import nexa.core.geometry.Affine;
 import nexa.core.space.ColourMaps;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -106,27 +107,26 @@ final class BentTile {
 
     /** One filter serves the whole tile. */
     private static void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
-        try (Mat filtered = filtered(part.pixels(), reduction / part.block())) {
-            sampling.sampleRounded(filtered, tile);
-        }
+        sampling.sampleFiltered(part.pixels(), filter(reduction / part.block()), tile);
     }
 
     private static void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
-        try (Mat filtered = filtered(part.pixels(), ReductionMap.ofStep(step) / part.block());
-                Mat sampled = new Mat();
+        try (Mat sampled = new Mat(mixed.rows(), mixed.cols(), mixed.type());
                 Mat share = reductions.share(step, mixed.cols(), mixed.rows());
                 Mat shares = repeated(share, mixed.channels())) {
-            sampling.sample(filtered, sampled);
+            sampling.sampleFiltered(part.pixels(), filter(ReductionMap.ofStep(step) / part.block()), sampled);
             multiply(sampled, shares, sampled);
             add(mixed, sampled, mixed);
         }
     }
 
-    private static Mat filtered(Mat part, double reduction) {
-        Optional<LowPass> filter = LowPass.forPlace(reduction);
-        if (filter.isPresent()) {
-            return filter.get().filtered(part);
-        }
+    private static UnaryOperator<Mat> filter(double reduction) {
+        return LowPass.forPlace(reduction)
+                .<UnaryOperator<Mat>>map(filter -> filter::filtered)
+                .orElse(BentTile::exact);
+    }
+
+    private static Mat exact(Mat part) {
         Mat exact = new Mat();
         part.convertTo(exact, CV_32F);
         return exact;

@@ -20,9 +20,7 @@ final class EvenTile {
                 sampling.sample(part.pixels(), tile);
                 return;
             }
-            try (Mat filtered = filter.get().filtered(part.pixels())) {
-                sampling.sampleRounded(filtered, tile);
-            }
+            sampling.sampleFiltered(part.pixels(), filter.get()::filtered, tile);
         }
     }
 }

@@ -94,10 +94,17 @@ final class LightSteps {
 
     /** How far pixels are from a picture's middle. */
     private static final class Places {
+        /** Bits of a place's number behind the point. */
+        private static final int FRACTION = 16;
+
+        private static final int HALF = 1 << (FRACTION - 1);
+
         private final int channels;
         private final int colours;
         private final double[] across;
         private final double[] down;
+        private final int[] numberedAcross;
+        private final int[] numberedDown;
 
         Places(Mat picture) {
             channels = picture.channels();
@@ -105,6 +112,8 @@ final class LightSteps {
             double corner = Math.hypot(picture.cols(), picture.rows()) / 2;
             across = squares(picture.cols(), corner);
             down = squares(picture.rows(), corner);
+            numberedAcross = numbered(across);
+            numberedDown = numbered(down);
         }
 
         private static double[] squares(int pixels, double corner) {
@@ -116,9 +125,20 @@ final class LightSteps {
             return squares;
         }
 
+        private static int[] numbered(double[] squares) {
+            return Arrays.stream(squares)
+                    .mapToInt(square -> (int) Math.round(square * (GainTable.PLACES << FRACTION)))
+                    .toArray();
+        }
+
         /** R², 1 at the picture's corners. */
         double squared(int x, int y) {
             return across[x] + down[y];
+        }
+
+        /** The same as the nearest of a gain table's places. */
+        int numbered(int x, int y) {
+            return (numberedAcross[x] + numberedDown[y] + HALF) >> FRACTION;
         }
     }
 
@@ -159,25 +179,25 @@ final class LightSteps {
         private static final int VALUES_TOGETHER = 3 * TOGETHER;
 
         void lighten(byte[] row, Places places, int left, int y) {
-            double down = places.down[y] + 0.5 / PLACES;
             int channels = places.channels;
             int width = row.length / channels;
-            for (int x = 0; x < width; x += TOGETHER) {
-                int end = Math.min(width, x + TOGETHER);
-                byte[] lit = of[gains[(int) ((places.across[left + (x + end - 1) / 2] + down) * PLACES)]];
-                if (channels == 3 && end - x == TOGETHER) {
-                    lightenTogether(row, x * 3, lit);
-                    continue;
-                }
-                for (int pixel = x; pixel < end; pixel++) {
-                    lighten(row, pixel * channels, pixel * channels + places.colours, lit);
-                }
+            int whole = channels == 3 ? width / TOGETHER * TOGETHER : 0;
+            for (int x = 0; x < whole; x += TOGETHER) {
+                lightenTogether(row, 3 * x, at(places, left + x + TOGETHER / 2, y));
+            }
+            for (int x = whole; x < width; x++) {
+                lighten(row, x * channels, x * channels + places.colours, at(places, left + x, y));
             }
         }
 
+        /** What all values become at a place. */
+        private byte[] at(Places places, int x, int y) {
+            return of[gains[places.numbered(x, y)]];
+        }
+
         private static void lightenTogether(byte[] row, int from, byte[] lit) {
-            for (int i = 0; i < VALUES_TOGETHER; i++) {
-                row[from + i] = lit[row[from + i] & 0xFF];
+            for (int i = from; i < from + VALUES_TOGETHER; i++) {
+                row[i] = lit[row[i] & 0xFF];
             }
         }
 

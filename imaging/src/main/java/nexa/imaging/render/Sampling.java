@@ -9,6 +9,7 @@ import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
 import static org.bytedeco.opencv.global.opencv_imgproc.remap;
 
 import java.util.function.IntSupplier;
+import java.util.function.UnaryOperator;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Chain;
 import nexa.core.geometry.Closing;
@@ -40,10 +41,16 @@ sealed interface Sampling extends AutoCloseable {
         }
     }
 
-    /** Of a part in floats, rounded to a tile's own values. */
-    default void sampleRounded(Mat exact, Mat tile) {
-        try (Mat sampled = new Mat()) {
-            sample(exact, sampled);
+    /**
+     * Of what a filter makes of a part.
+     *
+     * @param filter the same for each colour; what it makes is closed
+     * @param tile of the size and the kind of values that are wanted
+     */
+    default void sampleFiltered(Mat part, UnaryOperator<Mat> filter, Mat tile) {
+        try (Mat filtered = filter.apply(part);
+                Mat sampled = new Mat()) {
+            sample(filtered, sampled);
             sampled.convertTo(tile, tile.depth());
         }
     }
@@ -121,6 +128,26 @@ sealed interface Sampling extends AutoCloseable {
                     }
                 }
                 merge(channels, sampled);
+            }
+        }
+
+        /** Colours are parted while they are small, before they are filtered, and meet when they are small again. */
+        @Override
+        public void sampleFiltered(Mat part, UnaryOperator<Mat> filter, Mat tile) {
+            if (part.channels() == 1) {
+                green.sampleFiltered(part, filter, tile);
+                return;
+            }
+            try (MatVector channels = new MatVector()) {
+                split(part, channels);
+                for (int i = 0; i < channels.size(); i++) {
+                    try (Mat one = channels.get(i);
+                            Mat sampled = new Mat(tile.rows(), tile.cols(), tile.depth())) {
+                        of(i).sampleFiltered(one, filter, sampled);
+                        channels.put(i, sampled);
+                    }
+                }
+                merge(channels, tile);
             }
         }
 
