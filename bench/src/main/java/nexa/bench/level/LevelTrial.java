@@ -8,11 +8,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.level.AutoLevel;
 import nexa.core.level.Finding;
-import nexa.core.level.LevelLine;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
@@ -29,10 +27,22 @@ public final class LevelTrial {
     /** Nobody would call a photo level that leans by more. */
     private static final double WRONG = 4;
 
-    /** @param off how far it is from what the photo's three findings agree on, degrees */
-    private record Tried(String photo, boolean evidence, double turn, Finding finding, double off, double lean) {
+    /**
+     * @param off how far it is from what the photo's three findings agree on, degrees
+     * @param lean what they agree on
+     */
+    private record Tried(String photo, LevelTruth truth, double turn, Finding finding, double off, double lean) {
         boolean shown() {
             return finding.accepted() || finding.offered();
+        }
+
+        boolean evidence() {
+            return truth.evidence();
+        }
+
+        /** How far it is from a line that a person called level or plumb; NaN without one. */
+        double awayFromLine() {
+            return Math.abs(-finding.tilt().degrees() - turn - truth.lean());
         }
     }
 
@@ -40,48 +50,48 @@ public final class LevelTrial {
 
     /** @param folder of photographs, those of the truth file among them */
     public static void run(Path folder) throws IOException {
-        Map<String, Boolean> truth = truth();
+        Map<String, LevelTruth> truth = LevelTruth.all();
         List<Tried> all = new ArrayList<>();
         long nanos = 0;
         try (Stream<Path> files = Files.list(folder)) {
             for (Path file : files.sorted().toList()) {
                 String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
                 if (truth.containsKey(name)) {
-                    long begun = System.nanoTime();
-                    List<Finding> found = found(file);
-                    nanos += System.nanoTime() - begun;
-                    add(all, name, Boolean.TRUE.equals(truth.get(name)), found);
+                    try (Mat mat = opencv_imgcodecs.imread(file.toString(), opencv_imgcodecs.IMREAD_COLOR);
+                            Picture photo = new Picture(mat.clone())) {
+                        Looks looks = looks(photo);
+                        nanos += looks.nanos();
+                        add(all, name, truth.get(name).of(photo), looks.found());
+                    }
                 }
             }
         }
         say(all);
-        System.out.printf(Locale.ROOT, "%.0f ms a picture, turning included%n", nanos / 1e6 / all.size());
+        System.out.printf(
+                Locale.ROOT,
+                "%.0f ms a picture of %d pixels, lines and level%n",
+                nanos / 1e6 / all.size(),
+                LineDetector.LONG_EDGE);
     }
 
-    private static Map<String, Boolean> truth() throws IOException {
-        Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/level.csv");
-        return Files.readAllLines(file).stream()
-                .skip(1)
-                .map(line -> line.split(","))
-                .collect(Collectors.toMap(cells -> cells[0], cells -> cells[1].equals("yes")));
-    }
+    /** @param nanos that finding the lines and the level took, on the clock */
+    private record Looks(List<Finding> found, long nanos) {}
 
-    private static List<Finding> found(Path file) {
+    private static Looks looks(Picture photo) {
         List<Finding> found = new ArrayList<>();
-        try (Mat mat = opencv_imgcodecs.imread(file.toString(), opencv_imgcodecs.IMREAD_COLOR);
-                Picture photo = new Picture(mat.clone())) {
-            for (double turn : TURNS) {
-                try (Picture turned = Leaning.turned(photo, turn);
-                        Picture small = turned.reducedTo(LineDetector.LONG_EDGE)) {
-                    List<LevelLine> lines = LineDetector.segments(small, 1);
-                    found.add(AutoLevel.find(lines, small.size()));
-                }
+        long nanos = 0;
+        for (double turn : TURNS) {
+            try (Picture turned = Leaning.turned(photo, turn);
+                    Picture small = turned.reducedTo(LineDetector.LONG_EDGE)) {
+                long begun = System.nanoTime();
+                found.add(AutoLevel.find(LineDetector.segments(small, 1), small.size()));
+                nanos += System.nanoTime() - begun;
             }
         }
-        return found;
+        return new Looks(found, nanos);
     }
 
-    private static void add(List<Tried> all, String name, boolean evidence, List<Finding> found) {
+    private static void add(List<Tried> all, String name, LevelTruth truth, List<Finding> found) {
         double[] leans = new double[TURNS.length];
         for (int i = 0; i < TURNS.length; i++) {
             leans[i] = -found.get(i).tilt().degrees() - TURNS[i];
@@ -90,7 +100,7 @@ public final class LevelTrial {
         java.util.Arrays.sort(sorted);
         for (int i = 0; i < TURNS.length; i++) {
             double off = Math.abs(leans[i] - sorted[1]);
-            all.add(new Tried(name, evidence, TURNS[i], found.get(i), off, sorted[1]));
+            all.add(new Tried(name, truth, TURNS[i], found.get(i), off, sorted[1]));
         }
     }
 
@@ -113,6 +123,18 @@ public final class LevelTrial {
                 unseen.size(),
                 100.0 * unseen.stream().filter(accepted).count() / unseen.size(),
                 100.0 * unseen.stream().filter(Tried::shown).count() / unseen.size());
+        double[] away = taken.stream()
+                .mapToDouble(Tried::awayFromLine)
+                .filter(Double::isFinite)
+                .sorted()
+                .toArray();
+        System.out.printf(
+                Locale.ROOT,
+                "%d accepted ones beside a line drawn by a person: median %.2f° away, 19 of 20 within %.2f°, most %.2f°%n",
+                away.length,
+                away[away.length / 2],
+                away[(int) (0.95 * (away.length - 1))],
+                away[away.length - 1]);
         for (double from = 0.2; from < 0.95; from += 0.2) {
             double low = from;
             List<Tried> sure = all.stream()

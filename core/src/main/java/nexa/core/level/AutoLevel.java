@@ -16,8 +16,8 @@ import nexa.core.level.LeanVotes.Likely;
  * photographs with such evidence turned out right ({@link LeanEvidence}).
  */
 public final class AutoLevel {
-    /** Findings of this confidence are accepted. */
-    public static final double ENOUGH = 0.5;
+    /** Findings of this confidence are accepted: of those on real photographs 19 of 20 lie within a third of a degree. */
+    public static final double ENOUGH = 0.58;
 
     /** Findings of this confidence are shown, to be taken or not. */
     public static final double WORTH_SHOWING = 0.25;

@@ -1,0 +1,46 @@
+package nexa.bench.level;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import nexa.core.geometry.Point;
+import nexa.core.level.LevelLine;
+import nexa.imaging.pixels.Picture;
+
+/**
+ * What a person sees of a photograph's level.
+ *
+ * @param evidence whether a horizon or uprights are seen
+ * @param line along something level or plumb that shows no perspective, x1, y1, x2, y2 as shares of width and height; empty if
+ *     there is none
+ * @param lean of that line in degrees, clockwise; NaN without a line, or before the photo's size is known
+ */
+record LevelTruth(boolean evidence, List<Double> line, double lean) {
+    /** By the photos' names; {@code bench/truth/level.csv}. */
+    static Map<String, LevelTruth> all() throws IOException {
+        Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/level.csv");
+        Map<String, LevelTruth> all = new HashMap<>();
+        for (String row : Files.readAllLines(file).stream().skip(1).toList()) {
+            String[] cells = row.split(",");
+            List<Double> line =
+                    Arrays.stream(cells).skip(2).map(Double::valueOf).toList();
+            all.put(cells[0], new LevelTruth(cells[1].equals("yes"), line, Double.NaN));
+        }
+        return all;
+    }
+
+    LevelTruth of(Picture photo) {
+        if (line.isEmpty()) {
+            return this;
+        }
+        double width = photo.size().width();
+        double height = photo.size().height();
+        Point from = new Point(line.get(0) * width, line.get(1) * height);
+        Point to = new Point(line.get(2) * width, line.get(3) * height);
+        return new LevelTruth(evidence, line, new LevelLine(from, to).lean());
+    }
+}
