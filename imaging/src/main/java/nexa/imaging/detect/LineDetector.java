@@ -21,8 +21,8 @@ import org.bytedeco.opencv.opencv_imgproc.LineSegmentDetector;
  * 2012, as OpenCV has it). Thread-safe.
  */
 public final class LineDetector {
-    /** More pixels bring more noise than evidence: a segment's angle is already known to hundredths of a degree. */
-    public static final int LONG_EDGE = 1280;
+    /** More pixels take longer and bring no evidence: leans of 240 photographs were found as well as with 1280. */
+    public static final int LONG_EDGE = 960;
 
     /** Shorter segments, of the long edge, are texture. */
     private static final double SHORTEST = 0.02;

@@ -52,7 +52,7 @@ class PrepareStoryTest extends WindowTest {
         until(() -> robot.lookup("#take-kiln_0210").tryQuery().isPresent()
                 && robot.lookup("#prepare-finish")
                         .tryQueryAs(Labeled.class)
-                        .filter(finish -> finish.getText().contains("5"))
+                        .filter(finish -> finish.getText().contains("4"))
                         .isPresent());
     }
 
