@@ -13,6 +13,7 @@ import nexa.bench.delivery.Sharpness;
 import nexa.bench.kinds.ColourTimes;
 import nexa.bench.kinds.DecodeTimes;
 import nexa.bench.level.LevelTrial;
+import nexa.bench.level.PlumbTrial;
 import nexa.bench.repair.FillTrial;
 import nexa.bench.repair.RedEyeTrial;
 import nexa.bench.repair.TrimTrial;
@@ -63,6 +64,7 @@ public final class Main {
             case "fill" -> FillTrial.run(folder);
             case "redeye" -> RedEyeTrial.run(folder);
             case "level" -> LevelTrial.run(folder);
+            case "plumb" -> PlumbTrial.run(folder);
             case "marks" -> MarkTrial.run(folder);
             case "frames" -> FrameTrial.run(folder);
             case "prepare" -> PrepareTrial.run(folder);

@@ -15,11 +15,12 @@ import nexa.imaging.pixels.Picture;
  * What a person sees of a photograph's level.
  *
  * @param evidence whether a horizon or uprights are seen
+ * @param uprights whether uprights are
  * @param line along something level or plumb that shows no perspective, x1, y1, x2, y2 as shares of width and height; empty if
  *     there is none
  * @param lean of that line in degrees, clockwise; NaN without a line, or before the photo's size is known
  */
-record LevelTruth(boolean evidence, List<Double> line, double lean) {
+record LevelTruth(boolean evidence, boolean uprights, List<Double> line, double lean) {
     /** By the photos' names; {@code bench/truth/level.csv}. */
     static Map<String, LevelTruth> all() throws IOException {
         Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/level.csv");
@@ -27,8 +28,8 @@ record LevelTruth(boolean evidence, List<Double> line, double lean) {
         for (String row : Files.readAllLines(file).stream().skip(1).toList()) {
             String[] cells = row.split(",");
             List<Double> line =
-                    Arrays.stream(cells).skip(2).map(Double::valueOf).toList();
-            all.put(cells[0], new LevelTruth(cells[1].equals("yes"), line, Double.NaN));
+                    Arrays.stream(cells).skip(3).map(Double::valueOf).toList();
+            all.put(cells[0], new LevelTruth(cells[1].equals("yes"), cells[2].equals("yes"), line, Double.NaN));
         }
         return all;
     }
@@ -41,6 +42,6 @@ record LevelTruth(boolean evidence, List<Double> line, double lean) {
         double height = photo.size().height();
         Point from = new Point(line.get(0) * width, line.get(1) * height);
         Point to = new Point(line.get(2) * width, line.get(3) * height);
-        return new LevelTruth(evidence, line, new LevelLine(from, to).lean());
+        return new LevelTruth(evidence, uprights, line, new LevelLine(from, to).lean());
     }
 }
