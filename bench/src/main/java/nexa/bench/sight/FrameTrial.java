@@ -62,13 +62,30 @@ public final class FrameTrial {
         private int subjectsCut;
         private double lost;
 
+        private boolean cutsFace;
+        private double cut;
+
         void add(Frame frame, List<Frame> faces, Frame subject) {
             frames++;
-            facesCut += faces.stream().anyMatch(face -> outside(frame, face) > 0 && outside(frame, face) < 1) ? 1 : 0;
+            cutsFace = faces.stream().anyMatch(face -> outside(frame, face) > 0 && outside(frame, face) < 1);
+            facesCut += cutsFace ? 1 : 0;
             leftOut += faces.stream().anyMatch(face -> outside(frame, face) == 1) ? 1 : 0;
-            double outside = Math.max(0, outside(frame, subject) - unavoidable(frame, subject));
-            subjectsCut += outside > CUT ? 1 : 0;
-            lost += outside;
+            cut = Math.max(0, outside(frame, subject) - unavoidable(frame, subject));
+            subjectsCut += cut > CUT ? 1 : 0;
+            lost += cut;
+        }
+
+        /** Names the last one if anything is cut in it. */
+        void said(Path file, Format format) {
+            if (cutsFace || cut > CUT) {
+                System.out.printf(
+                        Locale.ROOT,
+                        "%s %s: %.0f %% of the subject cut%s%n",
+                        file.getFileName(),
+                        format.name(),
+                        100 * cut,
+                        cutsFace ? ", and a face" : "");
+            }
         }
 
         /** A subject longer than the frame's side is cut wherever the frame lies. */
@@ -125,6 +142,7 @@ public final class FrameTrial {
                     for (Format format : FORMATS) {
                         Frame frame = Derivation.frame(space, framing, format, Brief.EMPTY);
                         keeping.add(frame, sight.faces(), subject);
+                        keeping.said(file, format);
                         centred.add(Derivation.largest(space, format), sight.faces(), subject);
                         cells.add(cell(file, space, frame));
                     }

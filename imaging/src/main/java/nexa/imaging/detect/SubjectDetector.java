@@ -33,6 +33,9 @@ public final class SubjectDetector {
     /** Wider than so many heights lies rather than stands. */
     private static final double LIES = 1.25;
 
+    /** Of the surest person about a face: less sure ones are parts of it. */
+    private static final double AS_SURE = 0.7;
+
     /** In faces: how far a person reaches where only the face is found, aside and down from the face's middle. */
     private static final double SHOULDERS = 1.6;
 
@@ -125,12 +128,17 @@ public final class SubjectDetector {
                 .orElseThrow();
     }
 
-    /** The smallest person about the face, or as far as a person reaches. */
+    /** The smallest of the surer persons about the face, or as far as a person reaches. */
     private static Frame body(Face face, List<Thing> things, PixelSize picture) {
-        return things.stream()
+        List<Thing> persons = things.stream()
                 .filter(Thing::isPerson)
+                .filter(thing -> thing.box().contains(face.middle()) && thing.box().height() > face.height())
+                .toList();
+        double surest =
+                persons.stream().mapToDouble(Thing::confidence).max().orElse(0);
+        return persons.stream()
+                .filter(thing -> thing.confidence() >= AS_SURE * surest)
                 .map(Thing::box)
-                .filter(box -> box.contains(face.middle()) && box.height() > face.height())
                 .min(Comparator.comparingDouble(box -> box.width() * box.height()))
                 .orElseGet(() -> grown(face, picture));
     }
