@@ -132,10 +132,10 @@ public final class SubjectDetector {
     private static Frame body(Face face, List<Thing> things, PixelSize picture) {
         List<Thing> persons = things.stream()
                 .filter(Thing::isPerson)
-                .filter(thing -> thing.box().contains(face.middle()) && thing.box().height() > face.height())
+                .filter(thing ->
+                        thing.box().contains(face.middle()) && thing.box().height() > face.height())
                 .toList();
-        double surest =
-                persons.stream().mapToDouble(Thing::confidence).max().orElse(0);
+        double surest = persons.stream().mapToDouble(Thing::confidence).max().orElse(0);
         return persons.stream()
                 .filter(thing -> thing.confidence() >= AS_SURE * surest)
                 .map(Thing::box)
