@@ -28,6 +28,9 @@ final class Keeping {
     /** Of the frame's height: air above a head, as far as the photo has it. */
     private static final double HEAD_ROOM = 0.06;
 
+    /** What is left of that air where the frame holds but a part of the body: more of it is worth more. */
+    private static final double CLOSE = 0.5;
+
     /** Of the frame's side: air about a subject. */
     private static final double AIR = 0.04;
 
@@ -202,7 +205,9 @@ final class Keeping {
             boolean fits = whole.length() <= side.length;
             centre = fits ? side.holding(centre, whole, air, air) : inside(side, centre, whole);
         }
-        return heads.isEmpty() ? centre : withHeads(side, centre, heads, room * side.length);
+        boolean cut = subject.filter(whole -> whole.length() > side.length).isPresent();
+        double above = (cut ? CLOSE : 1) * room * side.length;
+        return heads.isEmpty() ? centre : withHeads(side, centre, heads, above);
     }
 
     private static double withHeads(Side side, double centre, List<Range> heads, double above) {

@@ -72,6 +72,15 @@ class KeepingPlacesTest {
         assertEquals(centre, kept(sight, FLAT).centreY(), EXACT);
     }
 
+    /** Of a frame half a long edge high; the photo goes on above. */
+    @ParameterizedTest
+    @CsvSource({"-0.17, 0.32, 0.06", "-0.2, 0.33, 0.03"})
+    void airAboveAHead_isHalfAsMuchWhereTheBodyIsCut(double top, double foot, double air) {
+        Frame face = box(-0.05, -0.14, 0.05, -0.04);
+        Sight sight = new Sight(List.of(face), Optional.of(box(-0.1, top, 0.1, foot)), 0);
+        assertEquals(air, Keeping.headRoom(kept(sight, FLAT), sight), EXACT);
+    }
+
     @Test
     void airAboveAHead_isKeptAsFarAsThePhotoHasIt() {
         Sight sight = new Sight(List.of(box(-0.05, -0.19, 0.05, -0.09)), Optional.empty(), 0);
