@@ -113,10 +113,10 @@ public final class Preparer {
     }
 
     private static void level(Looking looking, Finding found) {
-        if (found.accepted() && Math.abs(found.tilt().degrees()) < LEVEL_ALREADY) {
+        Decision decision = found.accepted() ? Decision.ACCEPT : found.offered() ? Decision.OFFER : Decision.REFUSE;
+        if (decision != Decision.REFUSE && Math.abs(found.tilt().degrees()) < LEVEL_ALREADY) {
             return;
         }
-        Decision decision = found.accepted() ? Decision.ACCEPT : found.offered() ? Decision.OFFER : Decision.REFUSE;
         looking.add(
                 new Step(Part.LEVEL, decision, found.confidence(), found.tilt().degrees()),
                 framing ->

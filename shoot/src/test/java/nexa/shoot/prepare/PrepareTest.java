@@ -34,7 +34,7 @@ class PrepareTest {
     @BeforeEach
     void photos() throws IOException {
         test = new TestShoot(base);
-        for (String name : new String[] {"kiln_0202.jpg", "kiln_0206.jpg"}) {
+        for (String name : new String[] {"kiln_0202.jpg", "kiln_0206.jpg", "kiln_0207.jpg"}) {
             Files.copy(DEMO.resolve(name), test.folder().resolve(name));
         }
         test.photo("plain.jpg", 600, 400);
@@ -62,6 +62,15 @@ class PrepareTest {
             assertEquals(Framing.UNTOUCHED, prepared.before());
         }
         assertEquals(before, TestShoot.hashes(test.folder()));
+    }
+
+    @Test
+    void likelyLevelPhoto_thatIsLevelAlready_isNotAskedAbout() throws IOException {
+        try (Shoot shoot = test.open()) {
+            Prepared prepared = look(shoot, "kiln_0207.jpg", Framing.UNTOUCHED);
+            assertTrue(prepared.step(Part.LEVEL).isEmpty());
+            assertFalse(prepared.isDoubtful());
+        }
     }
 
     @Test
