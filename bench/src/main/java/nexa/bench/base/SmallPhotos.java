@@ -53,7 +53,9 @@ public final class SmallPhotos {
     public static List<Path> demoPhotos() throws IOException {
         Path demo = Path.of(System.getProperty("nexa.home", "."), "demo", "fennick-kiln");
         try (Stream<Path> files = Files.list(demo)) {
-            return files.sorted().toList();
+            return files.filter(file -> file.toString().endsWith(".jpg"))
+                    .sorted()
+                    .toList();
         }
     }
 }
