@@ -1,20 +1,16 @@
 package nexa.bench.level;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.concurrent.atomic.LongAdder;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import nexa.core.level.AutoLevel;
 import nexa.core.level.Finding;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.pixels.Picture;
-import org.bytedeco.opencv.global.opencv_imgcodecs;
-import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * Photographs turned by known angles: how many leans are accepted or offered, whether they follow the angle, and whether that
@@ -50,27 +46,18 @@ public final class LevelTrial {
 
     /** @param folder of photographs, those of the truth file among them */
     public static void run(Path folder) throws IOException {
-        Map<String, LevelTruth> truth = LevelTruth.all();
         List<Tried> all = new ArrayList<>();
-        long nanos = 0;
-        try (Stream<Path> files = Files.list(folder)) {
-            for (Path file : files.sorted().toList()) {
-                String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
-                if (truth.containsKey(name)) {
-                    try (Mat mat = opencv_imgcodecs.imread(file.toString(), opencv_imgcodecs.IMREAD_COLOR);
-                            Picture photo = new Picture(mat.clone())) {
-                        Looks looks = looks(photo);
-                        nanos += looks.nanos();
-                        add(all, name, truth.get(name).of(photo), looks.found());
-                    }
-                }
-            }
-        }
+        LongAdder nanos = new LongAdder();
+        LevelTruth.each(folder, (name, truth, photo) -> {
+            Looks looks = looks(photo);
+            nanos.add(looks.nanos());
+            add(all, name, truth, looks.found());
+        });
         say(all);
         System.out.printf(
                 Locale.ROOT,
                 "%.0f ms a picture of %d pixels, lines and level%n",
-                nanos / 1e6 / all.size(),
+                nanos.sum() / 1e6 / all.size(),
                 LineDetector.LONG_EDGE);
     }
 

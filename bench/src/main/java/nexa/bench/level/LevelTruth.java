@@ -7,9 +7,12 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
 import nexa.imaging.pixels.Picture;
+import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * What a person sees of a photograph's level.
@@ -21,8 +24,30 @@ import nexa.imaging.pixels.Picture;
  * @param lean of that line in degrees, clockwise; NaN without a line, or before the photo's size is known
  */
 record LevelTruth(boolean evidence, boolean uprights, List<Double> line, double lean) {
+    /** What is done with a photograph of which something is known. */
+    interface Trial {
+        void on(String name, LevelTruth truth, Picture photo);
+    }
+
+    /** All photographs of a folder of which something is known, one after another; each is closed after its trial. */
+    static void each(Path folder, Trial trial) throws IOException {
+        Map<String, LevelTruth> known = all();
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.sorted().toList()) {
+                String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
+                LevelTruth truth = known.get(name);
+                if (truth != null) {
+                    try (Mat mat = opencv_imgcodecs.imread(file.toString(), opencv_imgcodecs.IMREAD_COLOR);
+                            Picture photo = new Picture(mat.clone())) {
+                        trial.on(name, truth.of(photo), photo);
+                    }
+                }
+            }
+        }
+    }
+
     /** By the photos' names; {@code bench/truth/level.csv}. */
-    static Map<String, LevelTruth> all() throws IOException {
+    private static Map<String, LevelTruth> all() throws IOException {
         Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/level.csv");
         Map<String, LevelTruth> all = new HashMap<>();
         for (String row : Files.readAllLines(file).stream().skip(1).toList()) {
@@ -34,7 +59,7 @@ record LevelTruth(boolean evidence, boolean uprights, List<Double> line, double 
         return all;
     }
 
-    LevelTruth of(Picture photo) {
+    private LevelTruth of(Picture photo) {
         if (line.isEmpty()) {
             return this;
         }

@@ -1,14 +1,11 @@
 package nexa.bench.level;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.stream.Stream;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
@@ -20,8 +17,6 @@ import nexa.core.plumb.PlumbLine;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.render.SinglePass;
-import org.bytedeco.opencv.global.opencv_imgcodecs;
-import org.bytedeco.opencv.opencv_core.Mat;
 
 /**
  * Photographs with uprights as a camera turned up and down by known angles would have seen them: whether the plumb follows, and
@@ -52,19 +47,8 @@ public final class PlumbTrial {
 
     /** @param folder of photographs, those of the truth file among them */
     public static void run(Path folder) throws IOException {
-        Map<String, LevelTruth> truth = LevelTruth.all();
         List<Tried> all = new ArrayList<>();
-        try (Stream<Path> files = Files.list(folder)) {
-            for (Path file : files.sorted().toList()) {
-                String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
-                if (truth.containsKey(name)) {
-                    try (Mat mat = opencv_imgcodecs.imread(file.toString(), opencv_imgcodecs.IMREAD_COLOR);
-                            Picture photo = new Picture(mat.clone())) {
-                        add(all, name, truth.get(name).uprights(), photo);
-                    }
-                }
-            }
-        }
+        LevelTruth.each(folder, (name, truth, photo) -> add(all, name, truth.uprights(), photo));
         say(all);
     }
 
