@@ -41,6 +41,7 @@ final class OpenShoot implements AutoCloseable {
     private final ShootModels models;
     private final Timeline firstScreen = new Timeline();
     private final Subscription pictures;
+    private final Looking looking;
     private Optional<FolderWatch> watch = Optional.empty();
     private volatile boolean closed;
 
@@ -57,6 +58,7 @@ final class OpenShoot implements AutoCloseable {
                         .map(shown -> new Filling.OnScreen(shown.raster(), loader.light(shown))),
                 program.work(),
                 program.fx());
+        this.looking = new Looking(shoot, program, loader::isIdle);
         afterFirstScreen();
     }
 
@@ -100,6 +102,7 @@ final class OpenShoot implements AutoCloseable {
                 loader.prepare(shoot);
                 watch = Optional.of(
                         FolderWatch.of(shoot, arrivals -> program.fx().execute(() -> take(arrivals))));
+                looking.begin();
                 program.work().execute(this::lookThrough);
             }
         });
@@ -138,6 +141,7 @@ final class OpenShoot implements AutoCloseable {
         if (!closed) {
             shoot.take(arrivals);
             loader.prepare(shoot);
+            looking.begin();
         }
     }
 
@@ -146,6 +150,7 @@ final class OpenShoot implements AutoCloseable {
         closed = true;
         firstScreen.stop();
         watch.ifPresent(FolderWatch::close);
+        looking.close();
         pictures.unsubscribe();
         models.dispose();
         loader.close();

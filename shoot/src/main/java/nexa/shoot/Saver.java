@@ -5,6 +5,7 @@ import java.util.ArrayDeque;
 import java.util.Collection;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -13,6 +14,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicInteger;
+import nexa.core.sight.Sight;
 import nexa.core.told.Told;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.edit.History;
@@ -62,6 +64,10 @@ final class Saver implements AutoCloseable {
 
     void saveSound(String fingerprint) {
         submitIfOpen(() -> store.saveSound(fingerprint));
+    }
+
+    void saveSights(Map<Long, Sight> seen) {
+        submitIfOpen(() -> store.saveSights(seen));
     }
 
     void saveDeliveries(Collection<Delivered> delivered) {

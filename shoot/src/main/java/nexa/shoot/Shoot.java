@@ -24,6 +24,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.review.Warning;
+import nexa.core.sight.Sight;
 import nexa.core.space.PhotoSpace;
 import nexa.core.told.Told;
 import nexa.imaging.codec.PhotoCodecs;
@@ -64,6 +65,9 @@ public final class Shoot implements Framings, AutoCloseable {
          * @param incoming whether they came into the folder since it was opened; else they were only not read yet
          */
         default void arrived(List<Photo> photos, boolean incoming) {}
+
+        /** Told when what photos show was seen; frames that nobody placed may lie elsewhere now. */
+        default void saw(Set<Photo> photos) {}
     }
 
     /** Nothing is ever there, and nothing may be written there. */
@@ -479,9 +483,33 @@ public final class Shoot implements Framings, AutoCloseable {
                 brief = change.after();
             }
             for (FramingChange framing : edit.framings()) {
-                framings.put(framing.photo(), framing.after());
+                framings.merge(framing.photo(), framing.after(), (before, after) -> after.knowing(before));
             }
         }
+    }
+
+    /**
+     * Takes note of what photos show, for those that nobody looked at until now. It is known of a photo from then on, not
+     * one of the steps that are taken back. On the thread that edits.
+     */
+    public void saw(Map<Photo, Sight> seen) {
+        Map<Photo, Sight> news = new HashMap<>(seen);
+        news.keySet().removeIf(photo -> framing(photo).subject().sight().isPresent());
+        if (news.isEmpty()) {
+            return;
+        }
+        synchronized (asked) {
+            news.forEach((photo, sight) -> {
+                Framing before = framing(photo);
+                framings.put(photo.id(), before.withSubject(before.subject().seen(sight)));
+            });
+        }
+        if (mayEdit()) {
+            Map<Long, Sight> byId = new HashMap<>();
+            news.forEach((photo, sight) -> byId.put(photo.id(), sight));
+            saver.saveSights(byId);
+        }
+        listeners.forEach(listener -> listener.saw(news.keySet()));
     }
 
     /** What is asked for now, the whole of an edit or nothing of it. Any thread may ask. */

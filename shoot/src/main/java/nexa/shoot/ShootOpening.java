@@ -83,7 +83,7 @@ final class ShootOpening {
             StoredPhoto other = byFile.get(shoot.companion(photo).orElse(""));
             if (other != null
                     && other.photo().id() != photo.id()
-                    && !other.framing().equals(Framing.UNTOUCHED)) {
+                    && !other.framing().isUntouched()) {
                 Framing before = shoot.framing(photo);
                 Framing joined =
                         Joining.of(before, other.framing(), other.photo().name(), shoot.brief());

@@ -69,7 +69,7 @@ public final class Derivation {
         List<Point> marks = framing.marks().in(space);
         if (keeps(framing, format, source.isPresent(), marks)) {
             Optional<Point> focus = marks.isEmpty() ? Optional.empty() : Optional.of(Marks.middle(marks));
-            return Keeping.frame(space.outline(), framing.subject().sight().in(space), focus, largest);
+            return Keeping.frame(space.outline(), seen(space, framing), focus, largest);
         }
         return marks.isEmpty()
                 ? source.map(placed -> around(space.outline(), placed, largest)).orElse(largest)
@@ -83,7 +83,11 @@ public final class Derivation {
         return !format.centred()
                 && !placedElsewhere
                 && !ruled
-                && !framing.subject().sight().isNone();
+                && framing.subject().sight().filter(seen -> !seen.isNone()).isPresent();
+    }
+
+    private static Sight seen(PhotoSpace space, Framing framing) {
+        return framing.subject().sight().orElse(Sight.NONE).in(space);
     }
 
     /** Why the frame lies where {@link #frame} has it. @param frame that one */
@@ -94,7 +98,7 @@ public final class Derivation {
         List<Point> marks = framing.marks().in(space);
         boolean elsewhere = isPlacedElsewhere(framing, format, brief);
         if (keeps(framing, format, elsewhere, marks)) {
-            return kept(frame, framing.subject().sight().in(space));
+            return kept(frame, seen(space, framing));
         }
         if (!marks.isEmpty()) {
             return new Why.ByMarks();

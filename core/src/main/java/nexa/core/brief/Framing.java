@@ -81,9 +81,25 @@ public record Framing(
         return withSubject(subject.marked(marks));
     }
 
-    /** Without marks, and without what was seen; the rule stays. */
+    /** Without marks, and as if nothing were seen; the rule stays. */
     public Framing unmarked() {
         return withSubject(subject.marked(Marks.NONE).seen(Sight.NONE));
+    }
+
+    /** Whether nothing was asked; what is seen is no asking. */
+    public boolean isUntouched() {
+        return withSubject(new Subject(subject.marks(), subject.rule(), Optional.empty()))
+                .equals(UNTOUCHED);
+    }
+
+    /** With what another knows to be seen in the photo, if this one does not know. */
+    public Framing knowing(Framing other) {
+        return subject.sight().isPresent()
+                ? this
+                : other.subject
+                        .sight()
+                        .map(seen -> withSubject(subject.seen(seen)))
+                        .orElse(this);
     }
 
     public Framing withSubject(Subject other) {

@@ -21,6 +21,7 @@ import nexa.core.told.InvalidException;
 public record Sight(List<Frame> faces, Optional<Frame> subject, double gaze) {
     public static final Sight NONE = new Sight(List.of(), Optional.empty(), 0);
 
+    private static final String NOTHING = "none";
     private static final int NUMBERS = 4;
 
     public Sight {
@@ -54,7 +55,7 @@ public record Sight(List<Frame> faces, Optional<Frame> subject, double gaze) {
     /** The text that {@link #parse} reads back: the gaze, the subject or nothing, and the faces, parted by semicolons. */
     public String text() {
         if (isNone()) {
-            return "";
+            return NOTHING;
         }
         return Stream.concat(
                         Stream.of(
@@ -67,10 +68,17 @@ public record Sight(List<Frame> faces, Optional<Frame> subject, double gaze) {
         return box.centreX() + "," + box.centreY() + "," + box.width() + "," + box.height();
     }
 
-    /** @throws IllegalArgumentException if the text is something else */
-    public static Sight parse(String text) {
+    /**
+     * What a text says that {@link #text} made; empty if it is empty, as where nobody looked.
+     *
+     * @throws IllegalArgumentException if the text is something else
+     */
+    public static Optional<Sight> parse(String text) {
         if (text.isBlank()) {
-            return NONE;
+            return Optional.empty();
+        }
+        if (text.equals(NOTHING)) {
+            return Optional.of(NONE);
         }
         String[] parts = text.split(";", -1);
         if (parts.length < 2) {
@@ -81,7 +89,7 @@ public record Sight(List<Frame> faces, Optional<Frame> subject, double gaze) {
             faces.add(box(face));
         }
         Optional<Frame> subject = parts[1].isEmpty() ? Optional.empty() : Optional.of(box(parts[1]));
-        return new Sight(faces, subject, Double.parseDouble(parts[0]));
+        return Optional.of(new Sight(faces, subject, Double.parseDouble(parts[0])));
     }
 
     private static Frame box(String text) {

@@ -25,8 +25,13 @@ class SightTest {
                 new Sight(List.of(FACE), Optional.empty(), 1 / 3.0),
                 new Sight(List.of(FACE, BODY), Optional.of(BODY), -0.5),
                 new Sight(List.of(), Optional.of(BODY), 0))) {
-            assertEquals(sight, Sight.parse(sight.text()));
+            assertEquals(Optional.of(sight), Sight.parse(sight.text()));
         }
+    }
+
+    @Test
+    void emptyText_isOfAPhotoThatNobodyLookedAt() {
+        assertEquals(Optional.empty(), Sight.parse(""));
     }
 
     @ParameterizedTest

@@ -81,6 +81,10 @@ public final class SettingsPane implements PaneLayer.Content {
                 part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
                 part("settings.screen", screen, row(srgb, choose), ways, explained("settings.screen.tip"), message),
                 part(
+                        "settings.look",
+                        box("settings-look", "settings.look.by-itself", all.lookProperty()),
+                        explained("settings.look.tip")),
+                part(
                         "settings.arrivals",
                         box("carry-arrivals", "settings.arrivals.carry", all.carryToArrivalsProperty()),
                         box("follow-arrivals", "settings.arrivals.follow", all.followArrivalsProperty())));

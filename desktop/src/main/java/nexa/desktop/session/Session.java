@@ -95,6 +95,12 @@ public final class Session {
         }
 
         @Override
+        public void saw(Set<Photo> photos) {
+            current.refresh();
+            edits.set(edits.get() + 1);
+        }
+
+        @Override
         public void arrived(List<Photo> photos, boolean incoming) {
             List<Photo> before = known;
             known = shoot.photos();

@@ -48,6 +48,7 @@ public final class Settings {
     private final ObjectProperty<Integer> carryNext;
     private final ObjectProperty<Boolean> carryToArrivals;
     private final ObjectProperty<Boolean> followArrivals;
+    private final ObjectProperty<Boolean> look;
     private final ObjectProperty<Double> plumbFar;
     private final ObjectProperty<Unit> unit;
     private final ObjectProperty<Reference> reference;
@@ -85,6 +86,7 @@ public final class Settings {
         carryTo = kept("carry to", CarryTo.ALL, CarryTo::valueOf, Enum::name);
         carryNext = kept("carry next", USUAL_NEXT, text -> Math.max(1, Integer.parseInt(text)), String::valueOf);
         carryToArrivals = kept("carry to arrivals", false, Boolean::valueOf, String::valueOf);
+        look = kept("look", true, Boolean::valueOf, String::valueOf);
         followArrivals = kept("follow arrivals", false, Boolean::valueOf, String::valueOf);
         plumbFar = kept("plumb far", 1.0, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
         hintsTaken = kept("hints taken", Set.of(), names -> named(names, Hint::valueOf), Settings::names);
@@ -253,6 +255,11 @@ public final class Settings {
     /** Whether a photo that arrives becomes the current one. */
     public ObjectProperty<Boolean> followArrivalsProperty() {
         return followArrivals;
+    }
+
+    /** Whether photos are looked at by themselves, so that frames keep people and subjects. */
+    public ObjectProperty<Boolean> lookProperty() {
+        return look;
     }
 
     public ObjectProperty<Unit> unitProperty() {

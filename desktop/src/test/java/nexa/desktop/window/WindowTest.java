@@ -31,6 +31,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.PhotoTile;
 import nexa.shoot.Locations;
+import nexa.shoot.Preferences;
 import nexa.shoot.preview.PreviewCache;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -62,17 +63,25 @@ public abstract class WindowTest {
         return new String[] {"kiln_0201.jpg", "kiln_0206.jpg", "kiln_0230.jpg"};
     }
 
+    /** Whether photos are looked at by themselves; then frames move when something is seen. */
+    protected boolean looksByItself() {
+        return false;
+    }
+
     /** The extension only looks for a start in the test's own class, so the window is made here. */
     @BeforeEach
     void start() throws Exception {
         copyPhotos();
+        Locations locations = new Locations(folder.resolveSibling("data"), folder.resolveSibling("cache"));
+        try (Preferences preferences = Preferences.open(locations)) {
+            preferences.put("look", String.valueOf(looksByItself()));
+        }
         FxToolkit.setupStage(stage -> {
             stage.setX(0); // another test may have left it otherwise
             stage.setY(0);
             stage.setWidth(1280);
             stage.setHeight(800);
-            window = new MainWindow(
-                    stage, new Locations(folder.resolveSibling("data"), folder.resolveSibling("cache")), 1280, 800);
+            window = new MainWindow(stage, locations, 1280, 800);
             window.show();
         });
         onFx(() -> window.open(folder));

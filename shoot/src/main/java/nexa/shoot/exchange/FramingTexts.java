@@ -90,7 +90,7 @@ record FramingTexts(Map<String, String> photo, List<Map<String, String>> crops) 
         texts.put("setAside", Boolean.toString(framing.setAside()));
         texts.put("marks", framing.marks().text());
         texts.put("rule", framing.subject().rule().map(Composition::text).orElse(""));
-        texts.put("sight", framing.subject().sight().text());
+        texts.put("sight", framing.subject().sightText());
         texts.put("overlay", framing.overlay().map(OverlayChoice::text).orElse(""));
         texts.putAll(pose.correction().texts());
         texts.put("trim", pose.trim().text());

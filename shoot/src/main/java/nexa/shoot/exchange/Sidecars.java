@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
-import nexa.core.brief.Framing;
 import nexa.core.told.Told;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
@@ -52,7 +51,7 @@ public final class Sidecars {
         List<Told> troubles = new ArrayList<>();
         for (Photo photo : shoot.photos()) {
             Path file = Sidecar.of(shoot.fileOf(photo));
-            boolean untouched = shoot.framing(photo).equals(Framing.UNTOUCHED);
+            boolean untouched = shoot.framing(photo).isUntouched();
             if (which.test(photo) && !(untouched && Files.notExists(file))) {
                 try {
                     Optional<Boolean> changed = shoot.whileEditing(() -> write(shoot, photo, file, guard));

@@ -19,8 +19,8 @@ public final class Joining {
      * @param name of the other, by which its crops are known then
      */
     public static Framing of(Framing stays, Framing other, String name, Brief brief) {
-        if (stays.equals(Framing.UNTOUCHED) || other.equals(Framing.UNTOUCHED)) {
-            return stays.equals(Framing.UNTOUCHED) ? other : stays;
+        if (stays.isUntouched() || other.isUntouched()) {
+            return stays.isUntouched() ? other : stays;
         }
         Framing joined = stays;
         for (Map.Entry<Integer, Crop> crop : other.crops().entrySet()) {

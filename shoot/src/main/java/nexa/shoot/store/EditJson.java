@@ -98,7 +98,7 @@ final class EditJson {
         out.writeStringField("marks", framing.marks().text());
         out.writeStringField(
                 "rule", framing.subject().rule().map(Composition::text).orElse(null));
-        writeText("sight", framing.subject().sight().text(), out);
+        writeText("sight", framing.subject().sightText(), out);
         out.writeStringField(
                 "overlay", framing.overlay().map(OverlayChoice::text).orElse(null));
         if (framing.level().isPresent()) {
@@ -219,7 +219,7 @@ final class EditJson {
                 new Subject(
                         Marks.parse(node.required("marks").asText()),
                         text(node, "rule").map(Composition::parse),
-                        text(node, "sight").map(Sight::parse).orElse(Sight.NONE)), // none in earlier versions
+                        text(node, "sight").flatMap(Sight::parse)), // none in earlier versions
                 Optional.ofNullable(node.get("level")).map(level -> new Tilt(level.asDouble())),
                 text(node, "overlay").map(OverlayChoice::parse));
     }

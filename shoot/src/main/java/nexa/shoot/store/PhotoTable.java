@@ -118,7 +118,7 @@ final class PhotoTable {
         return new Subject(
                 marks == null ? Marks.NONE : Marks.parse(marks),
                 Optional.ofNullable(row.getString("rule")).map(Composition::parse),
-                Optional.ofNullable(row.getString("sight")).map(Sight::parse).orElse(Sight.NONE));
+                Optional.ofNullable(row.getString("sight")).flatMap(Sight::parse));
     }
 
     private static Pose pose(ResultSet row) throws SQLException {
@@ -274,7 +274,7 @@ final class PhotoTable {
     void saveFramings(List<FramingChange> changes) throws SQLException {
         try (PreparedStatement update = connection.prepareStatement("""
                 UPDATE photo SET quarter_turns = ?, mirrored = ?, tilt = ?, set_aside = ?, marks = ?, rule = ?, level = ?,
-                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?, bands = ?, sight = ?
+                  overlay = ?, trim = ?, lens = ?, plumb = ?, neutral = ?, eyes = ?, bands = ?, sight = COALESCE(?, sight)
                 WHERE id = ?""")) {
             for (FramingChange change : changes) {
                 bind(update, change.photo(), change.after());
@@ -283,6 +283,18 @@ final class PhotoTable {
             update.executeBatch();
         }
         crops.save(changes);
+    }
+
+    /** Stores what photos show. */
+    int saveSights(Map<Long, Sight> seen) throws SQLException {
+        try (PreparedStatement update = connection.prepareStatement("UPDATE photo SET sight = ? WHERE id = ?")) {
+            for (Map.Entry<Long, Sight> each : seen.entrySet()) {
+                update.setString(1, each.getValue().text());
+                update.setLong(2, each.getKey());
+                update.addBatch();
+            }
+            return update.executeBatch().length;
+        }
     }
 
     private static @Nullable String orNull(String text) {
@@ -303,7 +315,7 @@ final class PhotoTable {
         for (String text : framing.pose().correction().texts().values()) {
             update.setString(column++, orNull(text));
         }
-        update.setString(column++, orNull(framing.subject().sight().text()));
+        update.setString(column++, orNull(framing.subject().sightText()));
         update.setLong(column, photo);
     }
 }

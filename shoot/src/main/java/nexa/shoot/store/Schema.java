@@ -88,7 +88,7 @@ final class Schema {
             ALTER TABLE photo ADD COLUMN neutral TEXT; -- null = as the file has it
             ALTER TABLE photo ADD COLUMN eyes TEXT;
             """, """
-            ALTER TABLE photo ADD COLUMN sight TEXT; -- null = nothing seen, or not looked at
+            ALTER TABLE photo ADD COLUMN sight TEXT; -- null = nobody looked
             ALTER TABLE format ADD COLUMN centred INTEGER NOT NULL DEFAULT 0;
             """, """
             ALTER TABLE photo ADD COLUMN bands TEXT; -- null = none is left out

@@ -20,6 +20,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import nexa.core.brief.Brief;
+import nexa.core.sight.Sight;
 import nexa.core.told.Told;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.History;
@@ -234,6 +235,11 @@ public final class Store implements AutoCloseable {
                         return insert.executeUpdate();
                     }
                 }));
+    }
+
+    /** Stores what photos show, by their ids. */
+    public void saveSights(Map<Long, Sight> seen) throws StoreException {
+        attempt(Told.of("told.store.change-cannot-saved"), () -> transaction(() -> photos.saveSights(seen)));
     }
 
     /** Copies all of it, as it is now, to a file. */

@@ -57,7 +57,7 @@ class PrepareTest {
                     prepared.step(Part.LEVEL).orElseThrow().decision());
             assertEquals(-2.16, prepared.sure().pose().tilt().degrees(), 0.2);
             assertEquals(2, prepared.sure().marks().count());
-            assertFalse(prepared.sure().subject().sight().isNone());
+            assertFalse(prepared.sure().subject().sight().orElseThrow().isNone());
             assertFalse(prepared.lines().isEmpty());
             assertEquals(Framing.UNTOUCHED, prepared.before());
         }
