@@ -17,10 +17,12 @@ import nexa.bench.level.PlumbTrial;
 import nexa.bench.repair.FillTrial;
 import nexa.bench.repair.RedEyeTrial;
 import nexa.bench.repair.TrimTrial;
+import nexa.bench.sight.EyeTrial;
 import nexa.bench.sight.FluidTrial;
 import nexa.bench.sight.FrameTrial;
 import nexa.bench.sight.MarkTrial;
 import nexa.bench.sight.PrepareTrial;
+import nexa.bench.sight.RepeatTrial;
 import nexa.shoot.photo.RawPicture;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -32,7 +34,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
  * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
  * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
- * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code prepare FOLDER}, {@code fluid FOLDER},
+ * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code repeats FOLDER}, {@code eyes FOLDER}, {@code prepare FOLDER}, {@code fluid FOLDER},
  * {@code kinds FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}.
  */
 public final class Main {
@@ -67,6 +69,8 @@ public final class Main {
             case "plumb" -> PlumbTrial.run(folder);
             case "marks" -> MarkTrial.run(folder);
             case "frames" -> FrameTrial.run(folder);
+            case "eyes" -> EyeTrial.run(folder);
+            case "repeats" -> RepeatTrial.run(folder);
             case "prepare" -> PrepareTrial.run(folder);
             case "fluid" -> FluidTrial.run(folder);
             case "fuzz" -> Fuzz.run(folder);

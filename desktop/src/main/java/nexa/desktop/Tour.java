@@ -77,6 +77,7 @@ final class Tour {
             throw new IOException(folder + " can't be opened as a shoot");
         }
         TourGuide.onFx(() -> guide.session().settings().hintsTakenProperty().set(Set.of(Hint.values())));
+        guide.untilSeen();
     }
 
     /** A shoot of the user's: nothing is changed. */

@@ -39,6 +39,20 @@ final class TourGuide {
         }
     }
 
+    /** Waits until all photos were looked at; until then frames may still move. */
+    void untilSeen() {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
+        while (ask(this::isAnyUnseen) && System.nanoTime() < end) {
+            pause();
+        }
+    }
+
+    private boolean isAnyUnseen() {
+        return session().shoot().photos().stream()
+                .anyMatch(photo -> photo.isReadable()
+                        && session().shoot().framing(photo).subject().sight().isEmpty());
+    }
+
     void fireShortcut(KeyCode key) {
         KeyEvent.fireEvent(
                 window.scene().getRoot(), new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, true, false, false));

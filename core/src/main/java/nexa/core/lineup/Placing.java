@@ -30,6 +30,16 @@ public record Placing(Point place, OptionalDouble size, OptionalDouble direction
                 : Optional.of(of(Derivation.frame(asShot, framing, format, brief), marks));
     }
 
+    /** The same by what is seen of a photo that has no marks: from the middle of its subject's top to that of its foot. */
+    public static Optional<Placing> ofMarksOrSight(PixelSize asShot, Framing framing, Format format, Brief brief) {
+        return of(asShot, framing, format, brief).or(() -> framing.subject()
+                .sight()
+                .flatMap(sight ->
+                        sight.in(new PhotoSpace(asShot, framing.pose())).subject())
+                .map(box ->
+                        of(Derivation.frame(asShot, framing, format, brief), List.of(box.at(0.5, 0), box.at(0.5, 1)))));
+    }
+
     /** @param marks one or two, in level space */
     static Placing of(Frame frame, List<Point> marks) {
         Point from = Composition.fraction(frame, marks.getFirst());

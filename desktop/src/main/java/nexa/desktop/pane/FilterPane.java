@@ -91,7 +91,7 @@ public final class FilterPane implements PaneLayer.Content {
         node.setPrefWidth(340);
         subscription = Subscription.combine(
                 list.filterProperty().subscribe(filter -> refresh()),
-                repeats.placesProperty().subscribe(places -> refresh()),
+                repeats.groupsProperty().subscribe(groups -> refresh()),
                 repeats.searchingProperty().subscribe(now -> refresh()));
     }
 
@@ -139,9 +139,8 @@ public final class FilterPane implements PaneLayer.Content {
         all.setDisable(!list.isFiltered());
         boolean comparing = repeats.searchingProperty().get();
         find.setDisable(comparing || repeats.isFound());
-        long groups = repeats.placesProperty().get().values().stream()
-                .filter(place -> place.place() == 1)
-                .count();
+        long groups =
+                repeats.groupsProperty().get().values().stream().distinct().count();
         found.setText(
                 comparing
                         ? Words.of("filter.repeats.searching")

@@ -131,7 +131,7 @@ public final class PhotoTile extends Pane {
                 session.previewsProperty().subscribe(this::follow),
                 session.carry().planProperty().subscribe(this::refresh),
                 models.marking().proposalsProperty().subscribe(this::redraw),
-                models.repeats().placesProperty().subscribe(this::refresh),
+                models.repeats().groupsProperty().subscribe(this::refresh),
                 session.arrivals().freshProperty().subscribe(this::refresh),
                 session.editsProperty().subscribe(this::refresh));
         showChosen();

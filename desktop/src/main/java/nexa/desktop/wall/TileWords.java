@@ -59,10 +59,15 @@ record TileWords(ShootModels models) {
     }
 
     private static String words(RepeatsModel.Place place) {
+        String best = place.best().stream()
+                .sorted()
+                .map(reason -> Words.of("wall.repeat", reason))
+                .collect(Collectors.joining(", "));
         return Words.of(
-                        place.sharpest() ? "wall.repeat.sharpest" : "wall.repeat",
+                        best.isEmpty() ? "wall.repeat" : "wall.repeat.best",
                         place.place(),
-                        place.group().size())
+                        place.group().photos().size(),
+                        best)
                 + "  ";
     }
 

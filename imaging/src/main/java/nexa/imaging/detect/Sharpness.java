@@ -5,43 +5,24 @@ import static org.bytedeco.opencv.global.opencv_core.meanStdDev;
 import static org.bytedeco.opencv.global.opencv_imgproc.GaussianBlur;
 import static org.bytedeco.opencv.global.opencv_imgproc.Laplacian;
 
-import java.nio.file.Path;
 import nexa.core.geometry.Frame;
-import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.pixels.UnreadablePhotoException;
-import nexa.imaging.preview.PreviewMaker;
 import org.bytedeco.javacpp.indexer.DoubleIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
 import org.bytedeco.opencv.opencv_core.Size;
 
 /**
- * How sharp a photo's subject is: the variance of its Laplacian (J. Pech-Pacheco and others, "Diatom autofocusing in
+ * How sharp a part of a picture is: the variance of its Laplacian (J. Pech-Pacheco and others, "Diatom autofocusing in
  * brightfield microscopy", 2000), grain smoothed away. Of use only among photos of the same thing in the same light.
  */
-public final class Sharpness {
-    /** Large enough that a slightly missed focus shows. */
-    private static final int LONG_EDGE = 1600;
-
+final class Sharpness {
     private static final int SMOOTHED = 3;
 
     private Sharpness() {}
 
-    /** Of what the photo is of, or of the whole photo. @throws UnreadablePhotoException if it can't be decoded */
-    public static double of(PreviewMaker previews, Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        try (Picture picture = previews.picture(file, facts, LONG_EDGE)) {
-            Frame whole = new Frame(
-                    picture.size().width() / 2.0,
-                    picture.size().height() / 2.0,
-                    picture.size().width(),
-                    picture.size().height());
-            Frame part = SubjectDetector.find(picture, picture.size()).subject().orElse(whole);
-            return of(picture, part);
-        }
-    }
-
-    private static double of(Picture picture, Frame part) {
+    /** Of a part of a picture, in its pixels. */
+    static double of(Picture picture, Frame part) {
         int left = (int) Math.clamp(part.left(), 0, picture.size().width() - 1.0);
         int top = (int) Math.clamp(part.top(), 0, picture.size().height() - 1.0);
         int width = (int) Math.clamp(part.width(), 1, picture.size().width() - left);

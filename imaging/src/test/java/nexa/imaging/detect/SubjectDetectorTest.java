@@ -3,10 +3,6 @@ package nexa.imaging.detect;
 import static nexa.imaging.TestPhotos.facts;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_core.hconcat;
-import static org.bytedeco.opencv.global.opencv_imgproc.FILLED;
-import static org.bytedeco.opencv.global.opencv_imgproc.GaussianBlur;
-import static org.bytedeco.opencv.global.opencv_imgproc.LINE_AA;
-import static org.bytedeco.opencv.global.opencv_imgproc.ellipse;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -22,7 +18,6 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Scalar;
-import org.bytedeco.opencv.opencv_core.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -70,7 +65,7 @@ class SubjectDetectorTest {
     /** Whatever a thing's shape, also one of which nothing is left in few pixels. */
     @Test
     void axisOfAnyBox_isFoundOrNot() {
-        try (Picture portrait = portrait()) {
+        try (Picture portrait = DrawnFace.picture(20)) {
             for (Frame box : List.of(
                     new Frame(600, 500, 1200, 1000),
                     new Frame(600, 500, 3, 1000),
@@ -94,7 +89,7 @@ class SubjectDetectorTest {
     /** A face drawn with soft shades: the network takes it for one. */
     @Test
     void face_isProposedAtItsEyes() throws IOException {
-        try (Picture portrait = portrait()) {
+        try (Picture portrait = DrawnFace.picture(20)) {
             Path file = Files.write(base.resolve("portrait.jpg"), Encoder.plainJpeg(portrait, 92));
             List<Point> eyes = found(file);
             assertEquals(2, eyes.size());
@@ -105,7 +100,7 @@ class SubjectDetectorTest {
 
     @Test
     void twoPeople_areProposedFromOneToTheOther() throws IOException {
-        try (Picture portrait = portrait();
+        try (Picture portrait = DrawnFace.picture(20);
                 Picture both = new Picture(new Mat())) {
             hconcat(portrait.mat(), portrait.mat(), both.mat());
             Path file = Files.write(base.resolve("two.jpg"), Encoder.plainJpeg(both, 92));
@@ -113,35 +108,6 @@ class SubjectDetectorTest {
             assertEquals(2, ends.size());
             assertTrue(ends.getFirst().distance(new Point(600, 430)) < 40, ends.toString());
             assertTrue(ends.getLast().distance(new Point(1800, 430)) < 40, ends.toString());
-        }
-    }
-
-    private static Picture portrait() {
-        Mat mat = new Mat(1000, 1200, CV_8UC3, new Scalar(150, 140, 130, 0));
-        fill(mat, 600, 900, 330, 260, 70); // shoulders
-        fill(mat, 600, 440, 215, 280, 60); // hair
-        fill(mat, 600, 480, 175, 235, 200); // face
-        fill(mat, 600, 330, 150, 60, 208); // forehead
-        for (int x : new int[] {520, 680}) {
-            fill(mat, x, 425, 66, 44, 138); // socket
-            fill(mat, x, 368, 56, 9, 96); // brow
-            fill(mat, x, 430, 40, 20, 205); // white of the eye
-            fill(mat, x, 430, 21, 20, 38); // iris
-            fill(mat, x, 520, 50, 40, 210); // cheek
-        }
-        fill(mat, 600, 460, 20, 80, 212); // bridge of the nose
-        fill(mat, 600, 540, 38, 14, 140); // nostrils
-        fill(mat, 600, 618, 70, 18, 110); // mouth
-        fill(mat, 600, 650, 50, 8, 170); // below the lip
-        GaussianBlur(mat, mat, new Size(13, 13), 0);
-        return new Picture(mat);
-    }
-
-    private static void fill(Mat mat, int x, int y, int halfWidth, int halfHeight, int grey) {
-        try (var centre = new org.bytedeco.opencv.opencv_core.Point(x, y);
-                Size axes = new Size(halfWidth, halfHeight);
-                Scalar colour = new Scalar(grey * 0.85, grey * 0.92, grey, 0)) {
-            ellipse(mat, centre, axes, 0, 0, 360, colour, FILLED, LINE_AA, 0);
         }
     }
 }

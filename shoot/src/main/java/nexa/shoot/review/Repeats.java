@@ -2,100 +2,82 @@ package nexa.shoot.review;
 
 import java.time.Duration;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import nexa.imaging.detect.Likeness;
-import nexa.imaging.detect.Sharpness;
-import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 
 /**
- * Photos that are nearly the same: taken one right after another and alike to look at. Decodes, so not for the
- * interface's thread.
+ * Photos that are nearly the same: alike from afar and taken one right after another, or alike from near too, whenever they
+ * were taken. Decodes, so not for the interface's thread.
  */
 public final class Repeats {
-    /** Longer apart is another picture. */
+    /** Longer apart, a look from afar is not enough. */
     private static final Duration NEAR = Duration.ofMinutes(2);
-
-    /** Of the next sharp one's variance: less does not show. */
-    private static final double CLEARLY = 1.3;
 
     private Repeats() {}
 
-    /**
-     * Photos that are nearly the same.
-     *
-     * @param photos two and more, in the order they were taken
-     * @param sharpest the one whose subject is clearly the sharpest, if one is
-     */
-    public record Group(List<Photo> photos, Optional<Photo> sharpest) {}
+    private record Looked(Photo photo, Likeness likeness) {}
 
     /** Groups of two and more, in the order they were taken; photos without a time go by their names. */
-    public static List<Group> find(Shoot shoot) {
+    public static List<RepeatGroup> find(Shoot shoot) {
         List<Photo> photos = PhotoOrder.TIME.sort(
                 shoot, shoot.photos().stream().filter(Photo::isReadable).toList(), Optional.empty());
-        Map<Photo, Likeness> looks = photos.parallelStream()
-                .flatMap(photo -> look(shoot, photo).map(look -> Map.entry(photo, look)).stream())
-                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
-        return groups(photos.stream().filter(looks::containsKey).toList(), looks).stream()
-                .map(group -> new Group(group, sharpest(shoot, group)))
+        List<Looked> looked = photos.parallelStream()
+                .flatMap(photo -> look(shoot, photo).stream())
+                .toList();
+        return groups(looked).stream()
+                .filter(group -> group.size() > 1)
+                .map(group -> Telling.apart(shoot, group))
                 .toList();
     }
 
-    private static Optional<Photo> sharpest(Shoot shoot, List<Photo> group) {
-        Map<Photo, Double> sharpness =
-                group.parallelStream().collect(Collectors.toMap(photo -> photo, photo -> sharpness(shoot, photo)));
-        List<Photo> order = group.stream()
-                .sorted(Comparator.comparing((Photo photo) -> sharpness.getOrDefault(photo, 0.0))
-                        .reversed())
-                .toList();
-        double first = sharpness.getOrDefault(order.get(0), 0.0);
-        double second = sharpness.getOrDefault(order.get(1), 0.0);
-        return first >= CLEARLY * second ? Optional.of(order.get(0)) : Optional.empty();
-    }
-
-    private static double sharpness(Shoot shoot, Photo photo) {
-        try {
-            return Sharpness.of(
-                    shoot.previewMaker(), shoot.fileOf(photo), photo.facts().orElseThrow());
-        } catch (UnreadablePhotoException unreadable) {
-            return 0; // the photo itself says why
-        }
-    }
-
-    private static Optional<Likeness> look(Shoot shoot, Photo photo) {
+    private static Optional<Looked> look(Shoot shoot, Photo photo) {
         return Likeness.of(
-                shoot.previewMaker(), shoot.fileOf(photo), photo.facts().orElseThrow());
+                        shoot.previewMaker(), shoot.fileOf(photo), photo.facts().orElseThrow())
+                .map(likeness -> new Looked(photo, likeness));
     }
 
-    private static List<List<Photo>> groups(List<Photo> photos, Map<Photo, Likeness> looks) {
-        List<List<Photo>> groups = new ArrayList<>();
-        List<Photo> group = new ArrayList<>();
-        for (Photo photo : photos) {
-            if (!group.isEmpty() && !repeats(group.getLast(), photo, looks)) {
-                keep(group, groups);
-                group = new ArrayList<>();
+    /** Whatever is alike, also by others between. */
+    private static Collection<List<Photo>> groups(List<Looked> looked) {
+        List<List<Integer>> alike = IntStream.range(0, looked.size())
+                .parallel()
+                .mapToObj(i -> earlierRepeats(looked, i))
+                .toList();
+        int[] first = IntStream.range(0, looked.size()).toArray();
+        for (int i = 0; i < looked.size(); i++) {
+            for (int earlier : alike.get(i)) {
+                first[root(first, i)] = root(first, earlier);
             }
-            group.add(photo);
         }
-        keep(group, groups);
-        return groups;
+        Map<Integer, List<Photo>> groups = IntStream.range(0, looked.size())
+                .boxed()
+                .collect(Collectors.groupingBy(
+                        i -> root(first, i),
+                        LinkedHashMap::new,
+                        Collectors.mapping(i -> looked.get(i).photo(), Collectors.toList())));
+        return groups.values();
     }
 
-    private static void keep(List<Photo> group, List<List<Photo>> groups) {
-        if (group.size() > 1) {
-            groups.add(List.copyOf(group));
-        }
+    private static List<Integer> earlierRepeats(List<Looked> looked, int i) {
+        return IntStream.range(0, i).filter(j -> repeats(looked, j, i)).boxed().toList();
     }
 
-    private static boolean repeats(Photo before, Photo photo, Map<Photo, Likeness> looks) {
-        return near(before, photo)
-                && looks.getOrDefault(before, Likeness.NONE).isNear(looks.getOrDefault(photo, Likeness.NONE));
+    private static int root(int[] first, int i) {
+        return first[i] == i ? i : root(first, first[i]);
+    }
+
+    private static boolean repeats(List<Looked> looked, int before, int after) {
+        Looked one = looked.get(before);
+        Looked other = looked.get(after);
+        boolean next = after == before + 1 && near(one.photo(), other.photo());
+        return next ? one.likeness().isNear(other.likeness()) : one.likeness().isSame(other.likeness());
     }
 
     private static boolean near(Photo before, Photo photo) {

@@ -139,15 +139,18 @@ class ReviewTest {
         ImageIO.write(sharp, "png", test.folder().resolve("b_sharp.png").toFile());
         ImageIO.write(blurred(sharp), "png", test.folder().resolve("a_soft.png").toFile());
         try (Shoot shoot = test.open()) {
-            Repeats.Group group = Repeats.find(shoot).getFirst();
+            RepeatGroup group = Repeats.find(shoot).getFirst();
             assertEquals(2, group.photos().size());
-            assertEquals("b_sharp.png", group.sharpest().orElseThrow().file());
+            assertEquals(
+                    List.of("b_sharp.png"),
+                    group.left().stream().map(Photo::file).toList());
+            assertEquals(Set.of(RepeatGroup.Reason.SHARPEST), group.reasons());
         }
         ImageIO.write(sharp, "jpg", test.folder().resolve("c_sharp.jpg").toFile());
         try (Shoot shoot = test.open()) {
-            Repeats.Group group = Repeats.find(shoot).getFirst();
+            RepeatGroup group = Repeats.find(shoot).getFirst();
             assertEquals(3, group.photos().size());
-            assertEquals(Optional.empty(), group.sharpest(), "two are as sharp");
+            assertEquals(2, group.left().size(), "two are as sharp");
         }
     }
 

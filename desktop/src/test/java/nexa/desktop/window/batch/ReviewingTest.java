@@ -12,15 +12,20 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.print.SizeTarget;
 import nexa.core.space.Pose;
+import nexa.desktop.model.RepeatsModel;
+import nexa.desktop.session.MainView;
 import nexa.desktop.wall.PhotoTile;
 import nexa.desktop.window.WindowTest;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGrouping;
 import nexa.shoot.review.PhotoOrder;
+import nexa.shoot.review.RepeatGroup;
+import nexa.words.Words;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -172,6 +177,37 @@ class ReviewingTest extends WindowTest {
                 session().selection().property().get().stream().map(Photo::file).collect(Collectors.toSet()));
         until(() -> robot.lookup(".tile-state").queryAllAs(Labeled.class).stream()
                 .anyMatch(label -> label.getText().contains("2/3")));
+    }
+
+    /** Of three that are equally good, the one whose pot lies as in the exemplar's frame. */
+    @Test
+    void ofNearRepeats_theOneMostLikeTheExemplar_isNamed(FxRobot robot) throws Exception {
+        format();
+        List<Double> beside = List.of(0.0, 0.0, 0.1, 0.0, -0.05, 0.09);
+        onFx(() -> {
+            for (int i = 2; i < 6; i++) {
+                session().choose(all().get(i));
+                window.models().orElseThrow().marking().click(new Point(0, -0.1));
+                window.models().orElseThrow().marking().click(new Point(0, 0.1));
+                Frame frame = frame();
+                session().frameEdits().place("edit.frame", frame.scaled(0.6).movedBy(new Point(beside.get(i), 0)));
+            }
+            session().choose(all().get(2));
+            session().viewProperty().set(MainView.LINEUP);
+            session().lineup().makeExemplar();
+            session().viewProperty().set(MainView.WALL);
+            window.models().orElseThrow().repeats().find();
+        });
+        RepeatsModel repeats = window.models().orElseThrow().repeats();
+        until(repeats::isFound);
+        assertEquals(3, repeats.groupsProperty().get().get(all().get(3)).left().size(), "equally good");
+        assertEquals(Set.of(), repeats.of(all().get(3)).orElseThrow().best());
+        assertEquals(Set.of(), repeats.of(all().get(4)).orElseThrow().best());
+        assertEquals(
+                Set.of(RepeatGroup.Reason.AS_EXEMPLAR),
+                repeats.of(all().get(5)).orElseThrow().best());
+        until(() -> robot.lookup(".tile-state").queryAllAs(Labeled.class).stream()
+                .anyMatch(label -> label.getText().contains("3/3 · " + Words.of("wall.repeat.as-exemplar"))));
     }
 
     @Test
