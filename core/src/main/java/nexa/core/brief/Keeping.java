@@ -22,6 +22,9 @@ final class Keeping {
     /** Of a face's height: hair above the brows, cheeks and chin beside what is detected of it. */
     private static final double HAIR = 0.55;
 
+    /** As much higher than a person is found the hair may reach. */
+    private static final double BRIM = 0.1;
+
     private static final double CHEEK = 0.2;
     private static final double CHIN = 0.25;
 
@@ -103,29 +106,31 @@ final class Keeping {
     private static Frame placed(Outline outline, Sight sight, Optional<Point> focus, Frame size) {
         Point middle = focus.orElseGet(() -> middle(sight));
         List<Frame> faces = sight.faces();
+        List<Frame> heads = heads(sight);
         double x = centre(
                 new Side(size.centreX(), size.width(), () -> room(outline, size, new Point(FAR, 0), Frame::centreX)),
                 middle.x(),
                 across(sight),
                 sight.subject().map(Keeping::across),
-                fitting(faces, Keeping::across, size.width()),
+                fitting(faces, heads, Keeping::across, size.width()),
                 0);
         double y = centre(
                 new Side(size.centreY(), size.height(), () -> room(outline, size, new Point(0, FAR), Frame::centreY)),
                 middle.y(),
                 faces.isEmpty() ? THIRDS : EYES,
                 sight.subject().map(Keeping::down),
-                fitting(faces, Keeping::down, size.height()),
+                fitting(faces, heads, Keeping::down, size.height()),
                 HEAD_ROOM);
         return Fit.within(outline, Frame.around(new Point(x, y), size.width(), size.height()));
     }
 
     /** The heads along a side; the faces alone where only those have room, all of them or a single one. */
-    private static List<Range> fitting(List<Frame> faces, Function<Frame, Range> along, double length) {
-        List<Range> heads = faces.stream().map(Keeping::head).map(along).toList();
+    private static List<Range> fitting(
+            List<Frame> faces, List<Frame> heads, Function<Frame, Range> along, double length) {
+        List<Range> whole = heads.stream().map(along).toList();
         List<Range> bare = faces.stream().map(along).toList();
-        boolean asFaces = fit(bare, length) || heads.stream().anyMatch(head -> head.length() > length);
-        return fit(heads, length) || !asFaces ? heads : bare;
+        boolean asFaces = fit(bare, length) || whole.stream().anyMatch(head -> head.length() > length);
+        return fit(whole, length) || !asFaces ? whole : bare;
     }
 
     private static boolean fit(List<Range> ranges, double length) {
@@ -215,6 +220,9 @@ final class Keeping {
         if (all.length() <= side.length) {
             return side.holding(centre, all, above, 0);
         }
+        if (heads.stream().allMatch(head -> head.length() > side.length)) {
+            return inside(side, centre, heads.getFirst());
+        }
         Range room = side.room.get();
         List<Range> there = heads.stream().map(head -> side.onPhoto(head, room)).toList();
         return there.stream()
@@ -248,10 +256,17 @@ final class Keeping {
         return all.at(0.5, 0.3);
     }
 
-    private static Frame head(Frame face) {
+    private static List<Frame> heads(Sight sight) {
+        return sight.faces().stream().map(face -> head(face, sight.subject())).toList();
+    }
+
+    /** No higher than the person, as far as one is found: not everybody has as much hair. */
+    private static Frame head(Frame face, Optional<Frame> body) {
         double cheek = CHEEK * face.width();
+        double crown = body.map(found -> Math.min(found.top() - BRIM * face.height(), face.top()))
+                .orElse(Double.NEGATIVE_INFINITY);
         return Frame.between(
-                new Point(face.left() - cheek, face.top() - HAIR * face.height()),
+                new Point(face.left() - cheek, Math.max(crown, face.top() - HAIR * face.height())),
                 new Point(face.right() + cheek, face.bottom() + CHIN * face.height()));
     }
 
@@ -265,10 +280,7 @@ final class Keeping {
 
     /** Air above the highest head, as a share of the frame's height; negative if it is cut. */
     static double headRoom(Frame frame, Sight sight) {
-        double top = sight.faces().stream()
-                .mapToDouble(face -> head(face).top())
-                .min()
-                .orElse(frame.top());
+        double top = heads(sight).stream().mapToDouble(Frame::top).min().orElse(frame.top());
         return (top - frame.top()) / frame.height();
     }
 }

@@ -223,4 +223,24 @@ class KeepingPlacesTest {
         double steps = Math.log(frame.width() / largest.width()) / Math.log(0.95);
         assertEquals(Math.rint(steps), steps, 1e-6, "by whole steps");
     }
+
+    /** No frame of the shape holds the head: then most of it is better than none. */
+    @Test
+    void headWiderThanTheFrame_isKeptRatherThanLeftOut() {
+        Frame face = box(0.03, -0.3, 0.47, 0.1);
+        Frame frame = kept(new Sight(List.of(face), Optional.of(box(0.01, -0.3, 0.49, 0.33)), 0), TALL);
+        assertTrue(frame.left() > face.left() - 0.1 && frame.right() < face.right() + 0.1, frame::toString);
+    }
+
+    /** The air of {@code HEAD_ROOM} is that above the person who is found, not above hair that is not there. */
+    @Test
+    void headWithLittleHair_hasNoMoreAirThanOthers() {
+        Frame face = box(-0.1, -0.16, 0.06, 0);
+        Frame body = box(-0.25, -0.2, 0.25, 0.33);
+        Frame bald = kept(new Sight(List.of(face), Optional.of(body), 0), FLAT);
+        Frame hairy = kept(new Sight(List.of(face), Optional.of(box(-0.25, -0.3, 0.25, 0.33)), 0), FLAT);
+        assertTrue(bald.contains(face));
+        assertEquals(-0.2 - 0.1 * 0.16 - 0.5 * 0.06 * 0.5, bald.top(), EXACT);
+        assertTrue(hairy.top() < bald.top());
+    }
 }

@@ -4,12 +4,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import nexa.core.brief.Format;
@@ -26,25 +23,29 @@ import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 
-/** The whole demo shoot checked in two formats: how many keys that takes, and that the frames are right then. */
+/**
+ * A hundred photos, horizontal and vertical mixed, checked in two formats: how many keys that takes, and that the frames are
+ * right then. With {@code -Dnexa.keys.photos=FOLDER} it is walked on real ones.
+ */
 class FewKeysTest extends WindowTest {
     private static final double MOST_KEYS_A_PHOTO = 1.6;
 
     /** Of the subject's area. */
     private static final double CUT = 0.05;
 
+    private Map<String, Frame> truth = Map.of();
     private int keys;
 
     @Override
     protected String[] photos() {
-        try (Stream<Path> files = Files.list(DEMO)) {
-            return files.map(file -> file.getFileName().toString())
-                    .filter(name -> name.endsWith(".jpg"))
-                    .sorted()
-                    .toArray(String[]::new);
-        } catch (IOException missing) {
-            throw new IllegalStateException(missing);
-        }
+        return new String[0];
+    }
+
+    @Override
+    protected void prepare(Path shoot) throws IOException {
+        String real = System.getProperty("nexa.keys.photos");
+        truth = (real == null ? MixedHundred.ofDemo(DEMO, shoot) : MixedHundred.ofReal(Path.of(real), shoot))
+                .subjects();
     }
 
     private void key(FxRobot robot, KeyCode... pressed) {
@@ -56,19 +57,20 @@ class FewKeysTest extends WindowTest {
     void mixedSet_isCheckedInTwoFormats(FxRobot robot) throws Exception {
         addFormat(robot, "4:5");
         addFormat(robot, "16:9");
-        Map<String, Frame> truth = truth();
         prepare(robot);
         checkAllOnTheWall(robot);
-        adjustWhatIsCut(robot, truth);
+        adjustWhatIsCut(robot);
 
         Shoot shoot = session().shoot();
         long cut = 0;
         for (Photo photo : shoot.photos()) {
             for (Format format : shoot.brief().formats()) {
                 assertEquals(FrameState.CHECKED, shoot.framing(photo).state(format), photo.name());
-                cut += isCut(photo, format, truth) ? 1 : 0;
+                cut += isCut(photo, format) ? 1 : 0;
             }
         }
+        System.getLogger(FewKeysTest.class.getName()).log(System.Logger.Level.INFO, "{0} keys", keys);
+        assertEquals(100, shoot.photos().size());
         assertTrue(keys <= MOST_KEYS_A_PHOTO * shoot.photos().size(), keys + " keys");
         assertEquals(0, cut, "frames that still cut their subject");
     }
@@ -99,10 +101,10 @@ class FewKeysTest extends WindowTest {
     }
 
     /** On the Bench the frame is drawn over its subject and checked again; a double click and a drag count as a key each. */
-    private void adjustWhatIsCut(FxRobot robot, Map<String, Frame> truth) throws Exception {
+    private void adjustWhatIsCut(FxRobot robot) throws Exception {
         for (Photo photo : session().shoot().photos()) {
             for (Format format : session().brief().formats()) {
-                if (isCut(photo, format, truth)) {
+                if (isCut(photo, format)) {
                     onFx(() -> session().choose(photo));
                     onFx(() -> session().viewProperty().set(MainView.BENCH));
                     keys++;
@@ -113,7 +115,7 @@ class FewKeysTest extends WindowTest {
                     drag(
                             robot,
                             onScreen(bench, middle),
-                            onScreen(bench, subject(photo, truth).centre()));
+                            onScreen(bench, subject(photo).centre()));
                     keys++;
                     key(robot, KeyCode.ENTER);
                 }
@@ -122,12 +124,12 @@ class FewKeysTest extends WindowTest {
     }
 
     /** Whether a frame of the same size would have clearly more of the subject elsewhere in the photo. */
-    private boolean isCut(Photo photo, Format format, Map<String, Frame> truth) {
+    private boolean isCut(Photo photo, Format format) {
         if (!truth.containsKey(photo.name())) {
             return false;
         }
         Frame frame = session().shoot().frame(photo, format).orElseThrow();
-        Frame subject = subject(photo, truth);
+        Frame subject = subject(photo);
         Frame over = Fit.within(
                 session().shoot().space(photo).orElseThrow().outline(),
                 Frame.around(subject.centre(), frame.width(), frame.height()));
@@ -141,29 +143,10 @@ class FewKeysTest extends WindowTest {
         return Math.max(0, across) * Math.max(0, down) / (subject.width() * subject.height());
     }
 
-    private Frame subject(Photo photo, Map<String, Frame> truth) {
+    private Frame subject(Photo photo) {
         Frame box = truth.getOrDefault(photo.name(), new Frame(0, 0, 1, 1));
         PhotoSpace space = session().shoot().space(photo).orElseThrow();
         List<Point> corners = box.corners().stream().map(space::toLevel).toList();
         return Frame.between(corners.get(0), corners.get(2));
-    }
-
-    /** Boxes of the photos' subjects in pixels. */
-    private static Map<String, Frame> truth() throws IOException {
-        Map<String, Frame> boxes = new HashMap<>();
-        List<String> lines = Files.readAllLines(DEMO.resolveSibling("truth.csv"));
-        List<String> names = List.of(lines.getFirst().split(","));
-        int left = names.indexOf("subject_left");
-        for (String line : lines.subList(1, lines.size())) {
-            String[] cells = line.split(",", -1);
-            if (!cells[left].isEmpty()) {
-                boxes.put(
-                        cells[0],
-                        Frame.between(
-                                new Point(Double.parseDouble(cells[left]), Double.parseDouble(cells[left + 1])),
-                                new Point(Double.parseDouble(cells[left + 2]), Double.parseDouble(cells[left + 3]))));
-            }
-        }
-        return boxes;
     }
 }
