@@ -6,6 +6,8 @@ import static org.bytedeco.opencv.global.opencv_imgproc.createLineSegmentDetecto
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
 import nexa.imaging.file.PhotoFacts;
@@ -18,7 +20,7 @@ import org.bytedeco.opencv.opencv_imgproc.LineSegmentDetector;
 
 /**
  * Finds straight line segments (R. Grompone von Gioi et al., LSD: a Line Segment Detector, Image Processing On Line 2,
- * 2012, as OpenCV has it). Thread-safe.
+ * 2012, as OpenCV has it), and lines that are level though no edge says so: a faint horizon, a mirror of water. Thread-safe.
  */
 public final class LineDetector {
     /** More pixels take longer and bring no evidence: leans of 240 photographs were found as well as with 1280. */
@@ -52,9 +54,14 @@ public final class LineDetector {
                 Mat found = new Mat();
                 LineSegmentDetector detector = detector()) {
             detector.detect(grey.mat(), found);
-            return found.empty()
-                    ? List.of()
-                    : lines(found, scale, SHORTEST * scale * picture.size().longEdge());
+            double shortest = SHORTEST * scale * picture.size().longEdge();
+            List<LevelLine> lines = new ArrayList<>(found.empty() ? List.of() : lines(found, scale, shortest));
+            Stream.of(HorizonFinder.find(grey), MirrorFinder.find(grey))
+                    .flatMap(Optional::stream)
+                    .map(line ->
+                            new LevelLine(line.from().times(scale), line.to().times(scale)))
+                    .forEach(lines::add);
+            return lines;
         }
     }
 
