@@ -99,7 +99,7 @@ final class Tour {
             choose(s, "kiln_0201.jpg");
             s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
             Frame frame = s.frame().orElseThrow();
-            s.gestures().preview(s.gestures().placed(frame.scaled(0.86).movedBy(new Point(-0.055, 0.01))));
+            s.gestures().preview(s.gestures().placed(frame.scaled(0.86).movedBy(new Point(0.02, 0.01))));
             s.gestures().commit("edit.frame");
         });
         guide.show("bench-vertical-spiral", s -> {

@@ -32,6 +32,7 @@ record TileWords(ShootModels models) {
     String explanation(Photo photo) {
         return Stream.of(
                         Looks.words(warnings(photo)),
+                        models.repeats().of(photo).map(TileWords::why).orElse(""),
                         photo.facts()
                                 .map(facts ->
                                         Looks.words(facts, session().shoot().companion(photo)))
@@ -59,16 +60,21 @@ record TileWords(ShootModels models) {
     }
 
     private static String words(RepeatsModel.Place place) {
-        String best = place.best().stream()
+        return Words.of(
+                        place.best().isEmpty() ? "wall.repeat" : "wall.repeat.best",
+                        place.place(),
+                        place.group().photos().size())
+                + "  ";
+    }
+
+    private static String why(RepeatsModel.Place place) {
+        String reasons = place.best().stream()
                 .sorted()
                 .map(reason -> Words.of("wall.repeat", reason))
                 .collect(Collectors.joining(", "));
-        return Words.of(
-                        best.isEmpty() ? "wall.repeat" : "wall.repeat.best",
-                        place.place(),
-                        place.group().photos().size(),
-                        best)
-                + "  ";
+        return reasons.isEmpty()
+                ? ""
+                : Words.of("wall.repeat.why", place.group().photos().size(), reasons);
     }
 
     /** Derived is the usual state and keeps quiet. */

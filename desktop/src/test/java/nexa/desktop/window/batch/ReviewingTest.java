@@ -207,7 +207,7 @@ class ReviewingTest extends WindowTest {
                 Set.of(RepeatGroup.Reason.AS_EXEMPLAR),
                 repeats.of(all().get(5)).orElseThrow().best());
         until(() -> robot.lookup(".tile-state").queryAllAs(Labeled.class).stream()
-                .anyMatch(label -> label.getText().contains("3/3 · " + Words.of("wall.repeat.as-exemplar"))));
+                .anyMatch(label -> label.getText().contains(Words.of("wall.repeat.best", 3, 3))));
     }
 
     @Test
