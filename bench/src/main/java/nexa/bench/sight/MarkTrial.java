@@ -76,6 +76,13 @@ public final class MarkTrial {
             }
         }
         say(all);
+        EyeTruth eyes = EyeTruth.read();
+        System.out.printf(
+                "both eyes within a tenth of the face: %d of %d faces%n",
+                all.stream()
+                        .mapToLong(tried -> eyes.found(tried.file(), tried.seen()))
+                        .sum(),
+                all.stream().mapToLong(tried -> eyes.faces(tried.file())).sum());
         System.out.printf(Locale.ROOT, "%.0f ms to decode a preview%n", decoding / 1e6 / all.size());
     }
 
