@@ -16,8 +16,10 @@ import nexa.shoot.photo.Photo;
  * nobody placed keep people and subjects. Unless the user does not want it. On the interface's thread.
  */
 final class Looking implements AutoCloseable {
-    /** Frames move when something is seen; rather several at once than one by one. */
+    /** Frames move when something is seen, and all of the shoot is counted anew: several photos at once, but so many times. */
     private static final int AT_ONCE = 12;
+
+    private static final int TIMES = 100;
 
     /** Between two looks whether pictures are still waited for, in milliseconds. */
     private static final long LOOK_AGAIN = 200;
@@ -60,13 +62,14 @@ final class Looking implements AutoCloseable {
 
     private void lookAt(List<Photo> photos) {
         Map<Photo, Sight> seen = new HashMap<>();
+        int atOnce = Math.max(AT_ONCE, photos.size() / TIMES);
         try {
             for (Photo photo : photos) {
                 if (!mayGoOn()) {
                     break;
                 }
                 seen.put(photo, onlooker.look(photo));
-                if (seen.size() == AT_ONCE) {
+                if (seen.size() == atOnce) {
                     tell(Map.copyOf(seen));
                     seen.clear();
                 }

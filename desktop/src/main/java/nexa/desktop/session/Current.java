@@ -69,6 +69,11 @@ final class Current {
         moment().photo().ifPresent(photo -> preview(framings.framing(photo)));
     }
 
+    /** Shows what is known of the photo now; a gesture goes on. */
+    void saw() {
+        moment().photo().ifPresent(photo -> preview(moment().framing().knowing(framings.framing(photo))));
+    }
+
     /** Shows what is stored now, with the same format if the brief still has it. */
     void refresh() {
         Brief brief = framings.brief();

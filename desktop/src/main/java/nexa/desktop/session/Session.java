@@ -96,7 +96,7 @@ public final class Session {
 
         @Override
         public void saw(Set<Photo> photos) {
-            current.refresh();
+            current.saw();
             edits.set(edits.get() + 1);
         }
 
