@@ -86,10 +86,18 @@ public record Framing(
         return withSubject(subject.marked(Marks.NONE).seen(Sight.NONE));
     }
 
-    /** Whether nothing was asked; what is seen is no asking. */
+    /** Whether nothing was asked. */
     public boolean isUntouched() {
-        return withSubject(new Subject(subject.marks(), subject.rule(), Optional.empty()))
-                .equals(UNTOUCHED);
+        return asksTheSame(UNTOUCHED);
+    }
+
+    /** Whether another asks nothing else; what is seen is no asking. */
+    public boolean asksTheSame(Framing other) {
+        return asked().equals(other.asked());
+    }
+
+    private Framing asked() {
+        return withSubject(new Subject(subject.marks(), subject.rule(), Optional.empty()));
     }
 
     /** With what another knows to be seen in the photo, if this one does not know. */

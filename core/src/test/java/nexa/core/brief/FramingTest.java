@@ -14,6 +14,7 @@ import nexa.core.mark.Marks;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import org.junit.jupiter.api.Test;
 
 class FramingTest {
@@ -32,6 +33,21 @@ class FramingTest {
         assertEquals(Map.of(), fewer.alternates());
         assertEquals(Optional.of(overlay), fewer.overlay());
         assertEquals(framing, framing.onlyOf(brief));
+    }
+
+    @Test
+    void whatIsSeen_isKnownRatherThanAsked() {
+        Sight left = new Sight(List.of(), Optional.of(new Frame(-0.3, 0, 0.1, 0.1)), 0);
+        Framing seen = Framing.UNTOUCHED.withSubject(Subject.UNKNOWN.seen(left));
+        Framing aside = Framing.UNTOUCHED.withSetAside(true);
+        assertTrue(seen.isUntouched());
+        assertFalse(aside.isUntouched());
+        assertTrue(seen.withSetAside(true).asksTheSame(aside));
+        assertFalse(seen.asksTheSame(aside));
+        assertEquals(seen.withSetAside(true), aside.knowing(seen));
+        assertEquals(seen.unmarked(), seen.unmarked().knowing(seen), "it knows that nothing is to be seen");
+        assertEquals(Optional.of(Sight.NONE), seen.unmarked().subject().sight());
+        assertEquals(aside, aside.knowing(Framing.UNTOUCHED));
     }
 
     @Test

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
@@ -14,11 +15,13 @@ import nexa.core.brief.Brief;
 import nexa.core.brief.Crop;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.brief.Subject;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.core.shape.Shape;
+import nexa.core.sight.Sight;
 import org.junit.jupiter.api.Test;
 
 class LineupTest {
@@ -106,6 +109,37 @@ class LineupTest {
         assertEquals(0, new Point(0.5, 0.5).distance(placing.place()), 1e-9);
         assertEquals(0.4, placing.size().orElseThrow(), 1e-9);
         assertEquals(0, placing.direction().orElseThrow(), 1e-9);
+    }
+
+    @Test
+    void photoWithoutMarks_isPlacedByWhatIsSeen() {
+        Brief brief = Brief.EMPTY.with("Square", Shape.parse("1:1"));
+        Format format = brief.formats().getFirst();
+        PixelSize photo = new PixelSize(3000, 2000);
+        assertTrue(
+                Placing.ofMarksOrSight(photo, Framing.UNTOUCHED, format, brief).isEmpty());
+        Framing seen = Framing.UNTOUCHED
+                .withSubject(Subject.UNKNOWN.seen(
+                        new Sight(List.of(), Optional.of(Frame.around(new Point(0.05, 0), 0.1, 0.2)), 0)))
+                .withCrop(format, new Crop(Frame.around(Point.ORIGIN, 0.5, 0.5)));
+        Placing placing = Placing.ofMarksOrSight(photo, seen, format, brief).orElseThrow();
+        assertEquals(0, new Point(0.6, 0.5).distance(placing.place()), 1e-9);
+        assertEquals(0.4, placing.size().orElseThrow(), 1e-9);
+        Framing marked = seen.withMarks(new Marks(List.of(new Point(-0.1, 0), new Point(0.1, 0))));
+        assertEquals(Placing.of(photo, marked, format, brief), Placing.ofMarksOrSight(photo, marked, format, brief));
+    }
+
+    @Test
+    void amount_isHowFarOffPlaceAndSizeAreTogether() {
+        Point middle = Point.ORIGIN;
+        Placing one = Placing.of(FRAME, List.of(middle, new Point(0, 0.1)));
+        assertEquals(0, one.from(one).amount());
+        Placing alone = Placing.of(FRAME, List.of(middle));
+        Placing beside = Placing.of(FRAME, List.of(new Point(0.3 * FRAME.width(), 0.4 * FRAME.height())));
+        assertEquals(0.5, beside.from(alone).amount(), 1e-9);
+        Placing larger =
+                new Placing(one.place(), OptionalDouble.of(Math.E * one.size().orElseThrow()), OptionalDouble.empty());
+        assertEquals(1, larger.from(one).amount(), 1e-9);
     }
 
     @Test

@@ -32,7 +32,7 @@ public final class BendByLine {
     public BendByLine(Session session) {
         this.session = session;
         session.framingProperty().subscribe(framing -> {
-            if (ours.filter(framing::equals).isEmpty()) {
+            if (ours.filter(framing::asksTheSame).isEmpty()) {
                 forget();
             }
         });

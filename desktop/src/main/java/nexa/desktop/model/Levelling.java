@@ -162,7 +162,7 @@ public final class Levelling {
     }
 
     private void framingChanged(Framing framing) {
-        if (ours != null && !framing.equals(ours)) {
+        if (ours != null && !framing.asksTheSame(ours)) {
             forget();
         }
     }

@@ -254,7 +254,7 @@ public final class Plumbing {
     }
 
     private void framingChanged(Framing framing) {
-        if (ours != null && !framing.equals(ours) && !onlyAngles(framing)) {
+        if (ours != null && !framing.asksTheSame(ours) && !onlyAngles(framing)) {
             forget();
         }
     }
@@ -262,7 +262,7 @@ public final class Plumbing {
     /** How far the lines are followed may be changed with them in view. */
     private boolean onlyAngles(Framing framing) {
         return ours != null
-                && framing.equals(
+                && framing.asksTheSame(
                         ours.withPose(ours.pose().withPlumb(framing.pose().plumb())));
     }
 

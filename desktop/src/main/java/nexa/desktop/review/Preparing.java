@@ -138,9 +138,13 @@ public final class Preparing {
     }
 
     private boolean changes(Item item) {
-        return item.after()
-                .filter(after -> !after.equals(framings.framing(item.photo())))
-                .isPresent();
+        Framing now = framings.framing(item.photo());
+        return item.after().filter(after -> !after.asksTheSame(now)).isPresent();
+    }
+
+    private boolean isAsItWas(Item item) {
+        return framings.framing(item.photo())
+                .asksTheSame(item.prepared().orElseThrow().before());
     }
 
     /**
@@ -152,12 +156,12 @@ public final class Preparing {
         cancel();
         List<FramingChange> changes = items.stream()
                 .filter(this::changes)
-                .filter(item -> framings.framing(item.photo())
-                        .equals(item.prepared().orElseThrow().before()))
-                .map(item -> new FramingChange(
-                        item.photo().id(),
-                        framings.framing(item.photo()),
-                        item.after().orElseThrow()))
+                .filter(this::isAsItWas)
+                .map(item -> {
+                    Framing now = framings.framing(item.photo());
+                    return new FramingChange(
+                            item.photo().id(), now, item.after().orElseThrow().knowing(now));
+                })
                 .toList();
         framings.apply(new Edit("edit.prepare", changes, null));
         return items.stream()

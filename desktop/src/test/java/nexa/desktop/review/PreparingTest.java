@@ -14,10 +14,14 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import nexa.core.brief.Framing;
+import nexa.core.brief.Subject;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
+import nexa.core.sight.Sight;
 import nexa.desktop.review.Preparing.Choice;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -108,6 +112,17 @@ class PreparingTest {
         Preparing preparing = preparing();
         when(framings.framing(sure)).thenReturn(tilted(5));
         assertFalse(done(preparing).containsKey(1L));
+    }
+
+    @Test
+    void photoInWhichSomethingWasSeenMeanwhile_isDone_orLeftWithoutAStep() {
+        Sight sight = new Sight(List.of(), Optional.of(new Frame(0, 0, 0.1, 0.1)), 0);
+        Framing seen = Framing.UNTOUCHED.withSubject(Subject.UNKNOWN.seen(sight));
+        Preparing preparing = preparing();
+        when(framings.framing(any())).thenReturn(seen);
+        preparing.choose(doubtful, Choice.LEFT);
+        assertEquals(1, preparing.changes());
+        assertEquals(Map.of(1L, tilted(1).knowing(seen)), done(preparing));
     }
 
     @Test

@@ -69,8 +69,9 @@ public final class Changes {
         List<FramingChange> changes = new ArrayList<>();
         found.forEach((photo, framing) -> {
             Framing before = shoot.framing(photo);
-            if (!before.onlyOf(shoot.brief()).equals(framing)) {
-                changes.add(new FramingChange(photo.id(), before, framing));
+            Framing after = framing.knowing(before);
+            if (!before.onlyOf(shoot.brief()).equals(after)) {
+                changes.add(new FramingChange(photo.id(), before, after));
             }
         });
         if (!changes.isEmpty()) {

@@ -160,6 +160,21 @@ class SeenPhotosTest {
         }
     }
 
+    /** Nor is a sidecar from before it was seen a change. */
+    @Test
+    void sidecarThatKnowsNothingOfIt_changesNothing() throws IOException {
+        try (Shoot shoot = test.open()) {
+            Framing before = shoot.framing(pot(shoot));
+            ask(shoot, before, before.withSetAside(true));
+            Sidecars.write(shoot, photo -> true);
+            shoot.saw(Map.of(pot(shoot), LEFT));
+            int steps = shoot.history().done().size();
+            assertEquals(0, Sidecars.read(shoot).apply().photos());
+            assertEquals(steps, shoot.history().done().size());
+            assertEquals(Optional.of(LEFT), seen(shoot));
+        }
+    }
+
     @Test
     void programThatMayOnlyRead_keepsWhatItSeesToItself() throws IOException {
         try (Shoot first = test.open();
