@@ -77,8 +77,8 @@ class PrepareStoryTest extends WindowTest {
 
         openInBench(robot, "kiln_0206.jpg");
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
-        until(() -> framing("kiln_0206.jpg").equals(Framing.UNTOUCHED));
-        assertEquals(Framing.UNTOUCHED, framing("kiln_0202.jpg"), "one step");
+        until(() -> framing("kiln_0206.jpg").isUntouched());
+        assertTrue(framing("kiln_0202.jpg").isUntouched(), "one step");
         assertTrue(HelpRecord.read(session().shoot()).counts(session().shoot()).adjusted() > 0, "changed since");
     }
 
