@@ -22,6 +22,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The words of the window and of the commands by key, from {@code words.properties}. */
 public final class Words {
+    /** In percent of a frame's height: less head room than this is hair that one misses. */
+    private static final int HAIR_CUT = -3;
+
     private static Supplier<String> setting = () -> Languages.AS_SYSTEM;
     private static @Nullable ResourceBundle bundle;
 
@@ -147,8 +150,16 @@ public final class Words {
             case Why.AsPlacedElsewhere() -> of("why.as-placed-elsewhere");
             case Why.ByMarks() -> of("why.by-marks");
             case Why.Kept(int faces, boolean subject, double headRoom) ->
-                of(faces > 0 ? "why.faces" : subject ? "why.subject" : "why.much", faces, Math.round(100 * headRoom));
+                faces > 0 ? kept(faces, Math.round(100 * headRoom)) : of(subject ? "why.subject" : "why.much");
         };
+    }
+
+    /** @param headRoom in percent of the frame's height; negative where hair is cut */
+    private static String kept(int faces, long headRoom) {
+        if (headRoom > 0) {
+            return of("why.faces", faces, headRoom);
+        }
+        return of(headRoom > HAIR_CUT ? "why.faces.close" : "why.faces.cut", faces);
     }
 
     /** The words of any other choice, under the name of its kind. */

@@ -14,6 +14,7 @@ import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.core.brief.FrameState;
+import nexa.core.brief.Why;
 import nexa.core.exact.Reference;
 import nexa.core.exact.Unit;
 import nexa.core.level.Refusal;
@@ -66,6 +67,7 @@ class WordsTest {
         everyChoice_hasWords("reach", nexa.core.print.Sense.Reach.values());
         everyChoice_hasWords("remark", nexa.imaging.file.Remark.values());
         everyChoice_hasWords("part", nexa.core.carry.Part.values());
+        everyChoice_hasWords("wall.repeat", nexa.shoot.review.RepeatGroup.Reason.values());
         everyChoice_hasWords("opposite", nexa.core.carry.Opposite.values());
         everyChoice_hasWords("loss", nexa.core.carry.Loss.values());
         everyChoice_hasWords("by", nexa.core.carry.By.values());
@@ -110,6 +112,14 @@ class WordsTest {
     void namesThatTurnTheDirection_areShownHarmlessly() {
         assertEquals("Hand over 2 files", Words.of("handover.start", 2));
         assertEquals("a\uFFFDgpj · 4:5", Words.of("desk.shape", "a\u202Egpj", "4:5"));
+    }
+
+    @Test
+    void headRoom_isToldAsWhatOneSees() {
+        assertEquals("2 faces kept, 6 % head room", Words.of(new Why.Kept(2, true, 0.061)));
+        assertEquals("one face kept, no head room", Words.of(new Why.Kept(1, true, -0.012)));
+        assertEquals("one face kept, hair cut", Words.of(new Why.Kept(1, false, -0.3)));
+        assertEquals("the subject kept whole", Words.of(new Why.Kept(0, true, 0)));
     }
 
     @Test
