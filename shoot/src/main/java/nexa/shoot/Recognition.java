@@ -188,9 +188,16 @@ public final class Recognition {
 
     private StoredPhoto updated(Looked file, @Nullable StoredPhoto known) {
         long id = known == null ? 0 : known.photo().id();
-        Framing framing = known == null ? Framing.UNTOUCHED : known.framing();
+        Framing framing = known == null ? Framing.UNTOUCHED : framing(known, file.fingerprint);
         return new StoredPhoto(
                 new Photo(id, file.found.file(), file.fingerprint, probe(file, known)), file.found, framing);
+    }
+
+    /** What was seen in another content is not in this one. */
+    private static Framing framing(StoredPhoto known, String fingerprint) {
+        return known.photo().fingerprint().equals(fingerprint)
+                ? known.framing()
+                : known.framing().unseen();
     }
 
     /** Of a raw file the picture that the photo showed before. */

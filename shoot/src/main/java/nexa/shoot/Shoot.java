@@ -225,7 +225,10 @@ public final class Shoot implements Framings, AutoCloseable {
         Map<Long, Photo> arrived = new LinkedHashMap<>();
         for (StoredPhoto each : arrivals.photos()) {
             arrived.put(each.photo().id(), each.photo());
-            framings.putIfAbsent(each.photo().id(), each.framing());
+            framings.merge(
+                    each.photo().id(),
+                    each.framing(),
+                    (asked, read) -> read.subject().sight().isPresent() ? asked : asked.unseen());
         }
         if (!arrived.isEmpty()) {
             photos = Stream.concat(

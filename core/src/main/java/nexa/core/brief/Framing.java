@@ -93,10 +93,11 @@ public record Framing(
 
     /** Whether another asks nothing else; what is seen is no asking. */
     public boolean asksTheSame(Framing other) {
-        return asked().equals(other.asked());
+        return unseen().equals(other.unseen());
     }
 
-    private Framing asked() {
+    /** As if nobody had looked at the photo. */
+    public Framing unseen() {
         return withSubject(new Subject(subject.marks(), subject.rule(), Optional.empty()));
     }
 

@@ -52,7 +52,9 @@ final class PhotoTable {
             VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""";
     private static final String UPDATE = """
             UPDATE photo SET file = ?, bytes = ?, modified = ?, fingerprint = ?, kind = ?, width = ?, height = ?,
-              exif_orientation = ?, taken = ?, trouble = ?, percent = ?, profile = ?, remarks = ?, camera = ? WHERE id = ?""";
+              exif_orientation = ?, taken = ?, trouble = ?, percent = ?, profile = ?, remarks = ?, camera = ?,
+              sight = CASE WHEN fingerprint = ? THEN sight END
+            WHERE id = ?""";
 
     private final Connection connection;
     private final Spoiled spoiled;
@@ -203,7 +205,8 @@ final class PhotoTable {
                     }
                 } else {
                     PreparedStatement bound = bind(update, each);
-                    bound.setLong(15, photo.id());
+                    bound.setString(15, photo.fingerprint());
+                    bound.setLong(16, photo.id());
                     bound.executeUpdate();
                 }
                 saved.add(new StoredPhoto(photo, each.found(), each.framing()));

@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -172,6 +173,38 @@ class SeenPhotosTest {
             assertEquals(0, Sidecars.read(shoot).apply().photos());
             assertEquals(steps, shoot.history().done().size());
             assertEquals(Optional.of(LEFT), seen(shoot));
+        }
+    }
+
+    /** The same photo, worked on: taken at the same moment. */
+    private void workOnIt() throws IOException {
+        Files.write(test.folder().resolve(POT), new byte[] {0, 0}, StandardOpenOption.APPEND);
+    }
+
+    @Test
+    void photoThatWasWorkedOn_isLookedAtAnew() throws IOException {
+        try (Shoot shoot = test.open()) {
+            shoot.saw(Map.of(pot(shoot), LEFT));
+        }
+        workOnIt();
+        try (Shoot again = test.open()) {
+            assertEquals(Optional.empty(), seen(again));
+        }
+        try (Shoot again = test.open()) {
+            assertEquals(Optional.empty(), seen(again), "in the store too");
+        }
+    }
+
+    @Test
+    void photoThatIsWorkedOnWhileTheShootIsOpen_isLookedAtAnew() throws Exception {
+        try (Shoot shoot = test.open()) {
+            Framing before = shoot.framing(pot(shoot));
+            ask(shoot, before, before.withSetAside(true));
+            shoot.saw(Map.of(pot(shoot), LEFT));
+            workOnIt();
+            shoot.take(shoot.look(found -> true, Integer.MAX_VALUE));
+            assertEquals(Optional.empty(), seen(shoot));
+            assertTrue(shoot.framing(pot(shoot)).setAside(), "what is asked stays");
         }
     }
 
