@@ -53,7 +53,7 @@ final class Looking implements AutoCloseable {
     }
 
     private void lookIfWished() {
-        List<Photo> unseen = isWished() && !looking ? onlooker.unseen() : List.of();
+        List<Photo> unseen = isWished() && !looking ? Onlooker.unseen(shoot) : List.of();
         if (!unseen.isEmpty()) {
             looking = true;
             program.patient().execute(() -> lookAt(unseen));

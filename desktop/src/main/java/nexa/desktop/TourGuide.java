@@ -16,6 +16,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javax.imageio.ImageIO;
 import nexa.desktop.session.Session;
+import nexa.shoot.mark.Onlooker;
 import org.jspecify.annotations.Nullable;
 
 /** Somebody who presses the window's keys, waits until everything shows, and takes pictures of it. */
@@ -33,24 +34,19 @@ final class TourGuide {
 
     /** Waits until nothing is looked for any more. */
     void settle() {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
-        while (!ask(window::isIdle) && System.nanoTime() < end) {
-            pause();
-        }
+        until(window::isIdle);
     }
 
     /** Waits until all photos were looked at; until then frames may still move. */
     void untilSeen() {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
-        while (ask(this::isAnyUnseen) && System.nanoTime() < end) {
-            pause();
-        }
+        until(() -> Onlooker.unseen(session().shoot()).isEmpty());
     }
 
-    private boolean isAnyUnseen() {
-        return session().shoot().photos().stream()
-                .anyMatch(photo -> photo.isReadable()
-                        && session().shoot().framing(photo).subject().sight().isEmpty());
+    private static void until(Callable<Boolean> isSo) {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
+        while (!ask(isSo) && System.nanoTime() < end) {
+            pause();
+        }
     }
 
     void fireShortcut(KeyCode key) {
@@ -107,10 +103,7 @@ final class TourGuide {
 
     /** Takes the picture as soon as something is so, whatever else goes on. */
     void snapAfter(String name, Callable<Boolean> isSo) throws IOException {
-        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
-        while (!ask(isSo) && System.nanoTime() < end) {
-            pause();
-        }
+        until(isSo);
         write(name);
     }
 

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import nexa.bench.base.TruthFile;
 import nexa.core.geometry.Point;
 import nexa.core.level.LevelLine;
 import nexa.imaging.pixels.Picture;
@@ -34,7 +35,7 @@ record LevelTruth(boolean evidence, boolean uprights, List<Double> line, double 
         Map<String, LevelTruth> known = all();
         try (Stream<Path> files = Files.list(folder)) {
             for (Path file : files.sorted().toList()) {
-                String name = file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
+                String name = TruthFile.name(file);
                 LevelTruth truth = known.get(name);
                 if (truth != null) {
                     try (Mat mat = opencv_imgcodecs.imread(file.toString(), opencv_imgcodecs.IMREAD_COLOR);
@@ -48,9 +49,8 @@ record LevelTruth(boolean evidence, boolean uprights, List<Double> line, double 
 
     /** By the photos' names; {@code bench/truth/level.csv}. */
     private static Map<String, LevelTruth> all() throws IOException {
-        Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/level.csv");
         Map<String, LevelTruth> all = new HashMap<>();
-        for (String row : Files.readAllLines(file).stream().skip(1).toList()) {
+        for (String row : TruthFile.rows("level.csv")) {
             String[] cells = row.split(",");
             List<Double> line =
                     Arrays.stream(cells).skip(3).map(Double::valueOf).toList();

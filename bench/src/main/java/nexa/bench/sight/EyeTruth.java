@@ -1,9 +1,9 @@
 package nexa.bench.sight;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import nexa.bench.base.TruthFile;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.imaging.detect.Seen;
@@ -34,9 +34,7 @@ final class EyeTruth {
     }
 
     static EyeTruth read() throws IOException {
-        Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/eyes.csv");
-        return new EyeTruth(Files.readAllLines(file).stream()
-                .skip(1)
+        return new EyeTruth(TruthFile.rows("eyes.csv").stream()
                 .map(line -> line.split(","))
                 .map(cells -> new Pair(
                         cells[0],
@@ -46,7 +44,7 @@ final class EyeTruth {
     }
 
     private List<Pair> of(Path photo) {
-        String name = photo.getFileName().toString().replaceFirst("\\.[^.]+$", "");
+        String name = TruthFile.name(photo);
         return pairs.stream().filter(pair -> pair.photo.equals(name)).toList();
     }
 

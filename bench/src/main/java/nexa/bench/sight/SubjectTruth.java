@@ -1,11 +1,11 @@
 package nexa.bench.sight;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import nexa.bench.base.TruthFile;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
@@ -21,9 +21,7 @@ final class SubjectTruth {
     }
 
     static SubjectTruth read() throws IOException {
-        Path file = Path.of(System.getProperty("nexa.home", ".")).resolve("bench/truth/subjects.csv");
-        return new SubjectTruth(Files.readAllLines(file).stream()
-                .skip(1)
+        return new SubjectTruth(TruthFile.rows("subjects.csv").stream()
                 .map(line -> line.split(",", CELLS))
                 .collect(Collectors.toMap(cells -> cells[0], SubjectTruth::box)));
     }
@@ -36,18 +34,14 @@ final class SubjectTruth {
                         new Point(Double.parseDouble(cells[3]), Double.parseDouble(cells[4]))));
     }
 
-    private static String name(Path file) {
-        return file.getFileName().toString().replaceFirst("\\.[^.]+$", "");
-    }
-
     /** Whether a person looked at it. */
     boolean knows(Path file) {
-        return boxes.containsKey(name(file));
+        return boxes.containsKey(TruthFile.name(file));
     }
 
     /** In the photo's pixels. */
     Optional<Frame> box(Path file, PixelSize photo) {
-        return boxes.getOrDefault(name(file), Optional.empty())
+        return boxes.getOrDefault(TruthFile.name(file), Optional.empty())
                 .map(box -> new Frame(
                         box.centreX() * photo.width(),
                         box.centreY() * photo.height(),

@@ -19,6 +19,11 @@ public record LevelLine(Point from, Point to) {
         }
     }
 
+    /** The same in a picture of another size. */
+    public LevelLine times(double scale) {
+        return new LevelLine(from.times(scale), to.times(scale));
+    }
+
     /** In pixels. */
     public double length() {
         return from.distance(to);

@@ -80,9 +80,7 @@ final class HorizonFinder {
             double scale = (double) grey.size().longEdge() / small.size().longEdge();
             return best.strength < LEAST
                     ? Optional.empty()
-                    : exactly(Greys.of(small), best.times(finer))
-                            .map(line -> new LevelLine(
-                                    line.from().times(scale), line.to().times(scale)));
+                    : exactly(Greys.of(small), best.times(finer)).map(line -> line.times(scale));
         }
     }
 

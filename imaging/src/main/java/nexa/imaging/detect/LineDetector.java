@@ -58,8 +58,7 @@ public final class LineDetector {
             List<LevelLine> lines = new ArrayList<>(found.empty() ? List.of() : lines(found, scale, shortest));
             Stream.of(HorizonFinder.find(grey), MirrorFinder.find(grey))
                     .flatMap(Optional::stream)
-                    .map(line ->
-                            new LevelLine(line.from().times(scale), line.to().times(scale)))
+                    .map(line -> line.times(scale))
                     .forEach(lines::add);
             return lines;
         }

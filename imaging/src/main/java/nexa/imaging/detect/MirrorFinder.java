@@ -83,8 +83,7 @@ final class MirrorFinder {
                     .max(LIKELIER)
                     .filter(best -> stands(best, all, coarse.rows()))
                     .map(best -> exactly(small, best, finer))
-                    .map(line ->
-                            new LevelLine(line.from().times(scale), line.to().times(scale)));
+                    .map(line -> line.times(scale));
         }
     }
 

@@ -25,8 +25,8 @@ public final class Onlooker {
         this.previews = previews;
     }
 
-    /** Readable photos that nobody looked at. */
-    public List<Photo> unseen() {
+    /** Readable photos of a shoot that nobody looked at. */
+    public static List<Photo> unseen(Shoot shoot) {
         return shoot.photos().stream()
                 .filter(Photo::isReadable)
                 .filter(photo -> shoot.framing(photo).subject().sight().isEmpty())

@@ -91,12 +91,12 @@ class SeenPhotosTest {
                 }
             });
             Onlooker onlooker = onlooker(shoot);
-            assertEquals(List.of(pot(shoot)), onlooker.unseen());
+            assertEquals(List.of(pot(shoot)), Onlooker.unseen(shoot));
 
             shoot.saw(Map.of(pot(shoot), onlooker.look(pot(shoot))));
 
             assertEquals(List.of(Set.of(pot(shoot))), told);
-            assertEquals(List.of(), onlooker.unseen());
+            assertEquals(List.of(), Onlooker.unseen(shoot));
             kept = shoot.frame(pot(shoot), square).orElseThrow();
             Frame subject = seen(shoot).orElseThrow().subject().orElseThrow();
             assertTrue(kept.contains(subject.centre()), kept + " and " + subject);
@@ -118,7 +118,7 @@ class SeenPhotosTest {
         }
         try (Shoot again = test.open()) {
             assertEquals(Optional.of(Sight.NONE), seen(again));
-            assertEquals(List.of(), onlooker(again).unseen());
+            assertEquals(List.of(), Onlooker.unseen(again));
         }
     }
 
