@@ -8,10 +8,14 @@ import java.util.function.UnaryOperator;
  * faster than the engine. Immutable.
  */
 final class ColourTable implements FastColours {
-    private static final int NODES = 65;
+    /** From node to node of a channel; fewer are too far from edges, where colours are cut off or one ink replaces others. */
+    static final int STEPS = 96;
+
+    /** For what is only looked at, and is to be made soon. */
+    static final int FEWER_STEPS = 64;
 
     /** Of a place between two nodes. */
-    private static final int BETWEEN_BITS = 10;
+    private static final int BETWEEN_BITS = 16;
 
     private static final int WHOLE = 1 << BETWEEN_BITS;
 
@@ -20,35 +24,43 @@ final class ColourTable implements FastColours {
 
     private static final long HALF = (WHOLE / 2L << 32) + WHOLE / 2L;
 
-    /** Where bright colours are cut off, edges lie between its nodes: measured are up to 0.7 of CIEDE2000. */
+    /** Where bright colours are cut off, edges lie between its nodes: measured are up to 0.72 of CIEDE2000. */
     private static final int TOLERANCE = 5000;
 
     private static final int TOLERANCE_NEAR_BLACK = 500;
-
-    private static final int RED = NODES * NODES;
-    private static final int GREEN = NODES;
-    private static final int BLUE = 1;
-
-    /** The corner next to the first, by which of red, green and blue are not beyond which: see {@link #order}. */
-    private static final int[] SECOND = {RED, RED, BLUE, BLUE, GREEN, RED, GREEN, BLUE};
-
-    /** The corner before the opposite one. */
-    private static final int[] THIRD = {
-        RED + GREEN, RED + BLUE, RED + BLUE, RED + BLUE, RED + GREEN, RED + GREEN, GREEN + BLUE, GREEN + BLUE
-    };
 
     /** Up to four channels of 16 bits each, the first in the lowest bits. */
     private final long[] nodes;
 
     private final int channels;
+    private final int steps;
+    private final int greenStep;
+    private final int redStep;
+    private final int opposite;
+
+    /** From the first corner to the next, by which of red, green and blue are less than which: see {@link #order}. */
+    private final int[] second;
+
+    /** From the first corner to the one before the opposite one. */
+    private final int[] third;
 
     /**
      * @param engine from red, green, blue, red, … in 16 bits to the same in other colours, or to inks
      * @param channels of what the engine makes: up to 4
+     * @param steps from node to node of a channel
      */
-    ColourTable(UnaryOperator<short[]> engine, int channels) {
-        this.nodes = packed(engine.apply(cube()), channels);
+    ColourTable(UnaryOperator<short[]> engine, int channels, int steps) {
+        this.nodes = packed(engine.apply(cube(steps)), channels);
         this.channels = channels;
+        this.steps = steps;
+        this.greenStep = steps + 1;
+        this.redStep = greenStep * greenStep;
+        this.opposite = redStep + greenStep + 1;
+        int toBlue = opposite - 1;
+        int toGreen = opposite - greenStep;
+        int toRed = opposite - redStep;
+        this.second = new int[] {redStep, redStep, 1, 1, greenStep, redStep, greenStep, 1};
+        this.third = new int[] {toBlue, toGreen, toGreen, toGreen, toBlue, toBlue, toRed, toRed};
     }
 
     private static long[] packed(short[] colours, int channels) {
@@ -59,23 +71,23 @@ final class ColourTable implements FastColours {
         return nodes;
     }
 
-    private static short[] cube() {
-        short[] colours = new short[NODES * NODES * NODES * 3];
+    private static short[] cube(int steps) {
+        short[] colours = new short[(steps + 1) * (steps + 1) * (steps + 1) * 3];
         int at = 0;
-        for (int red = 0; red < NODES; red++) {
-            for (int green = 0; green < NODES; green++) {
-                for (int blue = 0; blue < NODES; blue++) {
-                    colours[at++] = value(red);
-                    colours[at++] = value(green);
-                    colours[at++] = value(blue);
+        for (int red = 0; red <= steps; red++) {
+            for (int green = 0; green <= steps; green++) {
+                for (int blue = 0; blue <= steps; blue++) {
+                    colours[at++] = value(red, steps);
+                    colours[at++] = value(green, steps);
+                    colours[at++] = value(blue, steps);
                 }
             }
         }
         return colours;
     }
 
-    private static short value(int node) {
-        return (short) Math.round(node * (VALUES - 1.0) / (NODES - 1));
+    private static short value(int node, int steps) {
+        return (short) Math.round(node * (VALUES - 1.0) / steps);
     }
 
     @Override
@@ -105,8 +117,8 @@ final class ColourTable implements FastColours {
     }
 
     /** Nodes from the first on, with {@link #BETWEEN_BITS} behind the point: 65,535 is the last one. */
-    private static int place(int value) {
-        return value + (value >>> 15);
+    private int place(int value) {
+        return (value + (value >>> 15)) * steps;
     }
 
     /** The corners of the tetrahedron are reached by going along the channel that is farthest beyond its node first. */
@@ -120,7 +132,7 @@ final class ColourTable implements FastColours {
         int most = Math.max(Math.max(r, g), b);
         int least = Math.min(Math.min(r, g), b);
         mix(
-                redNode * RED + greenNode * GREEN + blueNode,
+                redNode * redStep + greenNode * greenStep + blueNode,
                 order(r, g, b),
                 most,
                 r + g + b - most - least,
@@ -129,8 +141,8 @@ final class ColourTable implements FastColours {
                 to);
     }
 
-    private static int node(int place) {
-        return Math.min(place >>> BETWEEN_BITS, NODES - 2);
+    private int node(int place) {
+        return Math.min(place >>> BETWEEN_BITS, steps - 1);
     }
 
     /** A bit for each of: red less than green, red less than blue, green less than blue; without branches. */
@@ -139,12 +151,12 @@ final class ColourTable implements FastColours {
     }
 
     private void mix(int corner, int order, int most, int middle, int least, short[] converted, int to) {
-        long first = nodes[corner];
-        long second = nodes[corner + SECOND[order]];
-        long third = nodes[corner + THIRD[order]];
-        long last = nodes[corner + RED + GREEN + BLUE];
-        long even = sum(first, second, third, last, most, middle, least);
-        long odd = sum(first >>> 16, second >>> 16, third >>> 16, last >>> 16, most, middle, least);
+        long one = nodes[corner];
+        long two = nodes[corner + second[order]];
+        long three = nodes[corner + third[order]];
+        long four = nodes[corner + opposite];
+        long even = sum(one, two, three, four, most, middle, least);
+        long odd = sum(one >>> 16, two >>> 16, three >>> 16, four >>> 16, most, middle, least);
         converted[to] = (short) (even >>> BETWEEN_BITS);
         converted[to + 1] = (short) (odd >>> BETWEEN_BITS);
         converted[to + 2] = (short) (even >>> 32 + BETWEEN_BITS);
@@ -153,12 +165,12 @@ final class ColourTable implements FastColours {
         }
     }
 
-    /** Of two channels, each times {@link #WHOLE}. */
-    private static long sum(long first, long second, long third, long last, int most, int middle, int least) {
+    /** Of two channels, each times {@link #WHOLE}: at most 2^32 - 2^15. */
+    private static long sum(long one, long two, long three, long four, int most, int middle, int least) {
         return HALF
-                + (WHOLE - most) * (first & LANES)
-                + (most - middle) * (second & LANES)
-                + (middle - least) * (third & LANES)
-                + least * (last & LANES);
+                + (WHOLE - most) * (one & LANES)
+                + (most - middle) * (two & LANES)
+                + (middle - least) * (three & LANES)
+                + least * (four & LANES);
     }
 }

@@ -154,7 +154,7 @@ public final class ColourTransform {
         if (fast == null) {
             UnaryOperator<short[]> exact = colours -> engine.convert(colours, 3);
             fast = Stream.<Supplier<Optional<? extends FastColours>>>of(
-                            this::matrix, () -> Optional.of(new ColourTable(exact, channelsTo)))
+                            this::matrix, () -> Optional.of(new ColourTable(exact, channelsTo, ColourTable.STEPS)))
                     .flatMap(kind -> kind.get().stream())
                     .<FastColours>map(kind -> kind)
                     .filter(kind -> kind.isCloseTo(exact, this::shown))

@@ -43,7 +43,8 @@ public final class SoftProof {
                     short[] seen = back.convert(there.convert(colours, 3), channels);
                     return joined(seen, judge.moved(colours));
                 },
-                4);
+                4,
+                ColourTable.FEWER_STEPS);
     }
 
     /**

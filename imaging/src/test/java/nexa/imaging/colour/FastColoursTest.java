@@ -136,7 +136,7 @@ class FastColoursTest {
     /** For profiles made of tables; here read off a matrix, whose result is known. */
     @Test
     void table_differsByLessThanAnyEyeSees_andIsNotTakenForLinearLight() {
-        ColourTable table = new ColourTable(FastColoursTest::exactly, 3);
+        ColourTable table = new ColourTable(FastColoursTest::exactly, 3, ColourTable.STEPS);
         assertTrue(table.isCloseTo(FastColoursTest::exactly, UnaryOperator.identity()));
         short[] colours = new short[300_000];
         Random random = new Random(2);
@@ -153,7 +153,7 @@ class FastColoursTest {
         }
         assertTrue(sum / (exact.length / 3) < 0.01);
         UnaryOperator<short[]> fromLight = values -> converted(values, ColorSpace.CS_LINEAR_RGB);
-        assertFalse(new ColourTable(fromLight, 3).isCloseTo(fromLight, UnaryOperator.identity()));
+        assertFalse(new ColourTable(fromLight, 3, ColourTable.STEPS).isCloseTo(fromLight, UnaryOperator.identity()));
     }
 
     private static short[] exactly(short[] colours) {
