@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import nexa.bench.attack.Attack;
 import nexa.bench.attack.Fuzz;
 import nexa.bench.attack.Kills;
+import nexa.bench.base.MixedPhotos;
 import nexa.bench.base.SmallPhotos;
 import nexa.bench.delivery.CorrectedTimes;
 import nexa.bench.delivery.HandoverTimes;
@@ -31,13 +32,16 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
- * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
+ * program: {@code frames}, {@code batch}, {@code pictures [COUNT]}, {@code mixed [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
  * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
  * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
  * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code repeats FOLDER}, {@code eyes FOLDER}, {@code prepare FOLDER}, {@code fluid FOLDER},
- * {@code kinds FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}.
+ * {@code kinds FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}, {@code memory FOLDER}.
  */
 public final class Main {
+    /** Photos of a mixed shoot. */
+    private static final int MIXED = 300;
+
     private Main() {}
 
     public static void main(String[] names) throws RunnerException, IOException {
@@ -76,6 +80,7 @@ public final class Main {
             case "fuzz" -> Fuzz.run(folder);
             case "kinds" -> DecodeTimes.run(folder);
             case "pictures" -> PictureTimes.run(folder, RawPicture.CAMERA);
+            case "memory" -> MemoryUse.run(folder);
             case "developed" -> PictureTimes.run(folder, RawPicture.DATA);
             default -> {
                 return false;
@@ -90,6 +95,7 @@ public final class Main {
             case "frames" -> FrameTimes.run();
             case "batch" -> BatchTimes.run();
             case "pictures" -> PictureTimes.run(count);
+            case "mixed" -> PictureTimes.run(MixedPhotos.folder(count == 0 ? MIXED : count), RawPicture.CAMERA);
             case "memory" -> MemoryUse.run(count);
             case "handover" -> HandoverTimes.run(count);
             case "corrected" -> CorrectedTimes.run();

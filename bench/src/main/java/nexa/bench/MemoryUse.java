@@ -21,21 +21,29 @@ final class MemoryUse {
 
     /** @param count of photos: up to 2,000 of 24 megapixels, beyond that small ones */
     static void run(int count) throws IOException {
+        if (count <= 2000) {
+            run(LargePhotos.folder(count), count);
+        } else {
+            Path folder = Files.createTempDirectory("nexa-memory-shoot");
+            SmallPhotos.write(folder, count);
+            run(folder, count);
+        }
+    }
+
+    /** @param folder of any photos */
+    static void run(Path folder) throws IOException {
+        run(folder, 1);
+    }
+
+    private static void run(Path folder, int least) throws IOException {
         Fx.prepare();
         Path own = Files.createTempDirectory("nexa-memory");
-        Path folder;
-        if (count <= 2000) {
-            folder = LargePhotos.folder(count);
-        } else {
-            folder = Files.createDirectory(own.resolve("shoot"));
-            SmallPhotos.write(folder, count);
-        }
         Platform.startup(() -> {});
         MainWindow window = Fx.window(new Locations(own.resolve("data"), own.resolve("cache")));
         Fx.on(() -> window.open(folder));
         Fx.until(0, () -> window.session().isPresent());
         Session session = Fx.on(() -> window.session().orElseThrow());
-        while (Fx.on(() -> session.list().photos().size() < count)) {
+        while (Fx.on(() -> session.list().photos().size() < least)) {
             Thread.onSpinWait();
         }
         WallView wall = Fx.on(() -> (WallView) window.scene().lookup(".wall"));
@@ -53,7 +61,7 @@ final class MemoryUse {
         System.out.printf(
                 Locale.ROOT,
                 "%d photos, %d screens: heap in use %d MB, process at its largest %d MB%n",
-                count,
+                Fx.on(() -> session.list().photos().size()),
                 pages,
                 (runtime.totalMemory() - runtime.freeMemory()) >> 20,
                 Peer.peakOf(ProcessHandle.current().pid()) / 1024);

@@ -20,7 +20,7 @@ public final class LargePhotos {
     /** The folder with so many photos, made as far as they are missing. */
     public static Path folder(int count) throws IOException {
         Path folder = Files.createDirectories(base().resolve("photos-" + count));
-        List<Path> models = models();
+        List<Path> models = models(Integer.MAX_VALUE);
         for (int i = 0; i < count; i++) {
             Path file = folder.resolve("p%05d.jpg".formatted(i));
             if (!Files.exists(file)) {
@@ -35,17 +35,18 @@ public final class LargePhotos {
         return folder;
     }
 
-    private static Path base() throws IOException {
+    static Path base() throws IOException {
         return Files.createDirectories(Path.of(System.getProperty("java.io.tmpdir"), "nexa-bench"));
     }
 
-    private static List<Path> models() throws IOException {
+    /** So many of them at most, each made of another demo photo. */
+    static List<Path> models(int most) throws IOException {
         Path folder = Files.createDirectories(base().resolve("models"));
         List<Path> models = new ArrayList<>();
         List<Future<?>> making = new ArrayList<>();
         try (ExecutorService pool =
                 Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
-            for (Path photo : SmallPhotos.demoPhotos()) {
+            for (Path photo : SmallPhotos.demoPhotos().stream().limit(most).toList()) {
                 Path model = folder.resolve(photo.getFileName());
                 models.add(model);
                 if (!Files.exists(model)) {

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.lang.foreign.Arena;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.Objects;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.apart.DecoderProcess.TooSlowException;
@@ -57,6 +58,17 @@ public final class Apart {
         this.pool = pool;
         this.quick = quick;
         this.next = next;
+    }
+
+    /**
+     * Makes what lets such processes start quickly, where the property {@code nexa.decoders} names it.
+     *
+     * @param cache the file to make, or to make anew
+     * @param photos small ones of the kinds that are decoded so
+     * @throws IOException if it does not come to be
+     */
+    public static void train(Path cache, List<Path> photos) throws IOException {
+        DecoderProgram.train(cache, photos);
     }
 
     /** Called when files come up that will be decoded so: a process takes a moment to start. */

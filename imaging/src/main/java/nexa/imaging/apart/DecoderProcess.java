@@ -7,7 +7,6 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.StreamCorruptedException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -26,15 +25,6 @@ final class DecoderProcess implements AutoCloseable {
 
     /** A sixth of another process's share: enough to be done in time while others work. */
     private static final String NICENESS = "8";
-
-    private static final List<String> SETTINGS = List.of(
-            "-Xmx512m",
-            "-Xshare:auto",
-            "-XX:+UseSerialGC",
-            "-XX:+SuppressFatalErrorMessage", // no report of a breakdown wherever Nexa was started from
-            "-XX:TieredStopAtLevel=1", // it is to start soon; what takes long is native
-            "--enable-native-access=ALL-UNNAMED",
-            "--sun-misc-unsafe-memory-access=allow");
 
     private final Process process;
     private final PixelFile pixels;
@@ -64,22 +54,12 @@ final class DecoderProcess implements AutoCloseable {
      * @throws IOException if no such process can be had here
      */
     static synchronized DecoderProcess start(boolean isPatient) throws IOException {
-        Path java = Path.of(System.getProperty("java.home"), "bin", isWindows() ? "java.exe" : "java");
-        if (!Files.isExecutable(java)) {
-            throw new NoSuchFileException(java.toString());
-        }
         PixelFile pixels = PixelFile.create();
         List<String> command = new ArrayList<>();
         if (isPatient && Files.isExecutable(NICE)) {
             command.addAll(List.of(NICE.toString(), "-n", NICENESS));
         }
-        command.add(java.toString());
-        command.addAll(SETTINGS);
-        command.addAll(List.of(
-                "-cp",
-                System.getProperty("java.class.path"),
-                DecoderMain.class.getName(),
-                pixels.path().toString()));
+        command.addAll(DecoderProgram.command(pixels.path()));
         Process process;
         try {
             process = new ProcessBuilder(command)
@@ -112,10 +92,6 @@ final class DecoderProcess implements AutoCloseable {
     /** Where the pixels of the last order are, until the next. */
     PixelFile pixels() {
         return pixels;
-    }
-
-    private static boolean isWindows() {
-        return System.getProperty("os.name").startsWith("Windows");
     }
 
     /**
