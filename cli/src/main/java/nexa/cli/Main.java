@@ -114,7 +114,9 @@ public final class Main implements Runnable {
                 .toList();
         (named.isEmpty() ? COMMANDS : named).forEach(line::addSubcommand);
         if (named.isEmpty()) {
-            line.addSubcommand(new PackagingCommands.Completion()).addSubcommand(new PackagingCommands.Manual());
+            line.addSubcommand(new PackagingCommands.Completion())
+                    .addSubcommand(new PackagingCommands.Manual())
+                    .addSubcommand(new PackagingCommands.TrainDecoders());
         }
         return line;
     }

@@ -1,14 +1,19 @@
 package nexa.cli.packaging;
 
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import nexa.cli.base.ExitCode;
+import nexa.imaging.apart.Apart;
 import picocli.AutoComplete;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** What a package brings along for shells, made from the commands themselves. */
+/** What a package brings along for shells, made from the commands themselves, and for quick starts. */
 public final class PackagingCommands {
     private PackagingCommands() {}
 
@@ -44,6 +49,27 @@ public final class PackagingCommands {
         @Override
         String text(CommandLine nexa) {
             return ManualPage.of(nexa.getCommandSpec());
+        }
+    }
+
+    @Command(
+            name = "train-decoders",
+            hidden = true,
+            description = "Make a file by which the processes that decode photos start quickly.")
+    public static final class TrainDecoders implements Callable<Integer> {
+        /** The file to make. */
+        @Parameters(index = "0", paramLabel = "FILE", hidden = true)
+        @SuppressWarnings("NullAway.Init")
+        private Path file;
+
+        /** Small photos to be decoded meanwhile. */
+        @Parameters(index = "1..*", paramLabel = "PHOTO", hidden = true)
+        private List<Path> photos = List.of();
+
+        @Override
+        public Integer call() throws IOException {
+            Apart.train(file.toAbsolutePath(), photos);
+            return ExitCode.OK;
         }
     }
 }

@@ -65,6 +65,17 @@ class ApartTest {
         }
     }
 
+    @Test
+    void cacheThatFitsNoMore_isPassedOver() throws IOException {
+        Path broken = Files.writeString(folder.resolve("decoders.aot"), "made of another program");
+        System.setProperty(DecoderProgram.CACHE, broken.toString());
+        try (DecoderProcess process = DecoderProcess.start(false)) {
+            assertSize(process.ask(order(), LONG));
+        } finally {
+            System.clearProperty(DecoderProgram.CACHE);
+        }
+    }
+
     /** As Linux says it: the nineteenth word of what is known of a process. */
     @Test
     void patientProcess_leavesTheProcessorsToOthers() throws IOException {

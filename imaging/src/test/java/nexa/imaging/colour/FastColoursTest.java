@@ -149,7 +149,7 @@ class FastColoursTest {
         for (int i = 0; i < exact.length; i += 3) {
             double difference = Cielab.difference(lab(colours, i), lab(exact, i));
             sum += difference;
-            assertTrue(difference < 0.75, "differs by " + difference);
+            assertTrue(difference < 0.5, "differs by " + difference);
         }
         assertTrue(sum / (exact.length / 3) < 0.01);
         UnaryOperator<short[]> fromLight = values -> converted(values, ColorSpace.CS_LINEAR_RGB);
