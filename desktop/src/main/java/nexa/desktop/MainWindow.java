@@ -87,6 +87,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setOnCloseRequest(this::asked);
         stage.setOnHidden(event -> close());
         stage.setFullScreenExitHint("");
+        stage.setOnShown(event -> Warming.controls(fx));
         WindowPlace.keep(stage, program.preferences(), () -> !work.isShutdown());
     }
 

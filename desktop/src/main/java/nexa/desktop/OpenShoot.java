@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -89,10 +90,14 @@ final class OpenShoot implements AutoCloseable {
         loader.screen(screen);
     }
 
-    /** What is not in sight waits until what is shows: reading and decoding take all cores. */
+    /**
+     * What is not in sight waits until what is shows: reading and decoding take all cores. The first time it is asked is
+     * before the window is laid out, when nothing was wished for yet.
+     */
     private void afterFirstScreen() {
+        AtomicInteger asked = new AtomicInteger();
         firstScreen.getKeyFrames().add(new KeyFrame(FIRST_SCREEN_ASKED, event -> {
-            if (loader.isIdle()) {
+            if (asked.getAndIncrement() > 0 && loader.isIdle()) {
                 firstScreen.stop();
             }
         }));

@@ -89,8 +89,8 @@ final class OverlayPicker extends HBox {
 
     private void showButtons(List<Overlay> overlays) {
         if (!List.copyOf(buttons.keySet()).equals(overlays.stream().sorted().toList())) {
-            buttons.clear();
-            overlays.forEach(overlay -> buttons.put(overlay, button(overlay)));
+            buttons.keySet().retainAll(overlays);
+            overlays.forEach(overlay -> buttons.computeIfAbsent(overlay, this::button));
             getChildren().setAll(buttons.values());
         }
     }

@@ -8,6 +8,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import org.jspecify.annotations.Nullable;
 
 /** Common commands by a right click on what they are for. */
 public final class CommandMenu {
@@ -25,6 +26,7 @@ public final class CommandMenu {
 
     private final Keys keys;
     private final Findables.Commands commands;
+    private @Nullable ContextMenu menu;
 
     public CommandMenu(Keys keys, Findables.Commands commands) {
         this.keys = keys;
@@ -33,13 +35,21 @@ public final class CommandMenu {
 
     /** Opens groups of commands by a right click on a node, with the keys that they have by then. */
     public void on(Node node, List<List<Command>> groups) {
-        ContextMenu menu = new ContextMenu();
-        menu.setAutoHide(true);
         node.setOnContextMenuRequested(event -> {
+            ContextMenu menu = shown();
             menu.getItems().setAll(items(groups));
             menu.show(node, event.getScreenX(), event.getScreenY());
             event.consume();
         });
+    }
+
+    /** The one for all nodes, which is a window of its own. */
+    private ContextMenu shown() {
+        if (menu == null) {
+            menu = new ContextMenu();
+            menu.setAutoHide(true);
+        }
+        return menu;
     }
 
     private List<MenuItem> items(List<List<Command>> groups) {

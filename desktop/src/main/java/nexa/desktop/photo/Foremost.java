@@ -7,7 +7,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 
 /**
- * Threads for the photo being worked on. A decode that is begun can't be interrupted, so whoever does less urgent work
+ * Threads for what others give way to. A decode that is begun can't be interrupted, so whoever does less urgent work
  * begins none while these have some. Thread-safe.
  */
 final class Foremost implements Executor, AutoCloseable {
@@ -20,11 +20,14 @@ final class Foremost implements Executor, AutoCloseable {
     /** How long others wait before they ask again, in nanoseconds. */
     private static final long PAUSE = 2_000_000;
 
-    private final ExecutorService threads = Executors.newFixedThreadPool(
-            THREADS, Thread.ofPlatform().name("nexa-current-", 0).daemon().factory());
-
+    private final ExecutorService threads;
     private final AtomicInteger left = new AtomicInteger();
     private volatile long drawnBy = System.nanoTime();
+
+    Foremost(String name) {
+        threads = Executors.newFixedThreadPool(
+                THREADS, Thread.ofPlatform().name(name, 0).daemon().factory());
+    }
 
     @Override
     public void execute(Runnable work) {
@@ -43,7 +46,7 @@ final class Foremost implements Executor, AutoCloseable {
         drawnBy = System.nanoTime() + DRAWING;
     }
 
-    /** Waits, on the thread of less urgent work, until the photo being worked on is there and drawn. */
+    /** Waits, on the thread of less urgent work, until all that is wanted here is there, and a photo being worked on is drawn. */
     void giveWay() {
         while ((left.get() > 0 || System.nanoTime() - drawnBy < 0)
                 && !Thread.currentThread().isInterrupted()) {

@@ -45,7 +45,11 @@ public final class PhotoLoader implements AutoCloseable {
 
     private final PreviewCache cache;
     private final PreviewCache patient;
-    private final Foremost foremost = new Foremost();
+    /** For the photo being worked on. */
+    private final Foremost foremost = new Foremost("nexa-current-");
+
+    /** For first looks, so that all in sight have theirs before the first of them is decoded. */
+    private final Foremost looks = new Foremost("nexa-look-");
 
     /** For what is in sight. */
     private final ThreadPoolExecutor workers;
@@ -198,23 +202,23 @@ public final class PhotoLoader implements AutoCloseable {
 
     private void enter(Job job, Urgency urgency) {
         try {
-            if (urgency == Urgency.CURRENT) {
-                foremost.execute(job::run);
-            } else {
-                ThreadPoolExecutor queue = urgency.compareTo(Urgency.NEXT) < 0 ? workers : later;
-                queue.execute(new Queued(urgency, places++, () -> runInTurn(job, urgency)));
+            switch (urgency) {
+                case CURRENT -> foremost.execute(job::run);
+                case FIRST_LOOK -> looks.execute(job::run);
+                case VISIBLE -> workers.execute(inTurn(job, urgency));
+                case NEXT, REST -> later.execute(inTurn(job, urgency));
             }
         } catch (RejectedExecutionException closed) {
             job.fail(closed);
         }
     }
 
-    /** A first look takes hardly any time. */
-    private void runInTurn(Job job, Urgency urgency) {
-        if (urgency != Urgency.FIRST_LOOK) {
+    private Queued inTurn(Job job, Urgency urgency) {
+        return new Queued(urgency, places++, () -> {
+            looks.giveWay();
             foremost.giveWay();
-        }
-        job.run();
+            job.run();
+        });
     }
 
     /** Takes a wish back: what nobody wants any more and is not begun is not loaded. */
@@ -293,5 +297,6 @@ public final class PhotoLoader implements AutoCloseable {
         workers.shutdownNow();
         later.shutdownNow();
         foremost.close();
+        looks.close();
     }
 }

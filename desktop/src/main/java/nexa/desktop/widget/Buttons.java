@@ -1,10 +1,13 @@
 package nexa.desktop.widget;
 
+import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Control;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.util.Duration;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -15,6 +18,9 @@ import org.kordamp.ikonli.javafx.FontIcon;
 /** Buttons as the whole window has them: an icon has a tooltip, and words for those who can't see it. */
 public final class Buttons {
     private static final Duration TOOLTIP_DELAY = Duration.millis(350);
+
+    /** The property of a control that holds what its tooltip says. */
+    private static final Object EXPLANATION = new Object();
 
     private Buttons() {}
 
@@ -49,9 +55,9 @@ public final class Buttons {
         return button;
     }
 
-    public static void explain(javafx.scene.control.Control control, Command command, Keys keys) {
-        explain(control, Words.of("command", command));
-        control.getTooltip().setOnShowing(event -> control.getTooltip().setText(keys.words(command)));
+    /** What a command does, and which key does it for this user. */
+    public static void explain(Control control, Command command, Keys keys) {
+        explain(control, Words.of("command", command), () -> keys.words(command));
     }
 
     private static <B extends ButtonBase> B dress(B button, String words) {
@@ -67,14 +73,31 @@ public final class Buttons {
         return button;
     }
 
-    public static void explain(javafx.scene.control.Control control, String text) {
-        Tooltip tooltip = control.getTooltip();
-        if (tooltip == null) {
-            tooltip = new Tooltip();
+    /** By a tooltip, and for those who can't see it. */
+    public static void explain(Control control, String text) {
+        explain(control, text, () -> text);
+    }
+
+    private static void explain(Control control, String spoken, Supplier<String> shown) {
+        control.setAccessibleText(spoken);
+        if (control.getProperties().put(EXPLANATION, shown) == null) {
+            control.addEventHandler(MouseEvent.MOUSE_ENTERED, event -> explainInTooltip(control));
+        }
+    }
+
+    /** Made when the pointer comes by for the first time: each is a window of its own, and there are a hundred. */
+    private static void explainInTooltip(Control control) {
+        if (control.getTooltip() == null) {
+            Tooltip tooltip = new Tooltip();
             tooltip.setShowDelay(TOOLTIP_DELAY);
+            tooltip.setOnShowing(event -> tooltip.setText(explanation(control)));
             control.setTooltip(tooltip);
         }
-        tooltip.setText(text);
-        control.setAccessibleText(text);
+    }
+
+    private static String explanation(Control control) {
+        return control.getProperties().get(EXPLANATION) instanceof Supplier<?> shown
+                ? String.valueOf(shown.get())
+                : control.getAccessibleText();
     }
 }

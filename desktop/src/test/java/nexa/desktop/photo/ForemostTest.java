@@ -9,7 +9,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
 class ForemostTest {
-    private final Foremost foremost = new Foremost();
+    private final Foremost foremost = new Foremost("test-");
     private final CountDownLatch passed = new CountDownLatch(1);
 
     @AfterEach

@@ -11,6 +11,7 @@ import static org.mockito.Mockito.mock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CompletableFuture;
@@ -105,6 +106,24 @@ class PhotoLoaderTest {
                             .get(20, TimeUnit.SECONDS)),
                     "wanted again it is loaded");
         }
+    }
+
+    @Test
+    void firstLooks_areThereBeforeAnythingIsDecoded() throws Exception {
+        List<String> done = Collections.synchronizedList(new ArrayList<>());
+        try (Shoot shoot = shoot(8);
+                PhotoLoader loader = new PhotoLoader(cache())) {
+            List<CompletableFuture<?>> all = new ArrayList<>();
+            for (Photo photo : shoot.photos()) {
+                all.add(loader.firstLook(photo, shoot.fileOf(photo)).handle((look, none) -> done.add("look")));
+                all.add(loader.load(photo, shoot.fileOf(photo), PhotoLoader.MIDDLE, Urgency.VISIBLE)
+                        .thenAccept(decoded -> done.add("decoded")));
+            }
+            CompletableFuture.allOf(all.toArray(CompletableFuture[]::new)).get(20, TimeUnit.SECONDS);
+        }
+        assertEquals(16, done.size());
+        long looks = done.subList(0, 8).stream().filter("look"::equals).count();
+        assertTrue(looks >= 6, "only those that were begun before the next look was asked for: " + done);
     }
 
     private static double longEdge(ScreenPhoto photo) {

@@ -22,7 +22,7 @@ import nexa.desktop.widget.Labels;
 import nexa.words.Words;
 
 /** Eyes that glow: finding them, what glows in the chosen one and how much of it goes, taking one away. */
-public final class EyesArea extends HBox {
+final class EyesArea extends WorkArea {
     private static final double PERCENT = 100;
 
     private final Session session;
@@ -36,7 +36,7 @@ public final class EyesArea extends HBox {
     private final Subscription subscriptions;
     private boolean showing;
 
-    public EyesArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode) {
+    EyesArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode) {
         super(22);
         session = models.session();
         eyes = models.eyes();
@@ -105,7 +105,8 @@ public final class EyesArea extends HBox {
                         : Words.of("desk.eyes.count", eyes.eyes().all().size()));
     }
 
-    public void dispose() {
+    @Override
+    void dispose() {
         subscriptions.unsubscribe();
         kind.dispose();
     }

@@ -20,7 +20,7 @@ import nexa.desktop.widget.Labels;
 import nexa.words.Words;
 
 /** Which light is neutral, and how much lighter the photo gets. */
-public final class NeutralArea extends HBox {
+final class NeutralArea extends WorkArea {
     /** Temperatures stand evenly by their reciprocals, as they look; higher ones to the right. */
     private static final double RECIPROCAL = -1e6;
 
@@ -34,7 +34,7 @@ public final class NeutralArea extends HBox {
     private final Button clear;
     private final Subscription subscription;
 
-    public NeutralArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode) {
+    NeutralArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode) {
         super(22);
         session = models.session();
         neutrals = models.neutrals();
@@ -98,7 +98,8 @@ public final class NeutralArea extends HBox {
         clear.setDisable(now.equals(Neutral.AS_FILED) || !editable);
     }
 
-    public void dispose() {
+    @Override
+    void dispose() {
         subscription.unsubscribe();
     }
 }

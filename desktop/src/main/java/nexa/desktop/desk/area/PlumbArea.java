@@ -28,7 +28,7 @@ import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** What is adjusted while a photo is stood up: the camera's angles, how far they are undone, and the finish. */
-public final class PlumbArea extends HBox {
+final class PlumbArea extends WorkArea {
     /** Of a steep view all of it undone looks unnatural. */
     private static final double HALF = 0.5;
 
@@ -54,7 +54,7 @@ public final class PlumbArea extends HBox {
      * @param adjusting set while an angle is scrubbed
      * @param finish opens the pane with what finishes a plumb
      */
-    public PlumbArea(
+    PlumbArea(
             ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, BooleanProperty adjusting, Runnable finish) {
         super(16);
         session = models.session();
@@ -194,7 +194,8 @@ public final class PlumbArea extends HBox {
         }
     }
 
-    public void dispose() {
+    @Override
+    void dispose() {
         subscriptions.unsubscribe();
         pitch.dispose();
         yaw.dispose();

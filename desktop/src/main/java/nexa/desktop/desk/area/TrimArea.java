@@ -27,7 +27,7 @@ import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
 
 /** What is adjusted while a photo is trimmed: how much of each side, and laying it straight. */
-public final class TrimArea extends HBox {
+final class TrimArea extends WorkArea {
     private final Session session;
     private final Trimming trimming;
     private final Map<Side, TextField> fields = new EnumMap<>(Side.class);
@@ -35,7 +35,7 @@ public final class TrimArea extends HBox {
     private final Button straighten;
     private final Subscription subscription;
 
-    public TrimArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, Runnable find) {
+    TrimArea(ShootModels models, Keys keys, ObjectProperty<BenchMode> mode, Runnable find) {
         super(22);
         session = models.session();
         trimming = models.trimming();
@@ -110,7 +110,8 @@ public final class TrimArea extends HBox {
         straighten.setDisable(trimming.isStraight() || !editable);
     }
 
-    public void dispose() {
+    @Override
+    void dispose() {
         subscription.unsubscribe();
     }
 }

@@ -3,21 +3,26 @@ package nexa.desktop.desk.area;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.util.Subscription;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 
-/** What the desk shows: the usual, or in its place what belongs to the Bench's mode. */
+/**
+ * What the desk shows: the usual, or in its place what belongs to the Bench's mode, which is made when it shows for the
+ * first time.
+ */
 public final class WorkAreas extends HBox {
-    private final PlumbArea plumb;
-    private final TrimArea trim;
-    private final NeutralArea neutral;
-    private final EyesArea eyes;
+    private final Node usual;
+    private final Map<BenchMode, Supplier<WorkArea>> makers;
+    private final Map<BenchMode, WorkArea> made = new EnumMap<>(BenchMode.class);
+    private final Subscription subscription;
 
     /**
      * @param usual what shows while the mode has nothing of its own
@@ -31,19 +36,31 @@ public final class WorkAreas extends HBox {
             BooleanProperty tiltAdjusting,
             Runnable openPlumb,
             Runnable autoTrim) {
-        plumb = new PlumbArea(models, keys, mode, tiltAdjusting, openPlumb);
-        trim = new TrimArea(models, keys, mode, autoTrim);
-        neutral = new NeutralArea(models, keys, mode);
-        eyes = new EyesArea(models, keys, mode);
-        Map<BenchMode, Node> own = new EnumMap<>(
-                Map.of(BenchMode.PLUMB, plumb, BenchMode.TRIM, trim, BenchMode.NEUTRAL, neutral, BenchMode.EYES, eyes));
+        this.usual = usual;
+        makers = Map.of(
+                BenchMode.PLUMB,
+                () -> new PlumbArea(models, keys, mode, tiltAdjusting, openPlumb),
+                BenchMode.TRIM,
+                () -> new TrimArea(models, keys, mode, autoTrim),
+                BenchMode.NEUTRAL,
+                () -> new NeutralArea(models, keys, mode),
+                BenchMode.EYES,
+                () -> new EyesArea(models, keys, mode));
         HBox.setHgrow(usual, Priority.ALWAYS);
         HBox.setHgrow(this, Priority.ALWAYS);
-        getChildren().addAll(usual, plumb, trim, neutral, eyes);
-        mode.subscribe(now -> {
-            show(usual, !own.containsKey(now));
-            own.forEach((of, area) -> show(area, of == now));
-        });
+        getChildren().add(usual);
+        subscription = mode.subscribe(this::show);
+    }
+
+    private void show(BenchMode mode) {
+        Supplier<WorkArea> maker = makers.get(mode);
+        if (maker != null && !made.containsKey(mode)) {
+            WorkArea area = maker.get();
+            made.put(mode, area);
+            getChildren().add(area);
+        }
+        show(usual, maker == null);
+        made.forEach((of, area) -> show(area, of == mode));
     }
 
     private static void show(Node area, boolean shows) {
@@ -53,13 +70,11 @@ public final class WorkAreas extends HBox {
 
     /** Where the plumb's pane opens, while the photo is stood up. */
     public Optional<Node> plumb() {
-        return Optional.<Node>of(plumb).filter(Node::isVisible);
+        return Optional.<Node>ofNullable(made.get(BenchMode.PLUMB)).filter(Node::isVisible);
     }
 
     public void dispose() {
-        plumb.dispose();
-        trim.dispose();
-        neutral.dispose();
-        eyes.dispose();
+        subscription.unsubscribe();
+        made.values().forEach(WorkArea::dispose);
     }
 }
