@@ -1,5 +1,10 @@
 package nexa.bench.kinds;
 
+import static org.bytedeco.opencv.global.opencv_core.CV_16UC;
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGB2BGR;
+import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -7,13 +12,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Decoders;
 import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.apart.decoder.Pixels;
 import nexa.imaging.apart.decoder.Refusal;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.Reduction;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.opencv.opencv_core.Mat;
 
 /** Decoding the files of a folder in this process and apart, the best of several. */
 public final class DecodeTimes {
@@ -39,14 +48,19 @@ public final class DecodeTimes {
 
     private static void time(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) throws IOException {
         Optional<Kind> kind = kind(facts);
+        double opened = Double.POSITIVE_INFINITY;
         double here = Double.POSITIVE_INFINITY;
         double apart = Double.POSITIVE_INFINITY;
         for (int i = 0; i < TIMES; i++) {
-            long begun = System.nanoTime();
-            PhotoCodecs.STANDARD.open(file, facts, reduction).close();
-            apart = Math.min(apart, (System.nanoTime() - begun) / 1e6);
+            opened = Math.min(opened, milliseconds(() -> PhotoCodecs.STANDARD
+                    .open(file, facts, reduction)
+                    .close()));
             if (kind.isPresent()) {
-                here = Math.min(here, here(decoders, kind.get(), file, reduction));
+                here = Math.min(here, milliseconds(() -> here(decoders, kind.get(), file, reduction)));
+                apart = Math.min(apart, milliseconds(() -> Apart.SHARED
+                        .decode(file, kind.get(), facts.decoded(), reduction, USUAL_BRIGHTNESS)
+                        .picture()
+                        .close()));
             }
         }
         System.out.printf(
@@ -55,21 +69,51 @@ public final class DecodeTimes {
                 file.getFileName(),
                 facts.kind(),
                 reduction,
-                apart,
+                opened,
                 kind.isEmpty()
                         ? ""
                         : String.format(
-                                Locale.ROOT, ", in the process %.0f ms: %+.0f %%", here, 100 * (apart / here - 1)));
+                                Locale.ROOT,
+                                ", pixels apart %.0f ms, in the process %.0f ms: %+.0f %%",
+                                apart,
+                                here,
+                                100 * (apart / here - 1)));
     }
 
-    private static double here(Decoders decoders, Kind kind, Path file, Reduction reduction) throws IOException {
+    /** Something that takes time. */
+    @FunctionalInterface
+    private interface Work {
+        void run() throws IOException;
+    }
+
+    private static double milliseconds(Work work) throws IOException {
         long begun = System.nanoTime();
+        work.run();
+        return (System.nanoTime() - begun) / 1e6;
+    }
+
+    /** What would be done if the decoders ran in the process: the same pixels, turned round like those from apart. */
+    private static void here(Decoders decoders, Kind kind, Path file, Reduction reduction) throws IOException {
         try {
-            decoders.decode(kind, file, reduction.factor(), USUAL_BRIGHTNESS, pixels -> {});
+            decoders.decode(kind, file, reduction.factor(), USUAL_BRIGHTNESS, DecodeTimes::turnRound);
         } catch (Refusal refused) {
             throw new IOException(refused);
         }
-        return (System.nanoTime() - begun) / 1e6;
+    }
+
+    private static void turnRound(Pixels pixels) {
+        int type = pixels.bits() == 16 ? CV_16UC(pixels.channels()) : CV_8UC(pixels.channels());
+        long length = pixels.stride() * (pixels.height() - 1) + pixels.row();
+        try (BytePointer bytes = new BytePointer(
+                        pixels.memory().asSlice(pixels.start(), length).asByteBuffer());
+                Mat decoded = new Mat(pixels.height(), pixels.width(), type, bytes, pixels.stride());
+                Mat turned = new Mat()) {
+            if (pixels.channels() == 3) {
+                cvtColor(decoded, turned, COLOR_RGB2BGR);
+            } else {
+                decoded.copyTo(turned);
+            }
+        }
     }
 
     /** Empty for what is decoded in the process anyway. */
