@@ -10,10 +10,12 @@ import nexa.bench.base.Fx;
 import nexa.bench.base.LargePhotos;
 import nexa.bench.base.Peer;
 import nexa.bench.base.SmallPhotos;
+import nexa.bench.base.Unopened;
 import nexa.desktop.MainWindow;
 import nexa.desktop.session.Session;
 import nexa.desktop.wall.WallView;
 import nexa.shoot.Locations;
+import nexa.shoot.Shoot;
 
 /** What the window holds after its Wall was scrolled through from end to end. */
 final class MemoryUse {
@@ -30,9 +32,19 @@ final class MemoryUse {
         }
     }
 
-    /** @param folder of any photos */
+    /** @param folder of any photos, never opened before */
     static void run(Path folder) throws IOException {
-        run(folder, 1);
+        if (!Unopened.is(folder)) {
+            return;
+        }
+        Path own = Files.createTempDirectory("nexa-memory");
+        int count;
+        try (Shoot shoot = Shoot.open(folder, new Locations(own.resolve("data"), own.resolve("cache")))) {
+            count = shoot.photos().size();
+        }
+        Unopened.again(folder);
+        run(folder, count);
+        Unopened.again(folder);
     }
 
     private static void run(Path folder, int least) throws IOException {

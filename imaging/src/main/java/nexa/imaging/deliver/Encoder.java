@@ -39,7 +39,7 @@ public final class Encoder {
      */
     public static byte[] encode(Picture picture, Source source, FileSettings settings, double ppi, Consumer<Told> notes)
             throws IOException {
-        Optional<Profile> target = Profile.delivered(settings.colour());
+        Optional<Profile> target = target(source, settings);
         if (target.map(Profile::space).equals(Optional.of(Profile.Space.INK))) {
             return InkFile.bytes(picture, source, settings, target.get(), ppi, notes);
         }
@@ -60,10 +60,24 @@ public final class Encoder {
         }
     }
 
-    static Picture ofDepth(Picture picture, FileSettings settings) {
-        int most = settings.packing().depth() == Packing.Depth.EIGHT
-                ? 8
+    /**
+     * Developed raw data have no colours of their own that somebody chose: 8 bits are too few for the wide ones that they
+     * are developed to, and who opens such a file may take them for sRGB. So they become that, unless others are asked for.
+     */
+    private static Optional<Profile> target(Source source, FileSettings settings) throws IOException {
+        Optional<Profile> asked = Profile.delivered(settings.colour());
+        boolean isDeveloped = source.profile().filter(Profile.DEVELOPED::equals).isPresent();
+        return asked.isEmpty() && isDeveloped && mostBits(settings) == Byte.SIZE ? Optional.of(Profile.SRGB) : asked;
+    }
+
+    private static int mostBits(FileSettings settings) {
+        return settings.packing().depth() == Packing.Depth.EIGHT
+                ? Byte.SIZE
                 : settings.type().mostBits();
+    }
+
+    static Picture ofDepth(Picture picture, FileSettings settings) {
+        int most = mostBits(settings);
         if (picture.bits() > most) {
             return picture.to8Bits();
         }

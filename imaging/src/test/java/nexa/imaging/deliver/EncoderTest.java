@@ -216,6 +216,28 @@ class EncoderTest {
         }
     }
 
+    /** Raw data are developed to wider colours than 8 bits are enough for; nobody chose them. */
+    @ParameterizedTest
+    @EnumSource(FileType.class)
+    void developedRaw_isSrgbInEightBits_andStaysWideInSixteen(FileType type) throws IOException {
+        FileSettings kept = new FileSettings(type, 98);
+        try (Picture scene = TestPhotos.deepScene(80, 60);
+                Picture wide =
+                        ColourTransform.between(Profile.SRGB, Profile.DEVELOPED).apply(scene);
+                Source developed = new Source(wide.shared(), SourceMetadata.NONE.withIcc(Profile.DEVELOPED.bytes()))) {
+            Path file = Files.write(folder.resolve("d." + type.extension()), Encoder.encode(wide, developed, kept));
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+            assertEquals(type.mostBits() == 8 ? Profile.SRGB.name() : Profile.DEVELOPED.name(), facts.profile());
+            try (Source back = PhotoCodecs.STANDARD.open(file, facts);
+                    Picture srgb = ColourTransform.between(back.profile().orElseThrow(), Profile.SRGB)
+                            .apply(back.picture());
+                    Picture eight = srgb.to8Bits();
+                    Picture meant = scene.to8Bits()) {
+                assertTrue(TestPhotos.psnr(meant, eight) > 38, "the colours are the same");
+            }
+        }
+    }
+
     @Test
     void conversion_keepsSixteenBitsAndTagsTheFile() throws IOException {
         try (Picture deep = TestPhotos.deepScene(80, 60);
