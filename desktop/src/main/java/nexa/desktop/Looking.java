@@ -21,7 +21,7 @@ final class Looking implements AutoCloseable {
 
     private static final int TIMES = 100;
 
-    /** Between two looks whether pictures are still waited for, in milliseconds. */
+    /** Between two looks whether all is calm, in milliseconds. */
     private static final long LOOK_AGAIN = 200;
 
     private final Shoot shoot;
@@ -33,7 +33,7 @@ final class Looking implements AutoCloseable {
     private boolean looking;
     private boolean closed;
 
-    /** @param calm whether no picture is waited for; asked on the interface's thread */
+    /** @param calm whether no picture is waited for and nobody does anything; asked on the interface's thread */
     Looking(Shoot shoot, Program program, BooleanSupplier calm) {
         this.shoot = shoot;
         this.program = program;
@@ -96,7 +96,7 @@ final class Looking implements AutoCloseable {
         }
     }
 
-    /** Waits until no picture is waited for; false if this is no longer wished. */
+    /** Waits until all is calm; false if this is no longer wished. */
     private boolean mayGoOn() throws InterruptedException {
         while (isSo(this::isWished)) {
             if (isSo(calm)) {

@@ -96,6 +96,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         scene.getStylesheets().add(Theme.stylesheet());
         surround.fill(scene);
         takeKeys(scene);
+        program.rest().watch(scene);
         Dropped.onto(scene, this::openFrom);
         return scene;
     }

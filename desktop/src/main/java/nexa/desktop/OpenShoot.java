@@ -59,7 +59,7 @@ final class OpenShoot implements AutoCloseable {
                         .map(shown -> new Filling.OnScreen(shown.raster(), loader.light(shown))),
                 program.work(),
                 program.fx());
-        this.looking = new Looking(shoot, program, loader::isIdle);
+        this.looking = new Looking(shoot, program, this::isCalm);
         afterFirstScreen();
     }
 
@@ -119,7 +119,9 @@ final class OpenShoot implements AutoCloseable {
         Thread.currentThread().setPriority(Thread.MIN_PRIORITY);
         try {
             for (Photo photo : shoot.photos()) {
-                while (!closed && !isLoaderIdle()) {
+                while (!closed
+                        && !CompletableFuture.supplyAsync(this::isCalm, program.fx())
+                                .join()) {
                     Thread.sleep(LOOK_AGAIN);
                 }
                 Arrivals damaged = shoot.lookThrough(List.of(photo), () -> !closed);
@@ -136,9 +138,9 @@ final class OpenShoot implements AutoCloseable {
         }
     }
 
-    /** Asked on the interface's thread, whose the loader is. */
-    private boolean isLoaderIdle() {
-        return CompletableFuture.supplyAsync(loader::isIdle, program.fx()).join();
+    /** Whether no picture is waited for and nobody does anything; asked on the interface's thread, whose the loader is. */
+    private boolean isCalm() {
+        return loader.isIdle() && program.rest().isNow();
     }
 
     /** Photos came into the folder; of a shoot that was closed meanwhile they wait for the next time. */

@@ -4,6 +4,7 @@ import java.util.concurrent.Executor;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.photo.PictureMemory;
 import nexa.desktop.setting.Settings;
+import nexa.desktop.stage.Rest;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Locations;
@@ -19,6 +20,7 @@ import nexa.words.Words;
  * @param lenses measured ones, and what was chosen of them
  * @param previews on disk, of all shoots
  * @param pictures in memory, of all shoots
+ * @param rest when nobody does anything in the window
  * @param work for what takes a while
  * @param patient for what takes all processors for a while
  * @param fx the interface's thread
@@ -30,6 +32,7 @@ record Program(
         Lenses lenses,
         PreviewCache previews,
         PictureMemory pictures,
+        Rest rest,
         Executor work,
         Executor patient,
         Executor fx) {
@@ -49,6 +52,7 @@ record Program(
                 new Lenses(locations, preferences),
                 previews,
                 new PictureMemory(),
+                new Rest(),
                 work,
                 patient,
                 fx);
