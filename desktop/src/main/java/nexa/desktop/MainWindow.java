@@ -87,7 +87,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setOnCloseRequest(this::asked);
         stage.setOnHidden(event -> close());
         stage.setFullScreenExitHint("");
-        stage.setOnShown(event -> Warming.controls(fx));
+        stage.setOnShown(event -> fx.execute(() -> Warming.further(work, fx))); // when its first picture is there
         WindowPlace.keep(stage, program.preferences(), () -> !work.isShutdown());
     }
 

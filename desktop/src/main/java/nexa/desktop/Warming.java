@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -53,12 +52,6 @@ import org.slf4j.LoggerFactory;
 final class Warming {
     private static final Logger LOG = LoggerFactory.getLogger(Warming.class);
 
-    /** As long as what is hashed of a photo. */
-    private static final int BYTES = 1 << 16;
-
-    /** By so many the hash is compiled, and ten times as fast then. */
-    private static final int FINGERPRINTS = 20;
-
     /** So often what dresses controls is called that it is compiled. */
     private static final int DRESSED = 10;
 
@@ -80,8 +73,7 @@ final class Warming {
             MaterialDesignT.class,
             MaterialDesignU.class);
 
-    /** Once in a program is enough. */
-    private static final AtomicBoolean DRESSING = new AtomicBoolean();
+    private static final AtomicBoolean BEGUN = new AtomicBoolean();
 
     private Warming() {}
 
@@ -92,24 +84,17 @@ final class Warming {
      */
     static void run(Path cache) {
         UnpackedSqlite.keptIn(cache);
-        icons();
         try {
             Path photo = Files.createTempFile("nexa-warming", ".png");
             try (var picture = Warming.class.getResourceAsStream("warming.png");
                     Connection database = DriverManager.getConnection("jdbc:sqlite::memory:")) {
-                Files.write(
-                        photo,
-                        Arrays.copyOf(picture.readAllBytes(), BYTES)); // what comes behind its end is not looked at
+                Files.write(photo, picture.readAllBytes());
                 if (PhotoCodecs.STANDARD.probe(photo) instanceof Probe.Readable(var facts)) {
                     new PreviewMaker(PhotoCodecs.STANDARD)
                             .make(photo, facts, 16)
                             .close();
                 }
                 ColourTransform.between(Profile.WIDE, Profile.SRGB);
-                Preset.values();
-                for (int i = 0; i < FINGERPRINTS; i++) {
-                    Fingerprint.of(photo);
-                }
             } finally {
                 Files.deleteIfExists(photo);
             }
@@ -118,23 +103,23 @@ final class Warming {
         }
     }
 
-    /** Their font, and their names by the thousand. */
-    private static void icons() {
-        ICONS.forEach(names -> new FontIcon(names.getEnumConstants()[0]));
-    }
-
     /**
-     * Dresses controls of the kinds that an open shoot has a few times where nobody sees them; theirs then show the
-     * sooner. Takes a tenth of a second at first, hardly any time then.
+     * What an open shoot needs besides, once in a program: presets, icons, the hash by which photos are recognised, and
+     * controls of its kinds, dressed a few times where nobody sees them. Compiled, or made once, all of it shows the sooner.
      *
+     * @param work for what takes a tenth of a second
      * @param fx the interface's thread
      */
-    static void controls(Executor fx) {
-        if (!DRESSING.compareAndSet(false, true)) {
-            return;
-        }
-        for (int i = 0; i < DRESSED; i++) {
-            fx.execute(Warming::dress);
+    static void further(Executor work, Executor fx) {
+        if (BEGUN.compareAndSet(false, true)) {
+            work.execute(() -> {
+                Preset.values();
+                ICONS.forEach(names -> new FontIcon(names.getEnumConstants()[0]));
+                Fingerprint.rehearse();
+                for (int i = 0; i < DRESSED; i++) {
+                    fx.execute(Warming::dress);
+                }
+            });
         }
     }
 
