@@ -87,8 +87,14 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setOnCloseRequest(this::asked);
         stage.setOnHidden(event -> close());
         stage.setFullScreenExitHint("");
-        stage.setOnShown(event -> fx.execute(() -> Warming.further(work, fx))); // when its first picture is there
+        stage.setOnShown(event -> fx.execute(this::warmFurther)); // when its first picture is there
         WindowPlace.keep(stage, program.preferences(), () -> !work.isShutdown());
+    }
+
+    private void warmFurther() {
+        if (!work.isShutdown()) {
+            Warming.further(work, fx);
+        }
     }
 
     private Scene scene(double width, double height) {
