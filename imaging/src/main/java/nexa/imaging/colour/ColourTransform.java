@@ -142,6 +142,18 @@ public final class ColourTransform {
         return new InkPicture(converted(picture.mat()));
     }
 
+    /**
+     * What inks look like.
+     *
+     * @throws IllegalStateException if the first profile is for no inks, or the second for some
+     */
+    public Picture shown(InkPicture inks) {
+        if (channelsFrom != Profile.Space.INK.channels() || channelsTo != 3) {
+            throw new IllegalStateException(from + " is for no inks, or " + to + " is");
+        }
+        return new Picture(exactly(inks.mat()));
+    }
+
     private Mat converted(Mat source) {
         if (channelsFrom != 3 || channelsTo < 3 || source.total() < WORTH_IT) {
             return exactly(source);

@@ -24,7 +24,7 @@ import org.slf4j.LoggerFactory;
 
 /**
  * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, and of ink values an
- * alpha that is none (TIFF 6.0, tags PhotometricInterpretation and ExtraSamples).
+ * alpha that is none (TIFF 6.0, tags PhotometricInterpretation and ExtraSamples). Inks whose profile is there become what it says.
  */
 public final class TiffPixels {
     private static final Logger LOG = LoggerFactory.getLogger(TiffPixels.class);
@@ -33,11 +33,22 @@ public final class TiffPixels {
     private TiffPixels() {}
 
     public static Picture decode(Path file, byte[] bytes, Optional<TiffTags> tags) throws UnreadablePhotoException {
+        Optional<Picture> inks = tags.filter(TiffPixels::isOfInks)
+                .flatMap(read -> TiffInks.shown(file, bytes, read.bytes(TiffTags.ICC)));
+        return inks.isPresent() ? inks.get() : decodeAsTheyAre(file, bytes, tags);
+    }
+
+    private static boolean isOfInks(TiffTags tags) {
+        return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == TiffTags.SEPARATED;
+    }
+
+    private static Picture decodeAsTheyAre(Path file, byte[] bytes, Optional<TiffTags> tags)
+            throws UnreadablePhotoException {
         Picture picture = Decoder.decode(file, bytes, Reduction.NONE);
         if (tags.isEmpty() || picture.channels() != 4 || picture.bits() != 8) {
             return picture;
         }
-        if (tags.get().number(TiffTags.PHOTOMETRIC_INTERPRETATION) == TiffTags.SEPARATED) {
+        if (isOfInks(tags.get())) {
             return withoutAlpha(picture);
         }
         if (tags.get().number(TiffTags.EXTRA_SAMPLES) == UNASSOCIATED_ALPHA) {
