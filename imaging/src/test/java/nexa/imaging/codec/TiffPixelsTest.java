@@ -8,12 +8,21 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
+import nexa.core.files.FileType;
+import nexa.core.files.Packing;
+import nexa.imaging.InkMaker;
+import nexa.imaging.TestPhotos;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
+import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
+import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
@@ -22,6 +31,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class TiffPixelsTest {
@@ -78,6 +88,31 @@ class TiffPixelsTest {
         assertTrue(facts.remarks().contains(Remark.INK), facts::toString);
         try (Source read = PhotoCodecs.STANDARD.open(file, facts)) {
             assertEquals(3, read.picture().channels());
+        }
+    }
+
+    /** What was delivered in inks and comes back as a photo shows the colours that the press makes. */
+    @ParameterizedTest
+    @EnumSource(Packing.Depth.class)
+    void inksWithAProfile_areShownByIt(Packing.Depth depth) throws IOException {
+        Path press = Files.write(folder.resolve("press.icc"), InkMaker.profile());
+        Profile inks = Profile.of(InkMaker.profile()).orElseThrow();
+        FileSettings settings = new FileSettings(FileType.TIFF, 92, DeliveredColour.profile(press.toString()))
+                .packed(Packing.DEFAULT.with(depth));
+        try (Picture scene = TestPhotos.deepScene(120, 90);
+                Source photo = new Source(scene.shared(), SourceMetadata.NONE)) {
+            Path file = Files.write(folder.resolve("inks.tif"), Encoder.encode(scene, photo, settings));
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+            try (InkPicture ink = ColourTransform.between(Profile.SRGB, inks).inks(scene);
+                    Picture printed =
+                            ColourTransform.between(inks, Profile.SRGB).shown(ink);
+                    Picture meant = printed.to8Bits();
+                    Source back = PhotoCodecs.STANDARD.open(file, facts);
+                    Picture shown = back.picture().to8Bits()) {
+                assertEquals(3, back.picture().channels());
+                assertTrue(TestPhotos.psnr(meant, shown) > 40, "it shows what is printed");
+                assertTrue(back.profile().isEmpty(), "which is in sRGB now");
+            }
         }
     }
 }

@@ -92,29 +92,6 @@ class InkFileTest {
         }
     }
 
-    /** What was delivered in inks and comes back as a photo shows the colours that the press makes. */
-    @ParameterizedTest
-    @EnumSource(Packing.Depth.class)
-    void tiffOfInks_isShownByItsProfile(Packing.Depth depth) throws IOException {
-        Profile inks = Profile.of(InkMaker.profile()).orElseThrow();
-        FileSettings settings = settings(FileType.TIFF).packed(Packing.DEFAULT.with(depth));
-        try (Picture scene = TestPhotos.deepScene(WIDTH, HEIGHT)) {
-            Path file = Files.write(folder.resolve("inks.tif"), delivered(scene, settings));
-            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
-            try (InkPicture ink = ColourTransform.between(Profile.SRGB, inks, RELATIVE)
-                            .inks(scene);
-                    Picture printed =
-                            ColourTransform.between(inks, Profile.SRGB).shown(ink);
-                    Picture meant = printed.to8Bits();
-                    Source back = PhotoCodecs.STANDARD.open(file, facts);
-                    Picture shown = back.picture().to8Bits()) {
-                assertEquals(3, back.picture().channels());
-                assertTrue(TestPhotos.psnr(meant, shown) > 40, "it shows what is printed");
-                assertTrue(back.profile().isEmpty(), "which is in sRGB now");
-            }
-        }
-    }
-
     private static Raster raster(byte[] file, String format) throws IOException {
         ImageReader reader = ImageIO.getImageReadersByFormatName(format).next();
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
