@@ -3,13 +3,16 @@ package nexa.imaging.tiff;
 import static org.bytedeco.opencv.global.opencv_core.CV_16UC4;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 
+import java.awt.Rectangle;
 import java.awt.image.DataBuffer;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
+import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import nexa.imaging.colour.ColourTransform;
@@ -28,6 +31,9 @@ final class TiffInks {
     private static final Logger LOG = LoggerFactory.getLogger(TiffInks.class);
     private static final int INKS = 4;
 
+    /** Pixels that are converted at once. */
+    private static final int BAND = 4_000_000;
+
     private TiffInks() {}
 
     /**
@@ -41,30 +47,46 @@ final class TiffInks {
         if (inks.isEmpty()) {
             return Optional.empty();
         }
-        try {
-            Raster raster = raster(bytes);
-            if (raster.getNumBands() != INKS) {
-                return Optional.empty();
-            }
-            ColourTransform toScreen = ColourTransform.between(inks.get(), Profile.SRGB);
-            try (InkPicture amounts = new InkPicture(matrix(raster))) {
-                return Optional.of(toScreen.shown(amounts));
-            }
-        } catch (IOException | RuntimeException unknown) {
-            LOG.info("The inks of {} are shown without their profile", file, unknown);
-            return Optional.empty();
-        }
-    }
-
-    /** By a library that hands the samples out as they are. */
-    private static Raster raster(byte[] bytes) throws IOException {
         ImageReader reader = ImageIO.getImageReadersByFormatName("tiff").next();
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
             reader.setInput(in);
-            return reader.read(0).getRaster();
+            return Optional.of(shown(reader, ColourTransform.between(inks.get(), Profile.SRGB)));
+        } catch (IOException | RuntimeException unknown) {
+            LOG.info("The inks of {} are shown without their profile", file, unknown);
+            return Optional.empty();
         } finally {
             reader.dispose();
         }
+    }
+
+    /** Band by band: the reader and the engine keep what they work on in Java's memory, where no large scan has room. */
+    private static Picture shown(ImageReader reader, ColourTransform toScreen) throws IOException {
+        int width = reader.getWidth(0);
+        int height = reader.getHeight(0);
+        int rows = Math.max(1, BAND / width);
+        Mat whole = new Mat();
+        for (int y = 0; y < height; y += rows) {
+            int count = Math.min(rows, height - y);
+            try (InkPicture amounts = new InkPicture(matrix(raster(reader, new Rectangle(0, y, width, count))));
+                    Picture band = toScreen.shown(amounts)) {
+                whole.create(height, width, band.mat().type()); // once: later bands find it made
+                try (Mat place = whole.rowRange(y, y + count)) {
+                    band.mat().copyTo(place);
+                }
+            }
+        }
+        return new Picture(whole);
+    }
+
+    /** By a library that hands the samples out as they are. */
+    private static Raster raster(ImageReader reader, Rectangle part) throws IOException {
+        ImageReadParam asked = reader.getDefaultReadParam();
+        asked.setSourceRegion(part);
+        Raster raster = reader.read(0, asked).getRaster();
+        if (raster.getNumBands() != INKS) {
+            throw new IIOException(raster.getNumBands() + " channels");
+        }
+        return raster;
     }
 
     private static Mat matrix(Raster raster) {
