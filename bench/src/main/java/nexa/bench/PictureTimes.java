@@ -251,6 +251,7 @@ final class PictureTimes {
     }
 
     private static void cold(BenchView bench, Session session) {
+        double[] sharp = new double[STEPS];
         double[] cold = new double[STEPS];
         Random random = new Random(5);
         List<Photo> photos = session.list().photos();
@@ -258,8 +259,10 @@ final class PictureTimes {
             Photo anywhere = photos.get(random.nextInt(photos.size()));
             long begun = System.nanoTime();
             Fx.run(() -> session.choose(anywhere));
+            sharp[i] = Fx.until(begun, bench::isDetailed);
             cold[i] = Fx.until(begun, bench::isShown);
         }
+        percentiles("a photo anywhere, cold, something sharp of it drawn", sharp);
         percentiles("a photo anywhere, cold, drawn", cold);
     }
 

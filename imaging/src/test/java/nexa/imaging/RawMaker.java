@@ -8,8 +8,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Writes raw files of a camera that never was (DNG 1.4, uncompressed), whose sensor sees linear sRGB: what comes out of a
@@ -22,6 +22,7 @@ public final class RawMaker {
         double[] at(double x, double y);
     }
 
+    private static final int HEADER = 8;
     private static final int BYTE = 1;
     private static final int ASCII = 2;
     private static final int SHORT = 3;
@@ -44,7 +45,7 @@ public final class RawMaker {
     private String pattern = "RGGB";
     private int black;
     private double[] white = {1, 1, 1};
-    private byte @Nullable [] preview;
+    private final List<byte[]> previews = new ArrayList<>();
 
     /** The light of a picture in sRGB. */
     public static Light of(BufferedImage picture) {
@@ -99,9 +100,9 @@ public final class RawMaker {
         return this;
     }
 
-    /** The JPEG that the camera puts in. */
+    /** A JPEG that the camera puts in; of several the first follows the sensor's data, the others belong to them. */
     public RawMaker preview(byte[] jpeg) {
-        preview = jpeg.clone();
+        previews.add(jpeg.clone());
         return this;
     }
 
@@ -175,31 +176,37 @@ public final class RawMaker {
     }
 
     private byte[] file(TreeMap<Integer, Entry> sensor, byte[] samples) {
-        TreeMap<Integer, Entry> small = new TreeMap<>();
         sensor.put(273, longs(0));
         sensor.put(279, longs(samples.length));
-        if (preview != null) {
-            small.put(259, shorts(7));
-            small.put(262, shorts(6));
-            small.put(273, longs(0));
-            small.put(279, longs(preview.length));
+        List<TreeMap<Integer, Entry>> directories = new ArrayList<>(List.of(sensor));
+        List<byte[]> data = new ArrayList<>(List.of(samples));
+        if (previews.size() > 1) {
+            sensor.put(330, longs(new int[previews.size() - 1]));
         }
-        int first = 8;
-        int second = first + length(sensor);
-        int data = second + (preview == null ? 0 : length(small));
-        sensor.put(273, longs(data));
-        small.put(273, longs(data + samples.length));
-        ByteBuffer out = ByteBuffer.allocate(data + samples.length + (preview == null ? 0 : preview.length))
-                .order(ByteOrder.LITTLE_ENDIAN);
-        out.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(first);
-        write(out, sensor, preview == null ? 0 : second);
-        if (preview != null) {
-            write(out, small, 0);
+        for (byte[] preview : previews) {
+            directories.add(
+                    new TreeMap<>(Map.of(259, shorts(7), 262, shorts(6), 273, longs(0), 279, longs(preview.length))));
+            data.add(preview);
         }
-        out.put(samples);
-        if (preview != null) {
-            out.put(preview);
+        int[] starts = new int[directories.size() + 1];
+        starts[0] = HEADER;
+        for (int i = 0; i < directories.size(); i++) {
+            starts[i + 1] = starts[i] + length(directories.get(i));
         }
+        if (previews.size() > 1) {
+            sensor.put(330, longs(Arrays.copyOfRange(starts, 2, directories.size())));
+        }
+        int at = starts[directories.size()];
+        for (int i = 0; i < data.size(); i++) {
+            directories.get(i).put(273, longs(at));
+            at += data.get(i).length;
+        }
+        ByteBuffer out = ByteBuffer.allocate(at).order(ByteOrder.LITTLE_ENDIAN);
+        out.put((byte) 'I').put((byte) 'I').putShort((short) 42).putInt(HEADER);
+        for (int i = 0; i < directories.size(); i++) {
+            write(out, directories.get(i), i == 0 && !previews.isEmpty() ? starts[1] : 0);
+        }
+        data.forEach(out::put);
         return out.array();
     }
 
@@ -245,14 +252,12 @@ public final class RawMaker {
         return new Entry(SHORT, values.length, out.array());
     }
 
-    private static Entry longs(int value) {
-        return new Entry(
-                LONG,
-                1,
-                ByteBuffer.allocate(4)
-                        .order(ByteOrder.LITTLE_ENDIAN)
-                        .putInt(value)
-                        .array());
+    private static Entry longs(int... values) {
+        ByteBuffer out = ByteBuffer.allocate(4 * values.length).order(ByteOrder.LITTLE_ENDIAN);
+        for (int value : values) {
+            out.putInt(value);
+        }
+        return new Entry(LONG, values.length, out.array());
     }
 
     private static Entry rationals(int type, double... values) {

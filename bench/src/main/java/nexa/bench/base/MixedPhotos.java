@@ -3,6 +3,7 @@ package nexa.bench.base;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.File;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -100,9 +101,18 @@ public final class MixedPhotos {
                             .bits(14)
                             .black(512)
                             .preview(Files.readAllBytes(model))
+                            .preview(thumbnail(photo))
                             .bytes(RawMaker.of(photo)));
         }
         return made;
+    }
+
+    /** As cameras put it in beside the large one. */
+    private static byte[] thumbnail(BufferedImage photo) throws IOException {
+        boolean lies = photo.getWidth() >= photo.getHeight();
+        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+        ImageIO.write(scaled(photo, lies ? 320 : 213, lies ? 213 : 320), "jpg", jpeg);
+        return jpeg.toByteArray();
     }
 
     private static Path beside(Path model, String end) {

@@ -217,6 +217,11 @@ public final class BenchView extends Region {
         }
     }
 
+    /** Whether something sharp shows of the current photo, if only the camera's own picture of it. */
+    public boolean isDetailed() {
+        return pictures.current().isDetailed() && layers.isDrawn();
+    }
+
     /** Whether the current photo shows with all pixels that were asked for, if not smoothed to the last. */
     public boolean isShown() {
         return pictures.current().isSharp() && layers.isDrawn();

@@ -38,10 +38,12 @@ public final class PhotoLoader implements AutoCloseable {
     /** Every pixel of the photo, up to what a screen's textures hold. */
     public static final int FULL = 8192;
 
-    /** Key of a camera's own small picture. */
-    private static final int FIRST_LOOK = 0;
-
-    private record Key(String fingerprint, int edge) {}
+    private record Key(String fingerprint, int edge) {
+        /** Of a camera's own picture. */
+        static Key ofLook(Photo photo, int edge) {
+            return new Key(photo.pixels(), -edge);
+        }
+    }
 
     private final PreviewCache cache;
     private final PreviewCache patient;
@@ -135,15 +137,15 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     /**
-     * A camera's own small picture of a photo; fails if there is none, or the cache has something better.
+     * A camera's own picture of a photo, as large as is of use; fails if there is none, or the cache has something better.
      */
-    public CompletableFuture<ScreenPhoto> firstLook(Photo photo, Path file) {
+    public CompletableFuture<ScreenPhoto> firstLook(Photo photo, Path file, int edge) {
         PhotoFacts facts = photo.facts().orElseThrow();
-        return wanted(new Key(photo.pixels(), FIRST_LOOK), Urgency.FIRST_LOOK, begun -> {
+        return wanted(Key.ofLook(photo, edge), Urgency.FIRST_LOOK, begun -> {
             if (cache.has(photo.pixels(), SMALL)) {
                 throw new NoSuchElementException("it is as quick to show it well");
             }
-            try (Preview preview = cache.maker().embedded(file, facts, SMALL).orElseThrow()) {
+            try (Preview preview = cache.maker().embedded(file, facts, edge).orElseThrow()) {
                 return shown(preview, facts);
             }
         });
@@ -227,8 +229,8 @@ public final class PhotoLoader implements AutoCloseable {
     }
 
     /** The same for a first look; that a photo has none need not be remembered, as thousands may have none. */
-    public void leaveFirstLook(Photo photo) {
-        Key key = new Key(photo.pixels(), FIRST_LOOK);
+    public void leaveFirstLook(Photo photo, int edge) {
+        Key key = Key.ofLook(photo, edge);
         leave(key);
         Optional.ofNullable(jobs.get(key))
                 .filter(job -> job.result().isCompletedExceptionally())

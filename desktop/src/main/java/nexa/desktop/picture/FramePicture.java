@@ -11,6 +11,7 @@ import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.photo.Urgency;
+import nexa.imaging.file.FileKind;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
@@ -19,6 +20,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Fetches the pixels of the photo a node shows; results for a photo it no longer shows are dropped. */
 public final class FramePicture {
+    private static final int NO_LOOK = 0;
+
     private final Shoot shoot;
     private final PhotoLoader loader;
     private final Executor fx;
@@ -30,7 +33,8 @@ public final class FramePicture {
     private final CorrectedPicture lit;
     private final CorrectedPicture filled;
     private Urgency urgency = Urgency.VISIBLE;
-    private boolean looking;
+    private int look = NO_LOOK;
+    private boolean asked;
     private boolean sharp;
     private int edge;
     private long latest;
@@ -77,6 +81,15 @@ public final class FramePicture {
         filled(space, frame, fill).ifPresent(made -> painter.beyond(space.outline(), frame, made.image()));
     }
 
+    /** Whether what shows has all pixels that were asked for, be it the camera's own picture. */
+    public boolean isDetailed() {
+        double whole = shown.flatMap(Photo::facts)
+                .map(facts -> facts.asShot().longEdge())
+                .orElse(0);
+        return pixels.filter(p -> Math.max(p.image().getWidth(), p.image().getHeight()) >= Math.min(edge, whole))
+                .isPresent();
+    }
+
     /** Whether all that was asked for is there, or known to be missing. */
     public boolean isSharp() {
         return sharp;
@@ -109,15 +122,40 @@ public final class FramePicture {
         }
         shown = Optional.of(photo);
         edge = wantedEdge;
-        long mine = ++latest;
+        long mine = latest;
         sharp = !photo.isReadable();
         if (photo.isReadable()) {
-            if (pixels.isEmpty() && loader.wantsFirstLook(photo)) {
-                looking = true;
-                loader.firstLook(photo, shoot.fileOf(photo)).thenAcceptAsync(look -> takeLook(mine, look), fx);
+            boolean needsLook = pixels.isEmpty() && loader.wantsFirstLook(photo);
+            if (needsLook && isSlow(photo)) {
+                look(photo, wantedEdge).whenCompleteAsync((seen, none) -> load(mine, photo), fx);
+                return;
             }
-            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
-            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
+            if (needsLook) {
+                look(photo, PhotoLoader.SMALL);
+            }
+            load(mine, photo);
+        }
+    }
+
+    /** Sensor data take longer to develop than anybody likes to wait: first comes the camera's picture, as sharp as they. */
+    private boolean isSlow(Photo photo) {
+        return urgency == Urgency.CURRENT
+                && photo.facts()
+                        .filter(facts -> facts.kind() == FileKind.RAW_DATA)
+                        .isPresent();
+    }
+
+    private CompletableFuture<Void> look(Photo photo, int lookEdge) {
+        long mine = latest;
+        look = lookEdge;
+        return loader.firstLook(photo, shoot.fileOf(photo), lookEdge).thenAcceptAsync(seen -> takeLook(mine, seen), fx);
+    }
+
+    private void load(long request, Photo photo) {
+        if (request == latest) {
+            asked = true;
+            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), edge, urgency);
+            loading.whenCompleteAsync((loaded, failure) -> take(request, loaded, failure), fx);
         }
     }
 
@@ -134,22 +172,26 @@ public final class FramePicture {
         arrived.run();
     }
 
-    private void takeLook(long request, ScreenPhoto look) {
+    private void takeLook(long request, ScreenPhoto seen) {
         if (request == latest && pixels.isEmpty()) {
-            pixels = Optional.of(look);
+            pixels = Optional.of(seen);
             arrived.run();
         }
     }
 
     /** What is not loaded yet need not be any more. */
     private void leave() {
+        latest++;
         shown.filter(Photo::isReadable).ifPresent(photo -> {
-            loader.leave(photo, edge);
-            if (looking) {
-                loader.leaveFirstLook(photo);
+            if (asked) {
+                loader.leave(photo, edge);
+            }
+            if (look != NO_LOOK) {
+                loader.leaveFirstLook(photo, look);
             }
         });
-        looking = false;
+        asked = false;
+        look = NO_LOOK;
     }
 
     private static Trouble reason(Throwable failure) {
@@ -160,7 +202,6 @@ public final class FramePicture {
 
     public void clear() {
         leave();
-        latest++;
         shown = Optional.empty();
         pixels = Optional.empty();
         whole.forget();

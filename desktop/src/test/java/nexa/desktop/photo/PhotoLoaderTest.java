@@ -115,7 +115,8 @@ class PhotoLoaderTest {
                 PhotoLoader loader = new PhotoLoader(cache())) {
             List<CompletableFuture<?>> all = new ArrayList<>();
             for (Photo photo : shoot.photos()) {
-                all.add(loader.firstLook(photo, shoot.fileOf(photo)).handle((look, none) -> done.add("look")));
+                all.add(loader.firstLook(photo, shoot.fileOf(photo), PhotoLoader.SMALL)
+                        .handle((look, none) -> done.add("look")));
                 all.add(loader.load(photo, shoot.fileOf(photo), PhotoLoader.MIDDLE, Urgency.VISIBLE)
                         .thenAccept(decoded -> done.add("decoded")));
             }

@@ -5,6 +5,8 @@ import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import nexa.core.geometry.PixelSize;
+import nexa.core.geometry.Turn;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.colour.Profile;
@@ -13,6 +15,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Brightness;
+import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
@@ -64,21 +67,23 @@ final class RawDataCodec implements PhotoCodec {
 
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        Apart.Decoded decoded = apart.decode(file, Kind.RAW, facts.asShot(), reduction, brightness(file));
+        Apart.Decoded decoded = apart.decode(file, Kind.RAW, facts.asShot(), reduction, brightness(file, facts));
         byte[] icc = decoded.icc().length == 0 ? null : decoded.icc();
         SourceMetadata said = reduction == Reduction.NONE ? metadata(file, facts) : SourceMetadata.NONE;
         return new Source(decoded.picture(), said.withIcc(icc));
     }
 
     /** How light the camera showed it; 0 if it put no picture of it into the file. */
-    private static double brightness(Path path) throws UnreadablePhotoException {
-        Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::preview);
+    private static double brightness(Path path, PhotoFacts facts) throws UnreadablePhotoException {
+        Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::smallPreview);
         if (preview.isEmpty()) {
             return 0;
         }
         Reduction small = Reduction.leaving(400, preview.get().size().longEdge());
-        try (Source shown = JpegCodec.decode(path, preview.get().bytes(path), small)) {
-            return Brightness.of(shown.picture());
+        PixelSize laid = Turn.ofExif(facts.exifOrientation()).inverse().apply(facts.asShot());
+        try (Source shown = JpegCodec.decode(path, preview.get().bytes(path), small);
+                Picture withoutBars = shown.picture().cutTo(laid.aspect())) {
+            return Brightness.of(withoutBars);
         } catch (IOException unreadable) { // then it is as light as the data are
             return 0;
         }

@@ -10,6 +10,7 @@ import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -41,7 +42,13 @@ public final class RawFile {
     /** A smaller one is a thumbnail; then the whole file is searched for a larger. */
     private static final int LARGE_ENOUGH = 1000;
 
+    /** In a smaller one there is hardly a picture. */
+    private static final int SMALLEST = 120;
+
     private static final int CHUNK = 1 << 20;
+
+    private static final Comparator<EmbeddedJpeg> BY_AREA =
+            Comparator.comparing(preview -> preview.size().area());
 
     private RawFile() {}
 
@@ -66,17 +73,31 @@ public final class RawFile {
 
     /** The largest JPEG in a raw file; empty if there is none. */
     public static Optional<EmbeddedJpeg> preview(PhotoFile file) throws IOException {
-        SeekableByteChannel channel = file.channel();
-        Metadata headers = file.understoodHeaders().orElseGet(Metadata::new); // else it is looked for
-        Optional<EmbeddedJpeg> named =
-                largest(StreamSupport.stream(headers.getDirectories().spliterator(), false)
-                        .flatMap(directory -> named(channel, directory).stream()));
-        return named.filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
-                .or(() -> largest(Stream.concat(named.stream(), searched(channel))));
+        List<EmbeddedJpeg> named = named(file);
+        return largest(named.stream())
+                .filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
+                .or(() -> largest(Stream.concat(named.stream(), searched(file.channel()))));
+    }
+
+    /** The smallest JPEG in a raw file that shows something; empty if there is none. */
+    public static Optional<EmbeddedJpeg> smallPreview(PhotoFile file) throws IOException {
+        Optional<EmbeddedJpeg> smallest = named(file).stream()
+                .filter(preview -> preview.size().longEdge() >= SMALLEST)
+                .min(BY_AREA);
+        return smallest.isPresent() ? smallest : preview(file);
     }
 
     private static Optional<EmbeddedJpeg> largest(Stream<EmbeddedJpeg> previews) {
-        return previews.max(Comparator.comparing(preview -> preview.size().area()));
+        return previews.max(BY_AREA);
+    }
+
+    /** Those that its directories name. */
+    private static List<EmbeddedJpeg> named(PhotoFile file) throws IOException {
+        SeekableByteChannel channel = file.channel();
+        Metadata headers = file.understoodHeaders().orElseGet(Metadata::new); // else they are looked for
+        return StreamSupport.stream(headers.getDirectories().spliterator(), false)
+                .flatMap(directory -> named(channel, directory).stream())
+                .toList();
     }
 
     private static Optional<EmbeddedJpeg> named(SeekableByteChannel channel, Directory directory) {

@@ -1,5 +1,6 @@
 package nexa.imaging.codec;
 
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
@@ -37,6 +38,8 @@ import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -228,6 +231,26 @@ class RawDataTest {
                     new PixelSize(1200, 900),
                     ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts().asShot(),
                     "otherwise it is the camera's picture");
+        }
+    }
+
+    /** Of 3:2 in a small picture of 4:3, as many cameras have it. */
+    @Test
+    void howLight_isSeenInTheSmallestPicture_withoutItsBars() throws IOException {
+        try (Picture scene = TestPhotos.scene(1200, 800);
+                Picture bars = new Picture(new Mat(120, 160, CV_8UC3, new Scalar(0)));
+                Picture lit = scene.reducedTo(160);
+                Mat middle = bars.mat().rowRange(6, 113)) {
+            lit.mat().copyTo(middle);
+            Path file = write(RawMaker.of(WIDTH, WIDTH * 2 / 3)
+                    .preview(Encoder.plainJpeg(scene, 92))
+                    .preview(Encoder.plainJpeg(bars, 92))
+                    .bytes(FIELDS));
+            PhotoFacts facts = developed(file);
+            try (Source source = PhotoCodecs.STANDARD.open(file, facts);
+                    Picture eight = source.picture().to8Bits()) {
+                assertEquals(Brightness.of(scene), Brightness.of(eight), 0.01);
+            }
         }
     }
 

@@ -16,7 +16,12 @@ final class Exposure {
     private static final double SHOULDER = 0.6;
 
     private static final double BRIGHTEST = 16;
-    private static final int STEPS = 30;
+    private static final int STEPS = 20;
+
+    /** Of the histogram: finer than a mean needs. */
+    private static final int CLASSES = 4096;
+
+    private static final int VALUES_A_CLASS = VALUES / CLASSES;
     private static final int SAMPLES = 1_000_000;
 
     private Exposure() {}
@@ -60,11 +65,12 @@ final class Exposure {
     }
 
     private static long[] histogram(MemorySegment values) {
-        long[] histogram = new long[VALUES];
+        long[] histogram = new long[CLASSES];
         long pixels = values.byteSize() / Short.BYTES / 3;
         long step = Math.max(1, pixels / SAMPLES);
         for (long pixel = 0; pixel < pixels; pixel += step) {
-            histogram[values.getAtIndex(ValueLayout.JAVA_SHORT, 3 * pixel + 1) & MOST]++;
+            int green = values.getAtIndex(ValueLayout.JAVA_SHORT, 3 * pixel + 1) & MOST;
+            histogram[green / VALUES_A_CLASS]++;
         }
         return histogram;
     }
@@ -72,10 +78,10 @@ final class Exposure {
     private static double mean(long[] histogram, double gain) {
         double sum = 0;
         long count = 0;
-        for (int value = 0; value < VALUES; value++) {
-            if (histogram[value] > 0) {
-                sum += histogram[value] * shown((double) value / MOST, gain);
-                count += histogram[value];
+        for (int i = 0; i < CLASSES; i++) {
+            if (histogram[i] > 0) {
+                sum += histogram[i] * shown((i + 0.5) / CLASSES, gain);
+                count += histogram[i];
             }
         }
         return sum / count;
