@@ -30,6 +30,7 @@ import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.system.SystemLibrary;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -155,14 +156,23 @@ class BoxedKindsTest {
     @Test
     void avifOfTiles_andItsCleanPart_showTheirPictures() throws IOException {
         Tools.need("avifenc", "avifdec", "heif-convert");
-        Path tile = file("tile.png");
-        try (Picture scene = TestPhotos.scene(128, 96)) {
-            assertTrue(opencv_imgcodecs.imwrite(tile.toString(), scene.mat()));
+        Path[] tiles = new Path[6];
+        try (Picture scene = TestPhotos.scene(384, 192)) {
+            for (int i = 0; i < tiles.length; i++) {
+                tiles[i] = file("tile" + i + ".png");
+                int x = i % 3 * 128;
+                int y = i / 3 * 96;
+                try (Mat tile = scene.mat().rowRange(y, y + 96).colRange(x, x + 128)) {
+                    assertTrue(opencv_imgcodecs.imwrite(tiles[i].toString(), tile));
+                }
+            }
         }
         Path tiled = file("tiled.avif");
-        Tools.run("avifenc", "--min", 0, "--max", 5, "--grid", "2x2", tile, tile, tile, tile, tiled);
+        Tools.run(
+                "avifenc", "--min", 0, "--max", 5, "--grid", "3x2", tiles[0], tiles[1], tiles[2], tiles[3], tiles[4],
+                tiles[5], tiled);
         Tools.run("avifdec", tiled, file("tiled.png"));
-        assertEquals(new PixelSize(256, 192), facts(tiled).asShot());
+        assertEquals(new PixelSize(384, 192), facts(tiled).asShot());
         assertSame(file("tiled.png"), tiled);
         Path cut = file("cut.avif");
         Tools.run("avifenc", "--min", 0, "--max", 5, "--crop", "20,10,200,100", source(false), cut);

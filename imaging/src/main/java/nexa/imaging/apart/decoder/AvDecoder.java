@@ -52,6 +52,7 @@ final class AvDecoder implements AutoCloseable {
         }
         context = avcodec_alloc_context3(decoder);
         context.thread_count(threads);
+        context.thread_type(AVCodecContext.FF_THREAD_SLICE); // there is but one picture at a time
         context.max_pixels(PixelLimit.MOST);
         context.lowres(lowered);
         if (configuration.length > 0) {

@@ -10,10 +10,8 @@ import java.lang.foreign.MemorySegment;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Optional;
 import nexa.imaging.boxes.CodedPicture;
-import nexa.imaging.boxes.Extent;
 import nexa.imaging.boxes.HeifFile;
 import nexa.imaging.boxes.HeifPicture;
 import nexa.imaging.boxes.Pieces;
@@ -65,23 +63,17 @@ final class HeifDecoder implements StillDecoder {
     private static void decode(
             SeekableByteChannel channel, CodedPicture coded, PixelRectangle shown, int factor, Taker taker)
             throws IOException, ImageProcessingException, Refusal {
-        int codec = coded.coding().equals("hvc1") ? AV_CODEC_ID_HEVC : AV_CODEC_ID_AV1;
-        try (AvDecoder decoder = new AvDecoder(codec, coded.configuration(), THREADS, 0)) {
-            AVFrame first = decoder.decode(data(channel, coded.tiles().getFirst()));
+        try (AvDecoder decoder = new AvDecoder(codec(coded), coded.configuration(), THREADS, 0)) {
+            AVFrame first = decoder.decode(Pieces.of(channel, coded.tiles().getFirst(), LONGEST));
             checkTiles(first, coded, shown);
             int smaller = dividing(factor, first.width(), first.height(), shown.x(), shown.y());
             try (RgbFrames frames = new RgbFrames(first, coded.nclx(), true, smaller);
-                    Arena arena = Arena.ofConfined()) {
+                    Arena arena = Arena.ofShared()) { // several threads write into it
                 long stride = (long) frames.width() * coded.columns() * frames.pixel();
                 MemorySegment canvas = arena.allocate(stride * frames.height() * rows(coded), 64);
-                AVFrame frame = first;
-                for (int tile = 0; tile < coded.tiles().size(); tile++) {
-                    frame = tile == 0
-                            ? frame
-                            : decoder.decode(data(channel, coded.tiles().get(tile)));
-                    long row = (long) tile / coded.columns() * frames.height();
-                    long column = (long) tile % coded.columns() * frames.width();
-                    frames.write(frame, canvas.asSlice(row * stride + column * frames.pixel()), stride);
+                frames.write(first, canvas, stride);
+                if (coded.tiles().size() > 1) {
+                    new HeifTiles(channel, coded, codec(coded), first, smaller, canvas, stride).decode(THREADS);
                 }
                 taker.take(new Pixels(
                         Math.ceilDiv(shown.width(), smaller),
@@ -94,6 +86,10 @@ final class HeifDecoder implements StillDecoder {
                         null));
             }
         }
+    }
+
+    private static int codec(CodedPicture coded) {
+        return coded.coding().equals("hvc1") ? AV_CODEC_ID_HEVC : AV_CODEC_ID_AV1;
     }
 
     private static int rows(CodedPicture coded) {
@@ -120,10 +116,5 @@ final class HeifDecoder implements StillDecoder {
             }
         }
         return smaller;
-    }
-
-    private static byte[] data(SeekableByteChannel channel, List<Extent> extents)
-            throws IOException, ImageProcessingException {
-        return Pieces.of(channel, extents, LONGEST);
     }
 }
