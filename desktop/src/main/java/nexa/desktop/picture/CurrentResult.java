@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.util.Subscription;
+import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
@@ -13,7 +14,10 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Nodes;
 
-/** The current photo's result in the active format, and nothing else, as large as fits; it follows all that is done. */
+/**
+ * The current photo's result in the active format, and nothing else, as large as fits; while there is no format yet, the photo.
+ * It follows all that is done.
+ */
 public final class CurrentResult extends DrawnPane {
     private static final double MARGIN = 24;
 
@@ -38,30 +42,32 @@ public final class CurrentResult extends DrawnPane {
 
     @Override
     public void draw(GraphicsContext canvas, double width, double height) {
-        Optional<Frame> frame = session.frame();
         Optional<PhotoSpace> space = session.space();
-        if (frame.isPresent() && space.isPresent() && width > 2 * MARGIN && height > 2 * MARGIN) {
-            draw(canvas, frame.get(), space.get(), width, height);
+        if (space.isPresent() && width > 2 * MARGIN && height > 2 * MARGIN) {
+            draw(canvas, space.get(), width, height);
         } else {
             picture.clear();
         }
     }
 
-    private void draw(GraphicsContext canvas, Frame frame, PhotoSpace space, double width, double height) {
-        LevelView view = LevelView.fitting(frame, MARGIN, MARGIN, width - 2 * MARGIN, height - 2 * MARGIN);
+    private void draw(GraphicsContext canvas, PhotoSpace space, double width, double height) {
+        Optional<Frame> frame = session.frame();
+        Frame shown = frame.orElseGet(space::extent);
+        LevelView view = LevelView.fitting(shown, MARGIN, MARGIN, width - 2 * MARGIN, height - 2 * MARGIN);
         session.photo()
                 .ifPresent(photo -> picture.show(photo, PhotoLoader.edgeFor(view.scale() * Nodes.outputScale(this))));
-        LevelView.ScreenBox box = view.toScreen(frame);
+        LevelView.ScreenBox box = view.toScreen(shown);
         canvas.save();
         canvas.beginPath();
         canvas.rect(box.x(), box.y(), box.width(), box.height());
         canvas.clip();
-        session.format()
-                .ifPresent(format -> picture.draw(
-                        new PhotoPainter(canvas, view),
-                        space,
-                        frame,
-                        session.framing().fill(format)));
+        PhotoPainter painter = new PhotoPainter(canvas, view);
+        Optional<Format> format = session.format();
+        if (frame.isPresent() && format.isPresent()) {
+            picture.draw(painter, space, shown, session.framing().fill(format.get()));
+        } else {
+            picture.corrected(space).ifPresent(photo -> painter.photo(photo, space));
+        }
         canvas.restore();
     }
 }

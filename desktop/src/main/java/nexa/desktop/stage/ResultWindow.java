@@ -56,6 +56,7 @@ public final class ResultWindow {
     private Stage opened(CurrentResult result) {
         StackPane root = new StackPane(result);
         Parent like = main.getScene().getRoot();
+        result.getStyleClass().add("result-alone");
         Bindings.bindContent(root.getStyleClass(), like.getStyleClass());
         Scene scene = new Scene(root, WIDTH, HEIGHT);
         scene.getStylesheets().setAll(main.getScene().getStylesheets());

@@ -129,6 +129,15 @@ class SideBySideTest extends WindowTest {
         until(() -> second() == null);
     }
 
+    @Test
+    void resultAlone_isThePhotoWhileThereIsNoFormat_onTheGroundOfPhotos(FxRobot robot) throws Exception {
+        press(robot, KeyCode.F6);
+        until(() -> second() != null);
+        until(() -> background() == 0xFFE8E8E8 && middle() != background());
+        press(robot, KeyCode.F6);
+        until(() -> second() == null);
+    }
+
     private static Scene second() {
         return Window.getWindows().stream()
                 .filter(each -> each instanceof Stage stage && "Result".equals(stage.getTitle()))
