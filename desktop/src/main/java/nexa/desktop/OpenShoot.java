@@ -108,7 +108,7 @@ final class OpenShoot implements AutoCloseable {
                 watch = Optional.of(
                         FolderWatch.of(shoot, arrivals -> program.fx().execute(() -> take(arrivals))));
                 looking.begin();
-                program.work().execute(this::lookThrough);
+                program.patient().execute(this::lookThrough);
             }
         });
         firstScreen.play();
@@ -116,7 +116,6 @@ final class OpenShoot implements AutoCloseable {
 
     /** Damage shows once there is time to look for it; while photos are loaded there is none. */
     private void lookThrough() {
-        Thread.currentThread().setPriority(Thread.MIN_PRIORITY);
         try {
             for (Photo photo : shoot.photos()) {
                 while (!closed
@@ -133,8 +132,6 @@ final class OpenShoot implements AutoCloseable {
             Thread.currentThread().interrupt();
         } catch (IOException unstored) {
             LOG.warn("Damage in photos of {} is not kept", shoot.folder(), unstored);
-        } finally {
-            Thread.currentThread().setPriority(Thread.NORM_PRIORITY);
         }
     }
 
