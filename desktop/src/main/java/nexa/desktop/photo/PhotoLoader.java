@@ -13,6 +13,7 @@ import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
+import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Raster;
@@ -129,11 +130,22 @@ public final class PhotoLoader implements AutoCloseable {
     public CompletableFuture<ScreenPhoto> load(Photo photo, Path file, int edge, Urgency urgency) {
         PhotoFacts facts = photo.facts().orElseThrow();
         return wanted(new Key(photo.pixels(), edge), urgency, begun -> {
+            if (begun == Urgency.CURRENT && isSlow(photo)) {
+                looks.giveWay();
+            }
             PreviewCache previews = begun == Urgency.CURRENT ? cache : patient;
             try (Preview preview = previews.preview(file, photo.pixels(), facts, edge)) {
                 return shown(preview, facts);
             }
         });
+    }
+
+    /**
+     * Whether a photo takes longer to load than anybody likes to wait, so that the camera's picture of it, as sharp, comes
+     * first: sensor data are developed.
+     */
+    public static boolean isSlow(Photo photo) {
+        return photo.facts().filter(facts -> facts.kind() == FileKind.RAW_DATA).isPresent();
     }
 
     /**

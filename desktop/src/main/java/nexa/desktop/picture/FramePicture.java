@@ -11,7 +11,6 @@ import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.photo.Urgency;
-import nexa.imaging.file.FileKind;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
@@ -34,7 +33,6 @@ public final class FramePicture {
     private final CorrectedPicture filled;
     private Urgency urgency = Urgency.VISIBLE;
     private int look = NO_LOOK;
-    private boolean asked;
     private boolean sharp;
     private int edge;
     private long latest;
@@ -125,37 +123,12 @@ public final class FramePicture {
         long mine = latest;
         sharp = !photo.isReadable();
         if (photo.isReadable()) {
-            boolean needsLook = pixels.isEmpty() && loader.wantsFirstLook(photo);
-            if (needsLook && isSlow(photo)) {
-                look(photo, wantedEdge).whenCompleteAsync((seen, none) -> load(mine, photo), fx);
-                return;
+            if (pixels.isEmpty() && loader.wantsFirstLook(photo)) {
+                look = urgency == Urgency.CURRENT && PhotoLoader.isSlow(photo) ? wantedEdge : PhotoLoader.SMALL;
+                loader.firstLook(photo, shoot.fileOf(photo), look).thenAcceptAsync(seen -> takeLook(mine, seen), fx);
             }
-            if (needsLook) {
-                look(photo, PhotoLoader.SMALL);
-            }
-            load(mine, photo);
-        }
-    }
-
-    /** Sensor data take longer to develop than anybody likes to wait: first comes the camera's picture, as sharp as they. */
-    private boolean isSlow(Photo photo) {
-        return urgency == Urgency.CURRENT
-                && photo.facts()
-                        .filter(facts -> facts.kind() == FileKind.RAW_DATA)
-                        .isPresent();
-    }
-
-    private CompletableFuture<Void> look(Photo photo, int lookEdge) {
-        long mine = latest;
-        look = lookEdge;
-        return loader.firstLook(photo, shoot.fileOf(photo), lookEdge).thenAcceptAsync(seen -> takeLook(mine, seen), fx);
-    }
-
-    private void load(long request, Photo photo) {
-        if (request == latest) {
-            asked = true;
-            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), edge, urgency);
-            loading.whenCompleteAsync((loaded, failure) -> take(request, loaded, failure), fx);
+            CompletableFuture<ScreenPhoto> loading = loader.load(photo, shoot.fileOf(photo), wantedEdge, urgency);
+            loading.whenCompleteAsync((loaded, failure) -> take(mine, loaded, failure), fx);
         }
     }
 
@@ -183,14 +156,11 @@ public final class FramePicture {
     private void leave() {
         latest++;
         shown.filter(Photo::isReadable).ifPresent(photo -> {
-            if (asked) {
-                loader.leave(photo, edge);
-            }
+            loader.leave(photo, edge);
             if (look != NO_LOOK) {
                 loader.leaveFirstLook(photo, look);
             }
         });
-        asked = false;
         look = NO_LOOK;
     }
 
