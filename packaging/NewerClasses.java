@@ -28,24 +28,28 @@ final class NewerClasses {
 
     public static void main(String[] arguments) throws IOException {
         Path jar = Path.of(arguments[0]);
-        Path made = jar.resolveSibling(jar.getFileName() + ".new");
-        try (JarFile from = new JarFile(jar.toFile());
-                OutputStream file = Files.newOutputStream(made);
-                JarOutputStream to = new JarOutputStream(file)) {
-            if (from.getEntry(NOTICE) != null) {
-                return;
+        try (JarFile library = new JarFile(jar.toFile())) {
+            if (library.getEntry(NOTICE) == null) {
+                Path made = jar.resolveSibling(jar.getFileName() + ".new");
+                rewrite(library, made);
+                Files.move(made, jar, StandardCopyOption.REPLACE_EXISTING);
             }
+        }
+    }
+
+    private static void rewrite(JarFile from, Path made) throws IOException {
+        try (OutputStream file = Files.newOutputStream(made);
+                JarOutputStream to = new JarOutputStream(file)) {
             for (JarEntry entry : Collections.list(from.entries())) {
                 byte[] bytes = from.getInputStream(entry).readAllBytes();
                 JarEntry copy = new JarEntry(entry.getName());
-                copy.setTime(entry.getTime()); // so that every build makes the same
+                copy.setTime(entry.getTime());
                 to.putNextEntry(copy);
                 to.write(entry.getName().endsWith(".class") ? newer(bytes) : bytes);
             }
             to.putNextEntry(new JarEntry(NOTICE));
             to.write(CHANGED.getBytes(StandardCharsets.UTF_8));
         }
-        Files.move(made, jar, StandardCopyOption.REPLACE_EXISTING);
     }
 
     private static byte[] newer(byte[] bytes) {
