@@ -245,7 +245,7 @@ final class PictureTimes {
             Fx.until(0, bench::isSharp);
             pause(1500); // as long as a quick eye rests on a photo
             long begun = System.nanoTime();
-            Fx.run(() -> next(bench, session.photo(), session::photo));
+            Fx.run(() -> pressNext(bench, session));
             prefetched[i] = Fx.until(begun, bench::isShown);
             smoothed[i] = Fx.until(begun, bench::isSharp);
         }
@@ -254,9 +254,10 @@ final class PictureTimes {
     }
 
     /** By its key, so that the program knows that somebody is there. */
-    private static void next(BenchView bench, Optional<Photo> before, Supplier<Optional<Photo>> now) {
+    private static void pressNext(BenchView bench, Session session) {
+        Optional<Photo> before = session.photo();
         Event.fireEvent(bench, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.N, false, false, false, false));
-        if (before.equals(now.get())) {
+        if (before.equals(session.photo())) {
             throw new IllegalStateException("The key does not go on");
         }
     }

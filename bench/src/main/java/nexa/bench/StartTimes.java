@@ -77,7 +77,9 @@ final class StartTimes {
         }
     }
 
-    private ProcessBuilder process(String options, String... command) {
+    private ProcessBuilder process(String options, String... arguments) {
+        List<String> command = new ArrayList<>(List.of(program.toString()));
+        command.addAll(List.of(arguments));
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD);
         builder.environment().put("JAVA_TOOL_OPTIONS", HEADLESS + " -Dnexa.log=" + log + " " + options);
@@ -87,7 +89,7 @@ final class StartTimes {
     /** As the program itself tells in its log. */
     private double window(String options) throws IOException, InterruptedException {
         Files.deleteIfExists(log);
-        Process process = process(options, program.toString()).start();
+        Process process = process(options).start();
         try {
             long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_SECONDS);
             while (System.nanoTime() < end) {
@@ -106,7 +108,7 @@ final class StartTimes {
 
     private double help(String options) throws IOException, InterruptedException {
         long begun = System.nanoTime();
-        process(options, program.toString(), "--help").start().waitFor();
+        process(options, "--help").start().waitFor();
         return (System.nanoTime() - begun) / 1e6;
     }
 }

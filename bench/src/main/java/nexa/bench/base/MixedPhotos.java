@@ -76,13 +76,9 @@ public final class MixedPhotos {
         Path made = beside(model, ".heic");
         if (!Files.exists(made)) {
             BufferedImage photo = ImageIO.read(model.toFile());
-            boolean lies = photo.getWidth() >= photo.getHeight();
             File small = File.createTempFile("nexa-phone", ".png");
             try {
-                ImageIO.write(
-                        scaled(photo, lies ? PHONE_WIDTH : PHONE_HEIGHT, lies ? PHONE_HEIGHT : PHONE_WIDTH),
-                        "png",
-                        small);
+                ImageIO.write(scaled(photo, PHONE_WIDTH, PHONE_HEIGHT), "png", small);
                 Peer.shell("heif-enc -q 60 -t 320 -o " + made + " " + small);
             } finally {
                 Files.delete(small.toPath());
@@ -109,9 +105,8 @@ public final class MixedPhotos {
 
     /** As cameras put it in beside the large one. */
     private static byte[] thumbnail(BufferedImage photo) throws IOException {
-        boolean lies = photo.getWidth() >= photo.getHeight();
         ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
-        ImageIO.write(scaled(photo, lies ? 320 : 213, lies ? 213 : 320), "jpg", jpeg);
+        ImageIO.write(scaled(photo, 320, 213), "jpg", jpeg);
         return jpeg.toByteArray();
     }
 
@@ -119,7 +114,11 @@ public final class MixedPhotos {
         return model.resolveSibling(model.getFileName().toString().replace(".jpg", end));
     }
 
-    private static BufferedImage scaled(BufferedImage photo, int width, int height) {
+    /** Lying or upright as the photo is. */
+    private static BufferedImage scaled(BufferedImage photo, int longEdge, int shortEdge) {
+        boolean lies = photo.getWidth() >= photo.getHeight();
+        int width = lies ? longEdge : shortEdge;
+        int height = lies ? shortEdge : longEdge;
         BufferedImage small = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         Graphics2D graphics = small.createGraphics();
         graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);

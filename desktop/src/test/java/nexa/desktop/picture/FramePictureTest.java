@@ -84,11 +84,11 @@ class FramePictureTest {
         next.run();
     }
 
-    private static double longEdge(FramePicture picture) {
+    private static int width(FramePicture picture) {
         return picture.pixels().orElseThrow().raster().width();
     }
 
-    /** How far the values of a picture are from each other. */
+    /** Whether it shows one even grey. */
     private static boolean isEven(FramePicture picture) {
         int[] argb = picture.pixels().orElseThrow().raster().argb();
         for (int at = 0; at < argb.length; at += 97) {
@@ -109,7 +109,7 @@ class FramePictureTest {
             picture.show(photo, PhotoLoader.MIDDLE);
             assertFalse(picture.isDetailed());
             runNext();
-            assertEquals(PhotoLoader.MIDDLE, longEdge(picture), "as sharp as the Bench wants it");
+            assertEquals(PhotoLoader.MIDDLE, width(picture), "as sharp as the Bench wants it");
             assertTrue(picture.isDetailed());
             assertFalse(picture.isSharp(), "it is not what was asked for");
             assertFalse(isEven(picture));
@@ -119,7 +119,7 @@ class FramePictureTest {
                 runNext();
             }
             assertTrue(isEven(picture), "the sensor saw grey");
-            assertEquals(PhotoLoader.MIDDLE, longEdge(picture));
+            assertEquals(PhotoLoader.MIDDLE, width(picture));
         }
     }
 
@@ -130,7 +130,7 @@ class FramePictureTest {
             FramePicture picture = new FramePicture(shoot, loader, interfaceThread::add, () -> {});
             picture.show(shoot.photos().getFirst(), PhotoLoader.MIDDLE);
             runNext();
-            assertEquals(PhotoLoader.SMALL, longEdge(picture));
+            assertEquals(PhotoLoader.SMALL, width(picture));
             mayDevelop.countDown();
         }
     }

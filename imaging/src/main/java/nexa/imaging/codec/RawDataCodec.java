@@ -5,8 +5,6 @@ import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
-import nexa.core.geometry.PixelSize;
-import nexa.core.geometry.Turn;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.colour.Profile;
@@ -80,9 +78,8 @@ final class RawDataCodec implements PhotoCodec {
             return 0;
         }
         Reduction small = Reduction.leaving(400, preview.get().size().longEdge());
-        PixelSize laid = Turn.ofExif(facts.exifOrientation()).inverse().apply(facts.asShot());
         try (Source shown = JpegCodec.decode(path, preview.get().bytes(path), small);
-                Picture withoutBars = shown.picture().cutTo(laid.aspect())) {
+                Picture withoutBars = shown.picture().cutTo(facts.laidDown().aspect())) {
             return Brightness.of(withoutBars);
         } catch (IOException unreadable) { // then it is as light as the data are
             return 0;

@@ -54,6 +54,11 @@ public record PhotoFacts(
         return kind.decodesAsShot() ? Turn.NONE : Turn.ofExif(exifOrientation);
     }
 
+    /** Size as the camera laid it down, before EXIF orientation; so it lays down small pictures of it. */
+    public PixelSize laidDown() {
+        return Turn.ofExif(exifOrientation).inverse().apply(asShot);
+    }
+
     /** Size of the pixels as they come out of the decoder. */
     public PixelSize decoded() {
         return decodedToAsShot().inverse().apply(asShot);

@@ -144,10 +144,9 @@ public record PreviewMaker(PhotoCodecs codecs) {
 
     private static Optional<Preview> decoded(Path file, PhotoFacts facts, EmbeddedJpeg preview, int longEdge) {
         Reduction reduction = Reduction.leaving(longEdge, preview.size().longEdge());
-        Turn toAsShot = Turn.ofExif(facts.exifOrientation()); // cameras lay them down as the photo itself
+        Turn toAsShot = Turn.ofExif(facts.exifOrientation());
         try (Source source = JpegCodec.decode(file, preview.bytes(file), reduction);
-                Picture whole = source.picture()
-                        .cutTo(toAsShot.inverse().apply(facts.asShot()).aspect());
+                Picture whole = source.picture().cutTo(facts.laidDown().aspect());
                 Picture small = whole.reducedTo(longEdge);
                 Picture turned = small.turned(toAsShot)) {
             return Optional.of(new Preview(turned.onWhite(), source.profile()));

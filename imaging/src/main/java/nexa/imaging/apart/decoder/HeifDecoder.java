@@ -1,8 +1,5 @@
 package nexa.imaging.apart.decoder;
 
-import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_AV1;
-import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_HEVC;
-
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
 import java.lang.foreign.Arena;
@@ -14,7 +11,6 @@ import java.util.Optional;
 import nexa.imaging.boxes.CodedPicture;
 import nexa.imaging.boxes.HeifFile;
 import nexa.imaging.boxes.HeifPicture;
-import nexa.imaging.boxes.Pieces;
 import nexa.imaging.boxes.PixelRectangle;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.PixelLimit;
@@ -26,7 +22,6 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
  */
 final class HeifDecoder implements StillDecoder {
     private static final int THREADS = 2;
-    private static final int LONGEST = 1 << 30;
 
     /** A picture is made an eighth of its size at the smallest. */
     private static final int SMALLEST = 8;
@@ -63,8 +58,8 @@ final class HeifDecoder implements StillDecoder {
     private static void decode(
             SeekableByteChannel channel, CodedPicture coded, PixelRectangle shown, int factor, Taker taker)
             throws IOException, ImageProcessingException, Refusal {
-        try (AvDecoder decoder = new AvDecoder(codec(coded), coded.configuration(), THREADS, 0)) {
-            AVFrame first = decoder.decode(Pieces.of(channel, coded.tiles().getFirst(), LONGEST));
+        try (AvDecoder decoder = HeifTiles.decoder(coded, THREADS)) {
+            AVFrame first = decoder.decode(HeifTiles.first(channel, coded));
             checkTiles(first, coded, shown);
             int smaller = dividing(factor, first.width(), first.height(), shown.x(), shown.y());
             try (RgbFrames frames = new RgbFrames(first, coded.nclx(), true, smaller);
@@ -73,7 +68,7 @@ final class HeifDecoder implements StillDecoder {
                 MemorySegment canvas = arena.allocate(stride * frames.height() * rows(coded), 64);
                 frames.write(first, canvas, stride);
                 if (coded.tiles().size() > 1) {
-                    new HeifTiles(channel, coded, codec(coded), first, smaller, canvas, stride).decode(THREADS);
+                    new HeifTiles(channel, coded, first, smaller, canvas, stride).decode(THREADS);
                 }
                 taker.take(new Pixels(
                         Math.ceilDiv(shown.width(), smaller),
@@ -86,10 +81,6 @@ final class HeifDecoder implements StillDecoder {
                         null));
             }
         }
-    }
-
-    private static int codec(CodedPicture coded) {
-        return coded.coding().equals("hvc1") ? AV_CODEC_ID_HEVC : AV_CODEC_ID_AV1;
     }
 
     private static int rows(CodedPicture coded) {

@@ -1,5 +1,8 @@
 package nexa.imaging.apart.decoder;
 
+import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_AV1;
+import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_HEVC;
+
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
 import java.io.InterruptedIOException;
@@ -28,12 +31,22 @@ import org.jspecify.annotations.Nullable;
 record HeifTiles(
         SeekableByteChannel channel,
         CodedPicture coded,
-        int codec,
         AVFrame first,
         int smaller,
         MemorySegment canvas,
         long stride) {
     private static final int LONGEST = 1 << 30;
+
+    /** A decoder of such pictures. */
+    static AvDecoder decoder(CodedPicture coded, int threads) throws Refusal {
+        int codec = coded.coding().equals("hvc1") ? AV_CODEC_ID_HEVC : AV_CODEC_ID_AV1;
+        return new AvDecoder(codec, coded.configuration(), threads, 0);
+    }
+
+    /** The first tile's data, which is all if there is but one. */
+    static byte[] first(SeekableByteChannel channel, CodedPicture coded) throws IOException, ImageProcessingException {
+        return Pieces.of(channel, coded.tiles().getFirst(), LONGEST);
+    }
 
     private byte[] data(int tile) throws IOException, ImageProcessingException {
         synchronized (channel) {
@@ -72,7 +85,7 @@ record HeifTiles(
 
     /** Every so many-th. */
     private void decode(int from, int step) throws IOException, ImageProcessingException, Refusal {
-        try (AvDecoder decoder = new AvDecoder(codec, coded.configuration(), 1, 0);
+        try (AvDecoder decoder = decoder(coded, 1);
                 RgbFrames frames = new RgbFrames(first, coded.nclx(), true, smaller)) {
             for (int tile = from; tile < coded.tiles().size(); tile += step) {
                 long row = (long) tile / coded.columns() * frames.height();
