@@ -41,20 +41,23 @@ record BenchCaptions(
         }
         String what = Words.name(photo.name()) + " · " + space.upright();
         String right = right(mode);
-        boolean room = DrawnWords.measured(what + colours(photo) + closer + right) + APART < 2 * half;
+        boolean room = needed(what + colours(photo) + closer, right, overPhoto) < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
         boolean both = room || mode == BenchMode.FRAMING;
-        double reach = both ? Math.max(half, reach(left, right, middle)) : half;
+        double reach = both ? Math.max(half, reach(needed(left, right, overPhoto), middle)) : half;
         if (both) {
             text.caption(left, middle - reach, TextAlignment.LEFT, overPhoto);
         }
         text.caption(right, middle + reach, TextAlignment.RIGHT, overPhoto);
     }
 
+    private static double needed(String left, String right, boolean overPhoto) {
+        return DrawnWords.captionWidth(left, overPhoto) + APART + DrawnWords.captionWidth(right, overPhoto);
+    }
+
     /** How far to each side of a narrow photo's middle both go without meeting, as far as the Bench does. */
-    private double reach(String left, String right, double middle) {
-        double needed = (DrawnWords.measured(left) + APART + DrawnWords.measured(right)) / 2;
-        return Math.min(needed, Math.min(middle, text.getWidth() - middle));
+    private double reach(double needed, double middle) {
+        return Math.min(needed / 2, Math.min(middle, text.getWidth() - middle));
     }
 
     /** How the file's colours are read; the Wall says it too. */

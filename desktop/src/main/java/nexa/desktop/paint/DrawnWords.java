@@ -48,11 +48,15 @@ public final class DrawnWords extends Region {
             return;
         }
         if (overPhoto) {
-            double wide = measured(words) + 2 * PADDING;
-            tag(words, left(x, wide, alignment), getHeight() - CAPTION_BOTTOM - TAG_HEIGHT / 2);
+            tag(words, left(x, captionWidth(words, true), alignment), getHeight() - CAPTION_BOTTOM - TAG_HEIGHT / 2);
         } else {
             soft(words, x, getHeight() - CAPTION_BOTTOM, alignment);
         }
+    }
+
+    /** How wide a caption is, its tag included if it lies over the photo. */
+    public static double captionWidth(String words, boolean overPhoto) {
+        return measured(words) + (overPhoto ? 2 * PADDING : 0);
     }
 
     public void middle(String words) {
