@@ -7,11 +7,18 @@ import java.io.IOException;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Iterator;
+import java.util.Optional;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.stream.ImageInputStream;
+import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.JdkPixels;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -19,13 +26,18 @@ import nexa.imaging.probe.JpegSegments;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
- * JPEGs of ink values (CMYK, YCCK), which OpenCV reads without their profile. The library used here converts by the
- * embedded profile, or by a common one.
+ * JPEGs of ink values (CMYK, YCCK), which OpenCV reads without their profile. Those without one are converted by the
+ * library used here, which takes a common one.
  */
 final class InkJpeg {
+    private static final Logger LOG = LoggerFactory.getLogger(InkJpeg.class);
     private static final int ADOBE_MARKER = 0xEE;
+    private static final int INKS = 4;
 
     static {
         ImageIO.setUseCache(false); // no temporary files
@@ -33,13 +45,61 @@ final class InkJpeg {
 
     private InkJpeg() {}
 
-    /** Its pixels as stored, in sRGB. */
-    static Picture decode(Path file, byte[] bytes) throws UnreadablePhotoException {
+    /**
+     * Its pixels as stored, in sRGB.
+     *
+     * @param icc the profile that it has, if any
+     * @throws UnreadablePhotoException if it is damaged
+     */
+    static Picture decode(Path file, byte[] bytes, byte @Nullable [] icc) throws UnreadablePhotoException {
         try {
-            return new Picture(isInverted(file) ? inverted(bytes) : plain(bytes));
+            boolean isInverted = isInverted(file);
+            Optional<Picture> shown = Profile.ofInks(icc).flatMap(inks -> shown(file, bytes, inks, isInverted));
+            return shown.isPresent() ? shown.get() : new Picture(isInverted ? inverted(bytes) : plain(bytes));
         } catch (IOException | RuntimeException damaged) {
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED), damaged);
         }
+    }
+
+    /** What the inks look like; empty if the profile does not say it. */
+    private static Optional<Picture> shown(Path file, byte[] bytes, Profile inks, boolean isInverted) {
+        try (InkPicture amounts = isInverted ? read(bytes, InkJpeg::amounts) : read(bytes, InkJpeg::asTheyAre)) {
+            return Optional.of(ColourTransform.between(inks, Profile.SRGB).shown(amounts));
+        } catch (IOException | RuntimeException unknown) {
+            LOG.info("The inks of {} are shown without their profile", file, unknown);
+            return Optional.empty();
+        }
+    }
+
+    /** What is read by a library's reader of JPEGs. */
+    private interface Reading<T> {
+        T from(ImageReader reader) throws IOException;
+    }
+
+    private static <T> T read(byte[] bytes, Reading<T> reading) throws IOException {
+        ImageReader reader = ImageIO.getImageReadersByFormatName("jpeg").next();
+        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            reader.setInput(in);
+            return reading.from(reader);
+        } finally {
+            reader.dispose();
+        }
+    }
+
+    /** The library turns them round, and brightness with two differences of colours into inks. */
+    private static InkPicture amounts(ImageReader reader) throws IOException {
+        ImageReadParam asked = reader.getDefaultReadParam();
+        for (Iterator<ImageTypeSpecifier> types = reader.getImageTypes(0); types.hasNext(); ) {
+            ImageTypeSpecifier type = types.next();
+            if (type.getColorModel().getNumColorComponents() == INKS) {
+                asked.setDestinationType(type);
+            }
+        }
+        return InkPicture.of(reader.read(0, asked).getRaster());
+    }
+
+    private static InkPicture asTheyAre(ImageReader reader) throws IOException {
+        return InkPicture.of(reader.readRaster(0, null));
     }
 
     /** Adobe's marker, APP14, stands for inverted values (Adobe technical note 5116, section 18). */
@@ -59,28 +119,22 @@ final class InkJpeg {
         return JdkPixels.matrix(image);
     }
 
-    /** Amounts of ink as they are. Without a profile each ink takes its share of the light away. */
+    /** Each ink takes its share of the light away. */
     private static Mat plain(byte[] bytes) throws IOException {
-        ImageReader reader = ImageIO.getImageReadersByFormatName("jpeg").next();
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
-            reader.setInput(in);
-            Raster ink = reader.readRaster(0, null);
-            Mat matrix = new Mat(ink.getHeight(), ink.getWidth(), opencv_core.CV_8UC3);
-            int[] cmyk = new int[4];
-            try (UByteIndexer pixels = matrix.createIndexer()) {
-                for (int y = 0; y < ink.getHeight(); y++) {
-                    for (int x = 0; x < ink.getWidth(); x++) {
-                        ink.getPixel(x, y, cmyk);
-                        int light = 255 - cmyk[3];
-                        for (int channel = 0; channel < 3; channel++) {
-                            pixels.put(y, x, 2 - channel, (255 - cmyk[channel]) * light / 255);
-                        }
+        Raster ink = read(bytes, reader -> reader.readRaster(0, null));
+        Mat matrix = new Mat(ink.getHeight(), ink.getWidth(), opencv_core.CV_8UC3);
+        int[] cmyk = new int[INKS];
+        try (UByteIndexer pixels = matrix.createIndexer()) {
+            for (int y = 0; y < ink.getHeight(); y++) {
+                for (int x = 0; x < ink.getWidth(); x++) {
+                    ink.getPixel(x, y, cmyk);
+                    int light = 255 - cmyk[3];
+                    for (int channel = 0; channel < 3; channel++) {
+                        pixels.put(y, x, 2 - channel, (255 - cmyk[channel]) * light / 255);
                     }
                 }
             }
-            return matrix;
-        } finally {
-            reader.dispose();
         }
+        return matrix;
     }
 }

@@ -83,7 +83,7 @@ public final class JpegCodec implements PhotoCodec {
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         byte[] bytes = Decoder.read(file);
-        return isInk(facts) ? new Source(InkJpeg.decode(file, bytes), ofInk(bytes)) : decode(file, bytes, reduction);
+        return isInk(facts) ? ofInk(file, bytes) : decode(file, bytes, reduction);
     }
 
     /**
@@ -99,7 +99,8 @@ public final class JpegCodec implements PhotoCodec {
     @Override
     public SourceMetadata metadata(Path file, PhotoFacts facts) throws UnreadablePhotoException {
         byte[] bytes = Decoder.read(file);
-        return isInk(facts) ? ofInk(bytes) : JpegBlocks.of(bytes);
+        SourceMetadata blocks = JpegBlocks.of(bytes);
+        return isInk(facts) ? blocks.withIcc(null) : blocks;
     }
 
     private static boolean isInk(PhotoFacts facts) {
@@ -107,8 +108,9 @@ public final class JpegCodec implements PhotoCodec {
     }
 
     /** The profile was for ink and has done its work. */
-    private static SourceMetadata ofInk(byte[] bytes) {
-        return JpegBlocks.of(bytes).withIcc(null);
+    private static Source ofInk(Path file, byte[] bytes) throws UnreadablePhotoException {
+        SourceMetadata blocks = JpegBlocks.of(bytes);
+        return new Source(InkJpeg.decode(file, bytes, blocks.icc()), blocks.withIcc(null));
     }
 
     @Override

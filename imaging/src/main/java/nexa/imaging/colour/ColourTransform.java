@@ -151,11 +151,11 @@ public final class ColourTransform {
         if (channelsFrom != Profile.Space.INK.channels() || channelsTo != 3) {
             throw new IllegalStateException(from + " is for no inks, or " + to + " is");
         }
-        return new Picture(exactly(inks.mat()));
+        return new Picture(converted(inks.mat()));
     }
 
     private Mat converted(Mat source) {
-        if (channelsFrom != 3 || channelsTo < 3 || source.total() < WORTH_IT) {
+        if (source.total() < WORTH_IT) {
             return exactly(source);
         }
         return fast().map(fast -> FastPixels.converted(source, fast)).orElseGet(() -> exactly(source));
@@ -164,23 +164,33 @@ public final class ColourTransform {
     /** Found out when it is first needed. */
     private synchronized Optional<FastColours> fast() {
         if (fast == null) {
-            UnaryOperator<short[]> exact = colours -> engine.convert(colours, 3);
-            fast = Stream.<Supplier<Optional<? extends FastColours>>>of(
-                            this::matrix, () -> Optional.of(new ColourTable(exact, channelsTo, ColourTable.STEPS)))
+            UnaryOperator<short[]> exact = colours -> engine.convert(colours, channelsFrom);
+            fast = kinds(exact)
                     .flatMap(kind -> kind.get().stream())
-                    .<FastColours>map(kind -> kind)
                     .filter(kind -> kind.isCloseTo(exact, this::shown))
                     .findFirst();
         }
         return fast;
     }
 
+    /** The best first. Grey is nearly always made coloured before, and between inks nobody converts. */
+    private Stream<Supplier<Optional<FastColours>>> kinds(UnaryOperator<short[]> exact) {
+        if (channelsFrom == 3 && channelsTo >= 3) {
+            return Stream.of(this::matrix, () -> Optional.of(new ColourTable(exact, channelsTo, ColourTable.STEPS)));
+        }
+        return channelsFrom == Profile.Space.INK.channels() && channelsTo == 3
+                ? Stream.of(() -> Optional.of(new InkTable(exact)))
+                : Stream.empty();
+    }
+
     private short[] shown(short[] converted) {
         return channelsTo == 3 ? converted : new DirectEngine(to.engine(), Profile.SRGB.engine()).convert(converted, 4);
     }
 
-    private Optional<ColourMatrix> matrix() {
-        return how.intent() == Conversion.Intent.ABSOLUTE ? Optional.empty() : ColourMatrix.between(from, to);
+    private Optional<FastColours> matrix() {
+        return how.intent() == Conversion.Intent.ABSOLUTE
+                ? Optional.empty()
+                : ColourMatrix.between(from, to).map(matrix -> matrix);
     }
 
     private Mat exactly(Mat source) {

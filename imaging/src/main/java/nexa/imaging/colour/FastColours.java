@@ -3,10 +3,15 @@ package nexa.imaging.colour;
 import java.util.Random;
 import java.util.function.UnaryOperator;
 
-/** Converts red, green and blue of 16 bits much faster than the engine, and nearly as it does. Immutable. */
-sealed interface FastColours permits ColourMatrix, ColourTable {
+/** Converts colours or inks of 16 bits much faster than the engine, and nearly as it does. Immutable. */
+sealed interface FastColours permits ColourMatrix, ColourTable, InkTable {
     int TRIED = 3000;
     int VALUES = 65_536;
+
+    /** Of a pixel that is converted: 3, or 4 for inks. */
+    default int channelsFrom() {
+        return 3;
+    }
 
     /** Of a converted pixel: 3, or 4 for inks. */
     int channels();
@@ -14,7 +19,7 @@ sealed interface FastColours permits ColourMatrix, ColourTable {
     /**
      * Converts pixels.
      *
-     * @param colours red, green, blue, red, …
+     * @param colours red, green, blue, red, … or cyan, magenta, yellow, black, cyan, …
      * @param converted may be the same array, if pixels keep as many channels
      */
     void convert(short[] colours, short[] converted);
@@ -32,9 +37,9 @@ sealed interface FastColours permits ColourMatrix, ColourTable {
      */
     default boolean isCloseTo(UnaryOperator<short[]> engine, UnaryOperator<short[]> shown) {
         Random random = new Random(5);
-        short[] colours = new short[TRIED * 3];
+        short[] colours = new short[TRIED * channelsFrom()];
         for (int i = 0; i < colours.length; i++) {
-            colours[i] = (short) random.nextInt(i / 3 % 2 == 0 ? VALUES : VALUES / 32);
+            colours[i] = (short) random.nextInt(i / channelsFrom() % 2 == 0 ? VALUES : VALUES / 32);
         }
         short[] converted = new short[TRIED * channels()];
         convert(colours, converted);

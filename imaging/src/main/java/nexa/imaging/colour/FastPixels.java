@@ -12,7 +12,7 @@ final class FastPixels {
 
     private FastPixels() {}
 
-    /** @param source blue, green, red in 8 or 16 bits; not changed */
+    /** @param source blue, green, red or inks in 8 or 16 bits; not changed */
     static Mat converted(Mat source, FastColours fast) {
         Mat target = new Mat(source.rows(), source.cols(), opencv_core.CV_MAKETYPE(source.depth(), fast.channels()));
         int rows = Math.max(1, BAND / source.cols());
@@ -39,8 +39,8 @@ final class FastPixels {
 
         Row(int pixels, FastColours fast) {
             this.fast = fast;
-            this.colours = new short[pixels * 3];
-            this.converted = fast.channels() == 3 ? colours : new short[pixels * fast.channels()];
+            this.colours = new short[pixels * fast.channelsFrom()];
+            this.converted = fast.channels() == fast.channelsFrom() ? colours : new short[pixels * fast.channels()];
         }
 
         void deep(BytePointer source, BytePointer target) {
@@ -72,7 +72,9 @@ final class FastPixels {
         }
 
         private void convert() {
-            exchange(colours);
+            if (fast.channelsFrom() == 3) {
+                exchange(colours);
+            }
             fast.convert(colours, converted);
             if (fast.channels() == 3) {
                 exchange(converted);

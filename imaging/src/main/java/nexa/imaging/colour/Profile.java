@@ -91,6 +91,11 @@ public final class Profile {
         }
     }
 
+    /** The same if it is one of inks. */
+    public static Optional<Profile> ofInks(byte @Nullable [] bytes) {
+        return of(bytes).filter(profile -> profile.space() == Space.INK);
+    }
+
     /**
      * From a profile file.
      *

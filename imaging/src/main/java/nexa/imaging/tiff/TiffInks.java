@@ -1,16 +1,11 @@
 package nexa.imaging.tiff;
 
-import static org.bytedeco.opencv.global.opencv_core.CV_16UC4;
-import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
-
 import java.awt.Rectangle;
-import java.awt.image.DataBuffer;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -19,8 +14,6 @@ import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
-import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.javacpp.ShortPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -29,7 +22,6 @@ import org.slf4j.LoggerFactory;
 /** TIFFs of cyan, magenta, yellow and black that say by a profile which inks these are. */
 final class TiffInks {
     private static final Logger LOG = LoggerFactory.getLogger(TiffInks.class);
-    private static final int INKS = 4;
 
     /** Pixels that are converted at once. */
     private static final int BAND = 4_000_000;
@@ -43,7 +35,7 @@ final class TiffInks {
      * @return empty if there is no profile of inks, or the file is written in a way that the library here does not know
      */
     static Optional<Picture> shown(Path file, byte[] bytes, byte @Nullable [] icc) {
-        Optional<Profile> inks = Profile.of(icc).filter(profile -> profile.space() == Profile.Space.INK);
+        Optional<Profile> inks = Profile.ofInks(icc);
         if (inks.isEmpty()) {
             return Optional.empty();
         }
@@ -63,11 +55,12 @@ final class TiffInks {
     private static Picture shown(ImageReader reader, ColourTransform toScreen) throws IOException {
         int width = reader.getWidth(0);
         int height = reader.getHeight(0);
-        int rows = Math.max(1, BAND / width);
+        int bands = Math.ceilDiv(height, Math.max(1, BAND / width));
+        int rows = Math.ceilDiv(height, bands);
         Mat whole = new Mat();
         for (int y = 0; y < height; y += rows) {
             int count = Math.min(rows, height - y);
-            try (InkPicture amounts = new InkPicture(matrix(raster(reader, new Rectangle(0, y, width, count))));
+            try (InkPicture amounts = InkPicture.of(raster(reader, new Rectangle(0, y, width, count)));
                     Picture band = toScreen.shown(amounts)) {
                 whole.create(height, width, band.mat().type()); // once: later bands find it made
                 try (Mat place = whole.rowRange(y, y + count)) {
@@ -82,27 +75,6 @@ final class TiffInks {
     private static Raster raster(ImageReader reader, Rectangle part) throws IOException {
         ImageReadParam asked = reader.getDefaultReadParam();
         asked.setSourceRegion(part);
-        Raster raster = reader.read(0, asked).getRaster();
-        if (raster.getNumBands() != INKS) {
-            throw new IIOException(raster.getNumBands() + " channels");
-        }
-        return raster;
-    }
-
-    private static Mat matrix(Raster raster) {
-        boolean isDeep = raster.getTransferType() == DataBuffer.TYPE_USHORT;
-        int width = raster.getWidth();
-        Mat matrix = new Mat(raster.getHeight(), width, isDeep ? CV_16UC4 : CV_8UC4);
-        for (int y = 0; y < raster.getHeight(); y++) {
-            Object row = raster.getDataElements(0, y, width, 1, null);
-            try (BytePointer target = matrix.ptr(y)) {
-                if (row instanceof short[] deep) {
-                    new ShortPointer(target).put(deep);
-                } else {
-                    target.put((byte[]) row);
-                }
-            }
-        }
-        return matrix;
+        return reader.read(0, asked).getRaster();
     }
 }

@@ -15,11 +15,22 @@ import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriter;
 import javax.imageio.stream.ImageOutputStream;
+import nexa.core.files.DeliveredColour;
+import nexa.core.files.FileSettings;
+import nexa.core.files.FileType;
+import nexa.imaging.InkMaker;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
+import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -91,6 +102,27 @@ class InkTest {
             }
             assertTrue(a.get(20, 10, 0) > a.get(20, 10, 2) + 60, "cyan ink lets blue through and stops red");
             assertTrue(a.get(20, 50, 2) > a.get(20, 50, 0) + 60, "yellow and magenta ink are red");
+        }
+    }
+
+    /** What was delivered for a press and comes back as a photo shows the colours that the press makes. */
+    @Test
+    void inksWithAProfile_areShownByIt() throws IOException {
+        Path press = Files.write(folder.resolve("press.icc"), InkMaker.profile());
+        Profile inks = Profile.ofInks(InkMaker.profile()).orElseThrow();
+        FileSettings settings = new FileSettings(FileType.JPEG, 95, DeliveredColour.profile(press.toString()));
+        try (Picture scene = TestPhotos.deepScene(120, 90);
+                Source photo = new Source(scene.shared(), SourceMetadata.NONE)) {
+            Path file = Files.write(folder.resolve("inks.jpg"), Encoder.encode(scene, photo, settings));
+            PhotoFacts facts = ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+            try (InkPicture ink = ColourTransform.between(Profile.SRGB, inks).inks(scene);
+                    Picture printed =
+                            ColourTransform.between(inks, Profile.SRGB).shown(ink);
+                    Picture meant = printed.to8Bits();
+                    Source back = PhotoCodecs.STANDARD.open(file, facts)) {
+                assertTrue(TestPhotos.psnr(meant, back.picture()) > 36, "it shows what is printed");
+                assertTrue(back.profile().isEmpty(), "which is in sRGB now");
+            }
         }
     }
 

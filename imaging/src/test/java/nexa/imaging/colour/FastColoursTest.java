@@ -1,9 +1,13 @@
 package nexa.imaging.colour;
 
 import static org.bytedeco.opencv.global.opencv_core.CV_16UC3;
+import static org.bytedeco.opencv.global.opencv_core.CV_16UC4;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.bytedeco.opencv.global.opencv_core.NORM_INF;
 import static org.bytedeco.opencv.global.opencv_core.norm;
+import static org.bytedeco.opencv.global.opencv_core.randu;
+import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -13,6 +17,9 @@ import java.util.Random;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import nexa.imaging.Cielab;
+import nexa.imaging.InkMaker;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.ShortPointer;
@@ -20,6 +27,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whole photos, converted fast, against pieces of them, converted by the engine. */
 class FastColoursTest {
@@ -113,6 +121,30 @@ class FastColoursTest {
                             Picture exact = transform.apply(piece)) {
                         double most = norm(tabled.mat().rowRange(y, y + PIECE), exact.mat(), NORM_INF, new Mat());
                         assertTrue(most <= 1, "row " + y + ": " + most);
+                    }
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void inks_areShownAsTheEngineShowsThem(boolean isDeep) {
+        ColourTransform transform =
+                ColourTransform.between(Profile.of(InkMaker.profile()).orElseThrow(), Profile.SRGB);
+        try (InkPicture whole = new InkPicture(new Mat(HEIGHT, WIDTH, isDeep ? CV_16UC4 : CV_8UC4));
+                Mat samples = whole.mat().reshape(1);
+                Mat none = new Mat(new int[] {0});
+                Mat beyondFull = new Mat(new int[] {isDeep ? 65_536 : 256})) {
+            randu(samples, none, beyondFull);
+            try (Picture tabled = transform.shown(whole)) {
+                for (int y = 0; y < HEIGHT; y += 10 * PIECE) {
+                    try (InkPicture piece = new InkPicture(whole.mat().rowRange(y, y + PIECE));
+                            Picture exact = transform.shown(piece);
+                            Picture shown = new Picture(tabled.mat().rowRange(y, y + PIECE))) {
+                        assertEquals(3, shown.channels());
+                        assertEquals(exact.bits(), shown.bits());
+                        assertTrue(TestPhotos.psnr(exact.to8Bits(), shown.to8Bits()) > 52, "rows from " + y);
                     }
                 }
             }

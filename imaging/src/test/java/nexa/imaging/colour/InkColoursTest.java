@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
+import java.util.function.UnaryOperator;
 import nexa.core.files.Conversion;
 import nexa.core.files.Conversion.Intent;
 import nexa.imaging.Cielab;
@@ -154,6 +155,46 @@ class InkColoursTest {
         }
     }
 
+    @Test
+    void tableOfInks_differsByLessThanAnyEyeSees() {
+        assertInkTableIsClose(PRESS);
+    }
+
+    @Test
+    void tableOfAMeasuredPressesInks_differsByLessThanAnyEyeSees() throws IOException {
+        assumeTrue(Files.exists(MEASURED), MEASURED + " is not installed");
+        assertInkTableIsClose(Profile.readForDelivery(MEASURED));
+    }
+
+    private static void assertInkTableIsClose(Profile press) {
+        Engine engine = AdjustedEngine.between(press, Profile.SRGB, Conversion.DEFAULT);
+        InkTable table = new InkTable(inks -> engine.convert(inks, 4));
+        assertTrue(table.isCloseTo(inks -> engine.convert(inks, 4), UnaryOperator.identity()));
+        short[] inks = any(4);
+        short[] tabled = new short[COLOURS * 3];
+        table.convert(inks, tabled);
+        Engine seen = new DirectEngine(Profile.SRGB.engine(), Profile.XYZ.engine());
+        short[] ours = seen.convert(tabled, 3);
+        short[] theirs = seen.convert(engine.convert(inks, 4), 3);
+        for (int i = 0; i < ours.length; i += 3) {
+            double difference = Cielab.difference(measured(ours, i), measured(theirs, i));
+            assertTrue(difference <= 0.75, press + " differs by " + difference);
+        }
+    }
+
+    /** A conversion that jumps has no table that follows it. */
+    @Test
+    void tableOfInks_isNotTakenForWhatItDoesNotFollow() {
+        UnaryOperator<short[]> jumping = inks -> {
+            short[] colours = new short[inks.length / 4 * 3];
+            for (int i = 0; i < colours.length; i++) {
+                colours[i] = (short) ((inks[i / 3 * 4] & 0xFFFF) > 30_000 ? 50_000 : 10_000);
+            }
+            return colours;
+        };
+        assertFalse(new InkTable(jumping).isCloseTo(jumping, UnaryOperator.identity()));
+    }
+
     private static double[] measured(short[] xyz, int at) {
         double[] scaled = new double[3];
         for (int i = 0; i < 3; i++) {
@@ -163,7 +204,11 @@ class InkColoursTest {
     }
 
     private static short[] any() {
-        short[] colours = new short[COLOURS * 3];
+        return any(3);
+    }
+
+    private static short[] any(int channels) {
+        short[] colours = new short[COLOURS * channels];
         Random random = new Random(6);
         for (int i = 0; i < colours.length; i++) {
             colours[i] = (short) random.nextInt(65_536);
