@@ -62,6 +62,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final FirstSteps firstSteps;
     private final NoticeBar notices;
     private final VBox top;
+    private final VBox bottom;
     private final ShootKeys shootKeys;
     private final Sheets sheets;
     private final Subscription subscriptions;
@@ -109,15 +110,17 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         menu.on(bench, CommandMenu.BENCH);
         menu.on(wall, CommandMenu.WALL);
         notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
-        top = new VBox(header, notices);
-        firstSteps = new FirstSteps(models, rail, header::viewButton, desk, top);
+        firstSteps = new FirstSteps(models, rail, header::viewButton, desk);
+        top = new VBox(header, notices, firstSteps.high());
+        bottom = new VBox(firstSteps.low(), desk);
+        bottom.setViewOrder(-1); // what is in the middle comes later, and would lie over what is pointed out
         sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys), firstSteps::again);
         layout.setTop(top);
         layout.setLeft(rail);
-        layout.setBottom(desk);
+        layout.setBottom(bottom);
         layout.setRight(layer.room());
         layer.room().layoutXProperty().subscribe(layer::requestLayout);
-        getChildren().addAll(layout, firstSteps.layer(), layer);
+        getChildren().addAll(layout, layer);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::show),
                 session.editsProperty().subscribe(count -> notices.refresh()),
@@ -197,9 +200,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
             node.setVisible(!bare);
             node.setManaged(!bare);
         }
-        desk.setVisible(desked);
-        desk.setManaged(desked);
-        firstSteps.layer().requestLayout();
+        bottom.setVisible(desked);
+        bottom.setManaged(desked);
     }
 
     private void showBenchFor(BenchMode mode) {
@@ -240,7 +242,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     void open(DeskPane pane) {
-        if (session.viewProperty().get() != MainView.HANDOVER && desk.isVisible()) {
+        if (session.viewProperty().get() != MainView.HANDOVER && bottom.isVisible()) {
             desk.open(pane);
         }
     }

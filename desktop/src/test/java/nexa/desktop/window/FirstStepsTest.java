@@ -4,12 +4,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.VBox;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.MainView;
 import nexa.desktop.setting.Hint;
@@ -19,61 +20,80 @@ import org.testfx.api.FxRobot;
 
 /** A first shoot: what is pointed out, where, and until when. */
 class FirstStepsTest extends WindowTest {
-    private static Label hint(FxRobot robot) {
-        return robot.lookup("#hint").queryAs(Label.class);
+    private static Optional<Label> hint(FxRobot robot) {
+        return robot.lookup("#hint").queryAllAs(Label.class).stream()
+                .filter(label -> label.getParent().isVisible() && label.getHeight() > 0)
+                .findFirst();
     }
 
     private static void says(FxRobot robot, Hint expected) throws Exception {
-        until(() -> hint(robot).isVisible() && hint(robot).getText().equals(Words.of("hint", expected)));
+        until(() -> hint(robot)
+                .filter(label -> label.getText().equals(Words.of("hint", expected)))
+                .isPresent());
+    }
+
+    private static Bounds place(Node node) {
+        return node.localToScene(node.getBoundsInLocal());
     }
 
     @Test
     void steps_arePointedOutUntilTheyAreTaken(FxRobot robot) throws Exception {
         says(robot, Hint.SHAPES);
-        untilAtRest(hint(robot));
-        Bounds beside = hint(robot).localToScene(hint(robot).getBoundsInLocal());
-        Bounds rail = robot.lookup(".rail")
-                .query()
-                .localToScene(robot.lookup(".rail").query().getBoundsInLocal());
-        assertTrue(beside.getMinX() >= rail.getMaxX(), "beside the rail, and not over it");
         onFx(() -> session().briefEdits().add("4:5", Shape.parse("4:5")));
         says(robot, Hint.LOOK);
         press(robot, KeyCode.ENTER);
         until(() -> session().viewProperty().get() == MainView.BENCH);
-        until(() -> !hint(robot).isVisible());
+        until(() -> hint(robot).isEmpty());
         onFx(session().frameEdits()::checkAll);
         says(robot, Hint.CARRY);
         press(robot, KeyCode.SHIFT, KeyCode.B);
         until(() -> session().settings().hintsTakenProperty().get().contains(Hint.CARRY));
         says(robot, Hint.HANDOVER);
         press(robot, KeyCode.V);
-        until(() -> !hint(robot).isVisible());
+        until(() -> hint(robot).isEmpty());
         assertEquals(
                 Set.of(Hint.values()), session().settings().hintsTakenProperty().get());
         onFx(() -> session().viewProperty().set(MainView.WALL));
-        assertFalse(hint(robot).isVisible(), "once is enough");
+        assertTrue(hint(robot).isEmpty(), "once is enough");
     }
 
     @Test
-    void hint_liesBelowWhatIsSaidOfTheShoot(FxRobot robot) throws Exception {
+    void hints_lieOverNoPhoto(FxRobot robot) throws Exception {
+        says(robot, Hint.SHAPES);
+        assertLiesOverNothing(robot);
         onFx(() -> session().briefEdits().add("4:5", Shape.parse("4:5")));
         says(robot, Hint.LOOK);
-        VBox notices = robot.lookup("#notices").queryAs(VBox.class);
-        Label said = new Label("Another Nexa has this shoot open.");
-        said.setMinHeight(60);
-        onFx(() -> notices.getChildren().add(said));
-        until(() -> said.getHeight() >= 60);
-        untilAtRest(hint(robot));
-        Bounds hint = hint(robot).localToScene(hint(robot).getBoundsInLocal());
-        assertFalse(hint.intersects(said.localToScene(said.getBoundsInLocal())));
-        onFx(() -> notices.getChildren().remove(said));
-        until(() -> hint(robot).localToScene(hint(robot).getBoundsInLocal()).getMinY() < hint.getMinY() - 50);
+        assertLiesOverNothing(robot);
+        press(robot, KeyCode.ENTER);
+        until(() ->
+                session().viewProperty().get() == MainView.BENCH && hint(robot).isEmpty());
+        double height = robot.lookup(".bench").query().getBoundsInParent().getHeight();
+        onFx(session().frameEdits()::checkAll);
+        says(robot, Hint.CARRY);
+        untilAtRest(hint(robot).orElseThrow());
+        assertEquals(
+                height, robot.lookup(".bench").query().getBoundsInParent().getHeight(), "the photo stays where it is");
+        Bounds hint = place(hint(robot).orElseThrow());
+        assertFalse(
+                hint.intersects(place(robot.lookup(".desk").query())),
+                hint + " " + place(robot.lookup(".desk").query()));
+        assertTrue(hint.getHeight() < 40, "no higher than the lines below the photo");
+    }
+
+    private static void assertLiesOverNothing(FxRobot robot) throws Exception {
+        Label hint = hint(robot).orElseThrow();
+        untilAtRest(hint);
+        for (String other : new String[] {".header", "#notices", ".rail", ".wall", ".bench", ".desk"}) {
+            robot.lookup(other).queryAll().stream()
+                    .filter(node -> node.isVisible() && node.getParent().isVisible())
+                    .forEach(node -> assertFalse(place(hint).intersects(place(node)), other));
+        }
     }
 
     @Test
     void help_pointsThemOutAgain(FxRobot robot) throws Exception {
         onFx(() -> session().settings().hintsTakenProperty().set(Set.of(Hint.values())));
-        until(() -> !hint(robot).isVisible());
+        until(() -> hint(robot).isEmpty());
         press(robot, KeyCode.F1);
         click(robot, "#keys-hints");
         says(robot, Hint.SHAPES);
@@ -85,7 +105,9 @@ class FirstStepsTest extends WindowTest {
         says(robot, Hint.SHAPES);
         click(robot, "#hint-away");
         until(() -> session().settings().hintsTakenProperty().get().equals(Set.of(Hint.SHAPES)));
-        until(() -> !hint(robot).isVisible() || !hint(robot).getText().equals(Words.of("hint", Hint.SHAPES)));
+        until(() -> hint(robot)
+                .filter(label -> label.getText().equals(Words.of("hint", Hint.SHAPES)))
+                .isEmpty());
     }
 
     @Test
