@@ -28,8 +28,8 @@ import nexa.shoot.photo.Photo;
  * all of them alike: its inside moves, its corners and sides size, outside of it tilts.
  */
 final class WallPointer {
-    /** How near to a frame's edge a pointer takes hold, in canvas units. */
-    private static final double REACH = 7;
+    /** How near to an edge it is taken hold of at most, of the frame's shorter side: the rest moves a small one. */
+    private static final double MOST_REACH = 0.25;
 
     /** A press that moves less is a click. */
     private static final double CLICK = 3;
@@ -128,7 +128,7 @@ final class WallPointer {
     private Function<Point, Change> change(PhotoTile tile, LevelView view, Frame frame) {
         PhotoSpace space = session.shoot().space(tile.photo()).orElseThrow();
         Point at = view.toLevel(from.x() - tile.getLayoutX(), from.y() - tile.getLayoutY());
-        Optional<Grip> grip = Grip.at(frame, at, REACH / view.scale());
+        Optional<Grip> grip = Grip.at(frame, at, reach(view, frame));
         if (grip.isEmpty()) {
             TiltDrag drag = new TiltDrag(space.pose().tilt(), at);
             return pointer -> Change.tilted(
@@ -142,6 +142,11 @@ final class WallPointer {
                 .isPresent();
         FrameDrag drag = new FrameDrag(space.room(outside), frame, grip.get(), at, FrameDrag.Hold.SHAPE);
         return pointer -> Change.between(frame, drag.to(photoMoves ? at.times(2).minus(pointer) : pointer));
+    }
+
+    private double reach(LevelView view, Frame frame) {
+        return Math.min(
+                session.settings().reach() / view.scale(), MOST_REACH * Math.min(frame.width(), frame.height()));
     }
 
     private void dragged(MouseEvent event) {

@@ -125,6 +125,21 @@ class TogetherTest extends WindowTest {
         assertTrue(moved > 0 && moved < 0.08, "moved by " + moved);
     }
 
+    /** Twelve pixels inside: a pen is not as exact as a mouse. */
+    @Test
+    void pen_takesEdgesFromFurtherAway(FxRobot robot) throws Exception {
+        selectTwo(robot);
+        Frame before = frame(all().get(0));
+        Point2D inside = onTile(robot, 0, before.at(1, 0.5)).subtract(12, 0);
+        drag(robot, inside, inside.subtract(20, 0));
+        assertEquals(before.width(), frame(all().get(0)).width(), 1e-9, "a mouse moves the frame from there");
+        onFx(() -> session().settings().penProperty().set(true));
+        Frame moved = frame(all().get(0));
+        inside = onTile(robot, 0, moved.at(1, 0.5)).subtract(12, 0);
+        drag(robot, inside, inside.subtract(20, 0));
+        assertTrue(frame(all().get(0)).width() < moved.width() - 0.02, "a pen its edge");
+    }
+
     @Test
     void dragCorner_sizesAll_andOutsideTiltsAll(FxRobot robot) throws Exception {
         selectTwo(robot);
