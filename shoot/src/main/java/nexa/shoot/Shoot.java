@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,12 +13,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
-import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
@@ -28,13 +25,9 @@ import nexa.core.sight.Sight;
 import nexa.core.space.PhotoSpace;
 import nexa.core.told.Told;
 import nexa.imaging.codec.PhotoCodecs;
-import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
-import nexa.imaging.file.Remark;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.edit.Edit;
-import nexa.shoot.edit.Edit.BriefChange;
-import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.edit.History;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.photo.Photo;
@@ -77,31 +70,19 @@ public final class Shoot implements Framings, AutoCloseable {
     private final ShootFiles files;
     private final Saver saver;
     private volatile List<Photo> photos;
-    private volatile Map<String, FoundFile> looked;
-    private volatile boolean whole;
-    private final AtomicLong passingIds = new AtomicLong(-1);
-    private final Map<Long, Framing> framings = new ConcurrentHashMap<>();
+    private final Asked asked;
+    private final LastLook lastLook;
     private final Map<String, String> settings;
     private final History history;
     private final DeliveredFiles delivered;
-    private final Set<String> sound;
+    private final Soundness soundness;
     private final Locations locations;
     private final PhotoCodecs codecs;
     private final List<Told> told;
-    private volatile int others;
-
-    /** By a photo's file the other one of its pair, both relative to the folder. */
-    private volatile Map<String, String> companions;
-
     private final Object editing = new Object();
-
-    /** Held while what photos are asked for changes. */
-    private final Object asked = new Object();
 
     private boolean closed;
     private final List<Listener> listeners = new CopyOnWriteArrayList<>();
-    private final WarningMemo warnings = new WarningMemo();
-    private volatile Brief brief;
 
     Shoot(
             Path folder,
@@ -112,28 +93,20 @@ public final class Shoot implements Framings, AutoCloseable {
             Locations locations,
             PhotoCodecs codecs)
             throws IOException {
-        List<StoredPhoto> stored = scanned.photos();
-        this.whole = scanned.whole();
         this.folder = folder;
         this.files = files;
-        this.brief = store.brief();
+        this.asked = new Asked(store.brief(), scanned.photos());
         this.settings = new ConcurrentHashMap<>(store.settings());
-        this.photos = stored.stream().map(StoredPhoto::photo).toList();
-        this.looked = byFile(stored.stream().map(StoredPhoto::found).toList());
-        stored.forEach(each -> framings.put(each.photo().id(), each.framing()));
-        this.passingIds.set(
-                Math.min(0, photos.stream().mapToLong(Photo::id).min().orElse(0)) - 1);
+        this.photos = scanned.photos().stream().map(StoredPhoto::photo).toList();
         this.history = store.history();
-        this.sound = ConcurrentHashMap.newKeySet();
-        this.sound.addAll(store.sound());
         this.delivered = delivered;
         this.locations = locations;
         this.codecs = codecs;
-        this.others = scanned.others();
-        this.companions = scanned.companions();
         this.told =
                 Stream.concat(files.told().stream(), store.spoiled().stream()).toList();
+        this.soundness = new Soundness(codecs, this::fileOf, store.sound(), this::keepSound);
         this.saver = new Saver(store);
+        this.lastLook = new LastLook(folder, delivered, codecs, saver, files::mayWrite, scanned);
     }
 
     /**
@@ -177,17 +150,11 @@ public final class Shoot implements Framings, AutoCloseable {
 
     /** The other file of a photo's pair, relative to the folder; empty if it has none. */
     public Optional<String> companion(Photo photo) {
-        return Optional.ofNullable(companions.get(photo.file()));
-    }
-
-    private static Map<String, FoundFile> byFile(List<FoundFile> found) {
-        Map<String, FoundFile> byFile = new HashMap<>();
-        found.forEach(file -> byFile.put(file.file(), file));
-        return byFile;
+        return lastLook.companion(photo);
     }
 
     /**
-     * Looks into the folder again, and stores what is new or changed. Reads files and waits for the store, so not for
+     * LastLook into the folder again, and stores what is new or changed. Reads files and waits for the store, so not for
      * the interface's thread; the photos show once {@link #take} is called.
      *
      * @param settled asked about each new or changed file: whether it is written to its end
@@ -196,28 +163,8 @@ public final class Shoot implements Framings, AutoCloseable {
      * @throws InterruptedException if interrupted while files are read
      */
     public Arrivals look(Predicate<FoundFile> settled, int mostNew) throws IOException, InterruptedException {
-        Map<String, FoundFile> before = looked;
-        FolderFiles seen =
-                FolderFiles.of(folder, delivered, PairShown.of(setting(PairShown.SETTING)), before, settled, mostNew);
-        others = seen.others();
-        companions = seen.companions();
-        keepCompared();
-        if (seen.news() == 0) {
-            whole = true;
-            return Arrivals.NONE;
-        }
-        Recognition.Result result =
-                new Recognition(folder, saver.photos(), codecs, usualOfRaw()).recognise(seen.found(), companions);
-        List<StoredPhoto> news = result.changed().stream()
-                .filter(photo -> !photo.found().equals(before.get(photo.found().file())))
-                .toList();
-        Map<String, FoundFile> all = new HashMap<>(before);
-        all.putAll(byFile(seen.found()));
-        looked = all;
-        boolean incoming = whole;
-        whole = whole || !seen.more();
-        return new Arrivals(
-                mayEdit() ? saver.store(news) : ShootOpening.withPassingIds(news, passingIds), incoming, seen.more());
+        return lastLook.look(
+                settled, mostNew, PairShown.of(setting(PairShown.SETTING)), RawPicture.of(setting(RawPicture.SETTING)));
     }
 
     /** Shows what a look found, on the thread that edits. */
@@ -225,10 +172,7 @@ public final class Shoot implements Framings, AutoCloseable {
         Map<Long, Photo> arrived = new LinkedHashMap<>();
         for (StoredPhoto each : arrivals.photos()) {
             arrived.put(each.photo().id(), each.photo());
-            framings.merge(
-                    each.photo().id(),
-                    each.framing(),
-                    (asked, read) -> read.subject().sight().isPresent() ? asked : asked.unseen());
+            asked.take(each);
         }
         if (!arrived.isEmpty()) {
             photos = Stream.concat(
@@ -238,17 +182,6 @@ public final class Shoot implements Framings, AutoCloseable {
                     .toList();
             List<Photo> taken = List.copyOf(arrived.values());
             listeners.forEach(listener -> listener.arrived(taken, arrivals.incoming()));
-        }
-    }
-
-    private RawPicture usualOfRaw() {
-        return RawPicture.of(setting(RawPicture.SETTING));
-    }
-
-    private void keepCompared() {
-        Collection<Delivered> compared = delivered.compared();
-        if (mayEdit() && !compared.isEmpty()) {
-            saver.saveDeliveries(compared);
         }
     }
 
@@ -276,7 +209,7 @@ public final class Shoot implements Framings, AutoCloseable {
 
     /** Whether all photos of the folder were read once; until then there are more to come. */
     public boolean isWhole() {
-        return whole;
+        return lastLook.isWhole();
     }
 
     /** How its files are opened. */
@@ -295,7 +228,7 @@ public final class Shoot implements Framings, AutoCloseable {
 
     /** How many pictures of the folder are of kinds that Nexa does not read. */
     public int others() {
-        return others;
+        return lastLook.others();
     }
 
     /** What the user should know of how the shoot was opened, such as what was mended. */
@@ -307,10 +240,7 @@ public final class Shoot implements Framings, AutoCloseable {
     public WriteGuard guard() {
         return new WriteGuard(
                 folder,
-                Stream.concat(
-                                photos.stream().map(this::fileOf),
-                                companions.values().stream()
-                                        .flatMap(file -> RelativePath.resolve(folder, file).stream()))
+                Stream.concat(photos.stream().map(this::fileOf), lastLook.companions())
                         .toList(),
                 delivered::mayReplace,
                 List.of(locations.data(), locations.cache()));
@@ -336,45 +266,23 @@ public final class Shoot implements Framings, AutoCloseable {
      * the interface's thread.
      */
     public boolean isDamaged(Photo photo) {
-        Optional<PhotoFacts> facts = photo.facts();
-        if (facts.isEmpty() || sound.contains(photo.fingerprint())) {
-            return false;
-        }
-        if (facts.get().remarks().contains(Remark.DAMAGED)) {
-            return true;
-        }
-        try {
-            Path file = fileOf(photo);
-            boolean damaged = codecs.of(file, facts.get()).isDamaged(file);
-            if (!damaged) {
-                sound.add(photo.fingerprint());
-                if (mayEdit()) {
-                    saver.saveSound(photo.fingerprint());
-                }
-            }
-            return damaged;
-        } catch (IOException unreadable) { // whoever opens it finds out and says why
-            return false;
+        return soundness.isDamaged(photo);
+    }
+
+    private void keepSound(String fingerprint) {
+        if (mayEdit()) {
+            saver.saveSound(fingerprint);
         }
     }
 
     /**
-     * Looks through the picture data of photos that were not looked through before.
+     * LastLook through the picture data of photos that were not looked through before.
      *
      * @param goOn asked before each
      * @return those that are damaged, stored; they show so when they are taken
      */
     public Arrivals lookThrough(List<Photo> some, BooleanSupplier goOn) throws IOException, InterruptedException {
-        Map<Photo, Probe> damaged = new LinkedHashMap<>();
-        for (Photo photo : some) {
-            if (goOn.getAsBoolean() && photo.facts().isPresent() && isDamaged(photo)) {
-                PhotoFacts facts = photo.facts().orElseThrow();
-                if (!facts.remarks().contains(Remark.DAMAGED)) {
-                    damaged.put(photo, new Probe.Readable(facts.with(Remark.DAMAGED)));
-                }
-            }
-        }
-        return foundOut(damaged);
+        return foundOut(soundness.damaged(some, goOn));
     }
 
     /**
@@ -386,7 +294,7 @@ public final class Shoot implements Framings, AutoCloseable {
         List<StoredPhoto> now = new ArrayList<>();
         found.forEach((photo, probe) -> now.add(new StoredPhoto(
                 new Photo(photo.id(), photo.file(), photo.fingerprint(), probe),
-                looked.getOrDefault(photo.file(), FoundFile.of(folder, fileOf(photo))),
+                lastLook.file(photo, fileOf(photo)),
                 framing(photo))));
         return new Arrivals(mayEdit() && !now.isEmpty() ? saver.store(now) : now, false, false);
     }
@@ -414,30 +322,27 @@ public final class Shoot implements Framings, AutoCloseable {
 
     @Override
     public Brief brief() {
-        return brief;
+        return asked.brief();
     }
 
     @Override
     public Framing framing(Photo photo) {
-        return framings.getOrDefault(photo.id(), Framing.UNTOUCHED);
+        return asked.framing(photo);
     }
 
     /** The photo's spaces as it is held now; empty if it is unreadable. */
     public Optional<PhotoSpace> space(Photo photo) {
-        return photo.facts()
-                .map(facts -> new PhotoSpace(facts.asShot(), framing(photo).pose()));
+        return asked.space(photo);
     }
 
     /** The photo's frame in a format, in level space; empty if it is unreadable. */
     public Optional<Frame> frame(Photo photo, Format format) {
-        return photo.facts().map(facts -> Derivation.frame(facts.asShot(), framing(photo), format, brief));
+        return asked.frame(photo, format);
     }
 
     /** What may be wrong with a photo's frame in a format; computed once for what is asked now. None if unreadable. */
     public Set<Warning> warnings(Photo photo, Format format) {
-        return photo.facts()
-                .map(facts -> warnings.of(photo.id(), facts.asShot(), framing(photo), format, brief))
-                .orElse(Set.of());
+        return asked.warnings(photo, format);
     }
 
     public void listen(Listener listener) {
@@ -474,21 +379,9 @@ public final class Shoot implements Framings, AutoCloseable {
 
     private void perform(History.Change made) {
         Edit edit = made.edit();
-        take(edit);
+        asked.take(edit);
         saver.save(made);
         listeners.forEach(listener -> listener.changed(edit));
-    }
-
-    private void take(Edit edit) {
-        synchronized (asked) {
-            BriefChange change = edit.brief();
-            if (change != null) {
-                brief = change.after();
-            }
-            for (FramingChange framing : edit.framings()) {
-                framings.merge(framing.photo(), framing.after(), (before, after) -> after.knowing(before));
-            }
-        }
     }
 
     /**
@@ -496,16 +389,9 @@ public final class Shoot implements Framings, AutoCloseable {
      * one of the steps that are taken back. On the thread that edits.
      */
     public void saw(Map<Photo, Sight> seen) {
-        Map<Photo, Sight> news = new HashMap<>(seen);
-        news.keySet().removeIf(photo -> framing(photo).subject().sight().isPresent());
+        Map<Photo, Sight> news = asked.saw(seen);
         if (news.isEmpty()) {
             return;
-        }
-        synchronized (asked) {
-            news.forEach((photo, sight) -> {
-                Framing before = framing(photo);
-                framings.put(photo.id(), before.withSubject(before.subject().seen(sight)));
-            });
         }
         if (mayEdit()) {
             Map<Long, Sight> byId = new HashMap<>();
@@ -517,9 +403,7 @@ public final class Shoot implements Framings, AutoCloseable {
 
     /** What is asked for now, the whole of an edit or nothing of it. Any thread may ask. */
     public Snapshot snapshot() {
-        synchronized (asked) {
-            return new Snapshot(brief, photos, framings);
-        }
+        return asked.snapshot(photos);
     }
 
     /** A remembered choice of the interface for this shoot. */
