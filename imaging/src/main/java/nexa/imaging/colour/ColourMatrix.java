@@ -55,11 +55,6 @@ final class ColourMatrix implements FastColours {
     }
 
     @Override
-    public int toleranceNearBlack() {
-        return TOLERANCE;
-    }
-
-    @Override
     public void convert(short[] colours, short[] converted) {
         float[] m = matrix;
         for (int i = 0; i < colours.length; i += 3) {

@@ -28,7 +28,9 @@ sealed interface FastColours permits ColourMatrix, ColourTable, InkTable {
     int tolerance();
 
     /** The same near black. */
-    int toleranceNearBlack();
+    default int toleranceNearBlack() {
+        return tolerance();
+    }
 
     /**
      * Whether it does as the engine does, tried on colours of which every second is near black.

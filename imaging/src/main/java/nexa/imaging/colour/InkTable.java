@@ -62,11 +62,6 @@ final class InkTable implements FastColours {
     }
 
     @Override
-    public int toleranceNearBlack() {
-        return TOLERANCE;
-    }
-
-    @Override
     public void convert(short[] inks, short[] converted) {
         for (int from = 0, to = 0; from < inks.length; from += INKS, to += 3) {
             int first = cube.place(inks[from] & 0xFFFF);
