@@ -40,7 +40,9 @@ final class ShootKeys implements Findables.Commands {
             KeyCode.UP,
             KeyCode.DOWN,
             KeyCode.PAGE_UP,
-            KeyCode.PAGE_DOWN);
+            KeyCode.PAGE_DOWN,
+            KeyCode.HOME,
+            KeyCode.END);
 
     private final Session session;
     private final Keys keys;
@@ -69,6 +71,10 @@ final class ShootKeys implements Findables.Commands {
         everywhere.put(Command.ADD_FORMAT, screen::addFormat);
         framing.put(Command.NEXT, () -> session.going().step(1));
         framing.put(Command.PREVIOUS, () -> session.going().step(-1));
+        framing.put(Command.FAR_ON, () -> far(1));
+        framing.put(Command.FAR_BACK, () -> far(-1));
+        framing.put(Command.FIRST, session.going()::first);
+        framing.put(Command.LAST, session.going()::last);
         framing.put(Command.ACCEPT, this::accept);
         framing.put(Command.CLEAR, session.frameEdits()::clear);
         framing.put(Command.SET_ASIDE, session.frameEdits()::toggleSetAside);
@@ -82,6 +88,8 @@ final class ShootKeys implements Findables.Commands {
         everywhere.put(Command.SEARCH, screen::search);
         framing.put(Command.NEXT_UNCHECKED, session.going()::nextUnchecked);
         framing.put(Command.CHECK_ALL, session.frameEdits()::checkAll);
+        framing.put(Command.SELECT, session.selection()::toggle);
+        framing.put(Command.SELECT_TO, session.selection()::selectTo);
         framing.put(Command.SELECT_ALL, session.selection()::selectAll);
         framing.put(Command.SELECT_ALIKE, screen::selectAlike);
         framing.put(Command.PREPARE, screen::prepare);
@@ -196,6 +204,15 @@ final class ShootKeys implements Findables.Commands {
             session.going().step(right);
         } else {
             screen.stepWallRow(down);
+        }
+    }
+
+    /** A screen of the Wall; elsewhere a photo. */
+    private void far(int direction) {
+        if (onWall()) {
+            screen.stepWallScreen(direction);
+        } else {
+            session.going().step(direction);
         }
     }
 

@@ -292,6 +292,10 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         wall.stepRow(direction);
     }
 
+    void stepWallScreen(int direction) {
+        wall.stepScreen(direction);
+    }
+
     Automatics automatics() {
         return automatics;
     }

@@ -9,6 +9,7 @@ import static javafx.scene.input.KeyCode.D;
 import static javafx.scene.input.KeyCode.DIGIT0;
 import static javafx.scene.input.KeyCode.DOWN;
 import static javafx.scene.input.KeyCode.E;
+import static javafx.scene.input.KeyCode.END;
 import static javafx.scene.input.KeyCode.ENTER;
 import static javafx.scene.input.KeyCode.EQUALS;
 import static javafx.scene.input.KeyCode.ESCAPE;
@@ -20,6 +21,7 @@ import static javafx.scene.input.KeyCode.F3;
 import static javafx.scene.input.KeyCode.F4;
 import static javafx.scene.input.KeyCode.F6;
 import static javafx.scene.input.KeyCode.G;
+import static javafx.scene.input.KeyCode.HOME;
 import static javafx.scene.input.KeyCode.I;
 import static javafx.scene.input.KeyCode.J;
 import static javafx.scene.input.KeyCode.K;
@@ -53,8 +55,12 @@ public enum Command {
     WALL(Group.GOING, W),
     BENCH(Group.GOING, B),
     HANDOVER(Group.GOING, V),
-    NEXT(Group.GOING, KeyPress.of(N), KeyPress.of(PAGE_DOWN)),
-    PREVIOUS(Group.GOING, shift(N), KeyPress.of(PAGE_UP)),
+    NEXT(Group.GOING, N),
+    PREVIOUS(Group.GOING, shift(N)),
+    FAR_ON(Group.GOING, PAGE_DOWN),
+    FAR_BACK(Group.GOING, PAGE_UP),
+    FIRST(Group.GOING, HOME),
+    LAST(Group.GOING, END),
     ACCEPT(Group.GOING, ENTER),
     CLEAR(Group.GOING, BACK_SPACE),
     SET_ASIDE(Group.GOING, S),
@@ -70,6 +76,8 @@ public enum Command {
     SEARCH(Group.SET, shortcut(F)),
     NEXT_UNCHECKED(Group.SET, shortcut(N)),
     CHECK_ALL(Group.SET, shortcut(ENTER)),
+    SELECT(Group.SET, shift(SPACE)),
+    SELECT_TO(Group.SET, new KeyPress(SPACE, true, true)),
     SELECT_ALL(Group.SET, shortcut(A)),
     SELECT_ALIKE(Group.SET, new KeyPress(A, true, true)),
     PREPARE(Group.SET, shortcut(M)),

@@ -55,6 +55,8 @@ public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
             case SPACE -> Words.of("key.space");
             case PAGE_UP -> Words.of("key.page-up");
             case PAGE_DOWN -> Words.of("key.page-down");
+            case HOME -> Words.of("key.home");
+            case END -> Words.of("key.end");
             case LEFT -> "←";
             case RIGHT -> "→";
             case UP -> "↑";

@@ -24,6 +24,14 @@ public final class Going {
         next(by).ifPresent(session::choose);
     }
 
+    public void first() {
+        listed().stream().findFirst().ifPresent(session::choose);
+    }
+
+    public void last() {
+        listed().reversed().stream().findFirst().ifPresent(session::choose);
+    }
+
     private Optional<Photo> next(int by) {
         return session.photo().flatMap(current -> PhotoList.from(listed(), current, by));
     }

@@ -1,7 +1,9 @@
 package nexa.desktop.session;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
@@ -26,6 +28,9 @@ public final class Selection {
 
     private final Around around;
     private final ObjectProperty<Set<Photo>> photos = new SimpleObjectProperty<>(Set.of());
+
+    /** Of the photo that was selected last by itself; 0 if none was. */
+    private long last;
 
     Selection(Around around) {
         this.around = around;
@@ -52,6 +57,41 @@ public final class Selection {
     /** Whether an adjustment is of several photos. */
     public boolean isOfSeveral() {
         return around.view() != MainView.BENCH && photos().size() > 1;
+    }
+
+    /** Selects the current photo too, or no longer; nothing on the Bench, where no selection shows. */
+    public void toggle() {
+        current().ifPresent(photo -> {
+            Set<Photo> other = new HashSet<>(photos());
+            if (!other.remove(photo)) {
+                other.add(photo);
+            }
+            last = photo.id();
+            photos.set(Set.copyOf(other));
+        });
+    }
+
+    /** Selects all photos from the one that was selected last to the current one too. */
+    public void selectTo() {
+        current().ifPresent(photo -> {
+            Set<Photo> more = new HashSet<>(photos());
+            more.addAll(between(photo));
+            photos.set(Set.copyOf(more));
+        });
+    }
+
+    private Optional<Photo> current() {
+        return around.view() == MainView.BENCH
+                ? Optional.empty()
+                : around.current().stream().findFirst();
+    }
+
+    private List<Photo> between(Photo current) {
+        List<Photo> listed = around.listed();
+        List<Long> ids = listed.stream().map(Photo::id).toList();
+        int to = ids.indexOf(current.id());
+        int from = ids.indexOf(last);
+        return from < 0 || to < 0 ? List.of(current) : listed.subList(Math.min(from, to), Math.max(from, to) + 1);
     }
 
     /** Selects all photos one is going through. */

@@ -1,7 +1,12 @@
 package nexa.desktop.wall;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalInt;
+import java.util.function.DoublePredicate;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 
 /**
  * Where photos hang on the Wall: each at the same area, so that verticals are not smaller than horizontals, in rows
@@ -34,6 +39,51 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
         double bottom() {
             return y + height + caption;
         }
+
+        /** Across. */
+        double middle() {
+            return x + width / 2;
+        }
+    }
+
+    /**
+     * The photo nearest in the row above (-1) or below (1) a photo's; empty if there is no such row.
+     *
+     * @param from the photo's place in the order
+     */
+    OptionalInt inNextRow(int from, int direction) {
+        return nearest(from, down -> down * direction > 0, down -> Math.abs(down));
+    }
+
+    /**
+     * The photo nearest in the last row that is no farther above or below a photo's than a distance, but at least in the next
+     * row; empty if there is none.
+     *
+     * @param from the photo's place in the order
+     * @param distance canvas units; negative upwards
+     */
+    OptionalInt faraway(int from, double distance) {
+        int direction = (int) Math.signum(distance);
+        OptionalInt far = nearest(
+                from, down -> down * direction > 0 && Math.abs(down) <= Math.abs(distance), down -> -Math.abs(down));
+        return far.isPresent() ? far : inNextRow(from, direction);
+    }
+
+    /**
+     * @param which by how far its row is below that of the photo
+     * @param order of rows, by the same: the least first
+     */
+    private OptionalInt nearest(int from, DoublePredicate which, DoubleUnaryOperator order) {
+        Cell cell = cells.get(from);
+        return IntStream.range(0, cells.size())
+                .filter(i -> which.test(cells.get(i).bottom() - cell.bottom()))
+                .boxed()
+                .min(Comparator.<Integer>comparingDouble(
+                                i -> order.applyAsDouble(cells.get(i).bottom() - cell.bottom()))
+                        .thenComparingDouble(i -> Math.abs(cells.get(i).middle() - cell.middle())))
+                .stream()
+                .mapToInt(Integer::intValue)
+                .findFirst();
     }
 
     private static double gap(double edge) {

@@ -7,7 +7,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.concurrent.Executor;
+import java.util.function.IntFunction;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Orientation;
@@ -161,33 +163,24 @@ public final class WallView extends Region {
 
     /** Moves the choice to the photo nearest above (-1) or below (1). */
     public void stepRow(int direction) {
+        step(place -> layout.inNextRow(place, direction));
+    }
+
+    /** Moves the choice to the photo nearest a screen above (-1) or below (1); where there are no more rows, to the end. */
+    public void stepScreen(int direction) {
+        int end = direction < 0 ? 0 : layout.cells().size() - 1;
+        step(place ->
+                OptionalInt.of(layout.faraway(place, direction * getHeight()).orElse(end)));
+    }
+
+    private void step(IntFunction<OptionalInt> from) {
         List<Photo> photos = session.list().photos();
         session.photo().ifPresent(current -> {
             int place = photos.indexOf(current);
             if (place >= 0 && place < layout.cells().size()) {
-                rowNeighbour(layout.cells().get(place), direction)
-                        .map(photos::get)
-                        .ifPresent(session::choose);
+                from.apply(place).stream().mapToObj(photos::get).forEach(session::choose);
             }
         });
-    }
-
-    private Optional<Integer> rowNeighbour(WallLayout.Cell from, int direction) {
-        double middle = from.x() + from.width() / 2;
-        Optional<Integer> best = Optional.empty();
-        double bestDistance = Double.MAX_VALUE;
-        for (int i = 0; i < layout.cells().size(); i++) {
-            WallLayout.Cell cell = layout.cells().get(i);
-            double rows = (cell.bottom() - from.bottom()) * direction;
-            if (rows > 0) {
-                double distance = rows * 10 + Math.abs(cell.x() + cell.width() / 2 - middle);
-                if (distance < bestDistance) {
-                    bestDistance = distance;
-                    best = Optional.of(i);
-                }
-            }
-        }
-        return best;
     }
 
     private Optional<PhotoTile> tileAt(Point at) {

@@ -57,6 +57,37 @@ class SelectionTest {
     }
 
     @Test
+    void toggled_theCurrentPhotoIsSelectedToo_andNoLonger() {
+        selection.toggle();
+        assertEquals(Set.of(plate), selection.photos());
+        when(around.current()).thenReturn(List.of(jug));
+        selection.toggle();
+        assertEquals(Set.of(plate, jug), selection.photos());
+        selection.toggle();
+        assertEquals(Set.of(plate), selection.photos());
+        when(around.view()).thenReturn(MainView.BENCH);
+        selection.toggle();
+        assertEquals(Set.of(plate), selection.photos(), "on the Bench nobody would see it");
+    }
+
+    @Test
+    void selectTo_takesAllBetween_inBothDirections() {
+        when(around.listed()).thenReturn(List.of(jug, bowl, plate));
+        selection.selectTo();
+        assertEquals(Set.of(plate), selection.photos(), "there is none to begin from");
+        selection.property().set(Set.of());
+        selection.toggle();
+        when(around.current()).thenReturn(List.of(jug));
+        selection.selectTo();
+        assertEquals(Set.of(jug, bowl, plate), selection.photos());
+        selection.property().set(Set.of());
+        selection.toggle();
+        when(around.current()).thenReturn(List.of(bowl));
+        selection.selectTo();
+        assertEquals(Set.of(jug, bowl), selection.photos());
+    }
+
+    @Test
     void selectAll_takesThoseOneGoesThrough() {
         selection.selectAll();
         assertEquals(Set.of(bowl, jug), selection.photos());

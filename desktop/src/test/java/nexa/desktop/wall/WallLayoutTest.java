@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Collections;
 import java.util.List;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.stream.Stream;
 import nexa.desktop.wall.WallLayout.Cell;
@@ -49,6 +50,41 @@ class WallLayoutTest {
                 assertEquals(apart(cells.get(i - 2), before), apart(before, cells.get(i)), 1);
             }
         }
+    }
+
+    /** Up and down lead to the next row, a screen to the last one that is still within it, and back again to the same row. */
+    @Test
+    void steps_leadToRowsAboveAndBelow() {
+        WallLayout wall = WallLayout.of(MIXED, 1100, 180);
+        List<Double> rows =
+                wall.cells().stream().map(Cell::bottom).distinct().sorted().toList();
+        for (int i = 0; i < MIXED.size(); i++) {
+            Cell cell = wall.cells().get(i);
+            int row = rows.indexOf(cell.bottom());
+            OptionalInt below = wall.inNextRow(i, 1);
+            assertEquals(row + 1 < rows.size(), below.isPresent());
+            if (below.isPresent()) {
+                Cell next = wall.cells().get(below.getAsInt());
+                assertEquals(rows.get(row + 1), next.bottom());
+                assertTrue(
+                        wall.cells().stream()
+                                .filter(other -> other.bottom() == next.bottom())
+                                .allMatch(other -> Math.abs(other.middle() - cell.middle())
+                                        >= Math.abs(next.middle() - cell.middle())),
+                        "none of that row is nearer");
+            }
+            OptionalInt far = wall.faraway(i, 600);
+            assertEquals(below.isPresent(), far.isPresent());
+            if (far.isPresent()) {
+                double down = wall.cells().get(far.getAsInt()).bottom() - cell.bottom();
+                assertTrue(down > 0 && down <= 600);
+                int next = rows.indexOf(wall.cells().get(far.getAsInt()).bottom()) + 1;
+                assertTrue(next == rows.size() || rows.get(next) - cell.bottom() > 600, "no row nearer to it");
+            }
+        }
+        assertEquals(
+                wall.inNextRow(MIXED.size() - 1, -1), wall.faraway(MIXED.size() - 1, -20), "at least the next row");
+        assertEquals(OptionalInt.empty(), wall.inNextRow(0, -1));
     }
 
     @Test
