@@ -48,8 +48,11 @@ final class TiltArea extends VBox {
         narrow(false);
     }
 
-    /** Whether there is little room. */
+    /** Whether there is little room: then the number makes way for the word beside it. */
     void narrow(boolean little) {
+        Pos place = little ? Pos.CENTER_RIGHT : Pos.CENTER;
+        StackPane.setAlignment(tilt, place);
+        tilt.setAlignment(place);
         ruler.setPrefSize(little ? NARROW : WIDE, 44);
         setMinWidth(little ? NARROW : WIDE);
     }

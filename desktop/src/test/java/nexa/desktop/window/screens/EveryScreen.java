@@ -1,6 +1,7 @@
 package nexa.desktop.window.screens;
 
 import java.util.List;
+import java.util.Set;
 import javafx.scene.input.KeyCode;
 import nexa.core.space.Pose;
 import nexa.desktop.desk.DeskView;
@@ -49,11 +50,27 @@ abstract class EveryScreen extends WindowTest {
             press(robot, KeyCode.ESCAPE);
             onFx(() -> session().viewProperty().set(MainView.BENCH));
         }
+        together();
         for (KeyCode[] keys : BY_KEYS) {
             press(robot, keys);
             settled(List.of(keys).toString());
             press(robot, KeyCode.ESCAPE);
         }
+    }
+
+    /** Several photos selected, and tilted: then the desk says other things. */
+    private void together() throws Exception {
+        onFx(() -> {
+            session().viewProperty().set(MainView.WALL);
+            session().selection().selectAll();
+            session().poseEdits().tiltBy(-2.4);
+        });
+        settled("several photos");
+        onFx(() -> {
+            session().shoot().undo();
+            session().selection().property().set(Set.of());
+            session().viewProperty().set(MainView.BENCH);
+        });
     }
 
     private void settled(String screen) throws Exception {

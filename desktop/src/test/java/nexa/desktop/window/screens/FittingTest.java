@@ -3,9 +3,11 @@ package nexa.desktop.window.screens;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -13,6 +15,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
@@ -74,6 +77,53 @@ class FittingTest extends EveryScreen {
             return; // it scrolls
         }
         labels(scene.getRoot()).forEach(label -> judge(screen, label, scene));
+        parents(scene.getRoot()).forEach(parent -> judgeApart(screen, parent));
+    }
+
+    /** Words of controls that lie in one place do not meet. */
+    private void judgeApart(String screen, Parent parent) {
+        List<Written> words = parent.getChildrenUnmodifiable().stream()
+                .filter(child -> child.isVisible() && (child instanceof Labeled || child instanceof TextInputControl))
+                .flatMap(FittingTest::written)
+                .toList();
+        for (int i = 0; i < words.size(); i++) {
+            for (Written other : words.subList(i + 1, words.size())) {
+                if (words.get(i).at().intersects(other.at())) {
+                    cut.add(screen + ": \"" + words.get(i).words() + "\" meets \"" + other.words() + "\"");
+                }
+            }
+        }
+    }
+
+    /** @param at where the words are, in the scene */
+    private record Written(String words, BoundingBox at) {}
+
+    /** What shows of a control's words. */
+    private static Stream<Written> written(Node control) {
+        Bounds whole = place(control);
+        return control.lookupAll(".text").stream()
+                .filter(Text.class::isInstance)
+                .map(Text.class::cast)
+                .filter(text -> text.isVisible() && !text.getText().isBlank())
+                .map(text -> {
+                    Bounds at = place(text);
+                    double left = Math.max(at.getMinX(), whole.getMinX());
+                    double right = Math.min(at.getMaxX(), whole.getMaxX());
+                    return new Written(
+                            text.getText(), new BoundingBox(left, at.getMinY(), right - left, at.getHeight()));
+                });
+    }
+
+    private static Bounds place(Node node) {
+        return node.localToScene(node.getLayoutBounds());
+    }
+
+    private static Stream<Parent> parents(Node node) {
+        return node.isVisible() && node instanceof Parent parent
+                ? Stream.concat(
+                        Stream.of(parent),
+                        parent.getChildrenUnmodifiable().stream().flatMap(FittingTest::parents))
+                : Stream.of();
     }
 
     private void judge(String screen, Labeled label, Scene scene) {
