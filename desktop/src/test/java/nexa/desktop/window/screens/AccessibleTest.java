@@ -4,10 +4,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Arrays;
 import java.util.LinkedHashSet;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
+import javafx.geometry.Bounds;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
@@ -18,13 +22,20 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import nexa.core.space.Pose;
 import nexa.desktop.brief.FormatCard;
+import nexa.desktop.desk.DeskView;
+import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.area.AngleRuler;
 import nexa.desktop.session.MainView;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.testfx.api.FxRobot;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** All that can be used can be found, named and used without seeing it, and by keys alone. */
 class AccessibleTest extends EveryScreen {
@@ -103,6 +114,62 @@ class AccessibleTest extends EveryScreen {
         assertEquals(1.1, session().framing().pose().tilt().degrees(), 1e-9);
         press(robot, KeyCode.HOME);
         assertEquals(0, session().framing().pose().tilt().degrees());
+    }
+
+    /** Whoever works by keys sees where they go: every control that Tab reaches looks different then. */
+    @ParameterizedTest
+    @EnumSource
+    void keyboardIsSeen_onEachScreen(MainView view, FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+        onFx(() -> session().viewProperty().set(view));
+        Set<Node> reached = new LinkedHashSet<>();
+        assertEquals("", unseen(robot, reached, node -> true));
+        assertTrue(reached.size() > 8, reached::toString);
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void keyboardIsSeen_inEachPane(DeskPane pane, FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
+        assertEquals("", unseen(robot, new LinkedHashSet<>(), AccessibleTest::isInPane));
+    }
+
+    private static boolean isInPane(Node node) {
+        return Stream.iterate(node, above -> above != null, Node::getParent)
+                .anyMatch(above -> above.getStyleClass().contains("small-pane"));
+    }
+
+    private String unseen(FxRobot robot, Set<Node> reached, Predicate<Node> which) throws Exception {
+        Set<String> unseen = new TreeSet<>();
+        press(robot, KeyCode.TAB);
+        Node owner = window.scene().getFocusOwner();
+        while (reached.add(owner)) {
+            Optional<int[]> with = which.test(owner) ? Optional.of(picture(owner)) : Optional.empty();
+            press(robot, KeyCode.TAB);
+            if (with.isPresent() && Arrays.equals(with.get(), picture(owner))) {
+                unseen.add(owner + " in " + owner.getParent());
+            }
+            owner = window.scene().getFocusOwner();
+        }
+        return String.join("\n", unseen);
+    }
+
+    /** With what is around it, where its ring is. */
+    private static int[] picture(Node node) throws Exception {
+        Bounds at = node.localToScene(node.getLayoutBounds());
+        return WaitForAsyncUtils.asyncFx(() -> {
+                    WritableImage shown = node.getScene().getRoot().snapshot(null, null);
+                    int left = Math.max(0, (int) at.getMinX() - 3);
+                    int top = Math.max(0, (int) at.getMinY() - 3);
+                    int width = Math.min((int) at.getWidth() + 6, (int) shown.getWidth() - left);
+                    int height = Math.min((int) at.getHeight() + 6, (int) shown.getHeight() - top);
+                    int[] pixels = new int[width * height];
+                    shown.getPixelReader()
+                            .getPixels(left, top, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+                    return pixels;
+                })
+                .get();
     }
 
     /** As a screen reader asks for it. */
