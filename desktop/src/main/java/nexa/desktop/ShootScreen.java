@@ -36,7 +36,6 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.sheet.Sheets;
 import nexa.desktop.wall.WallView;
-import nexa.desktop.widget.Nodes;
 
 /** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */
 final class ShootScreen extends StackPane implements HeaderView.ShootActions {
@@ -345,7 +344,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
             return true;
         }
         Node owner = getScene().getFocusOwner();
-        return shootKeys.pressed(event, owner != null && (Nodes.isWithin(owner, layer) || isReachedByKeys(owner)));
+        return shootKeys.pressed(event, owner != null && (layer.holdsControl(owner) || isReachedByKeys(owner)));
     }
 
     /** Whoever went to a control by Tab wants to use it by keys; a click on one leaves all keys to the shoot. */

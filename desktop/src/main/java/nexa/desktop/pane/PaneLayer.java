@@ -14,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Nodes;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /**
@@ -81,7 +82,13 @@ public final class PaneLayer extends Pane {
         double wide = framed.prefWidth(-1) + 2 * GAP;
         room.setPrefWidth(content.isBesideView() && getWidth() - wide >= LEAST_LEFT ? wide : 0);
         layout();
+        framed.requestFocus(); // so that Tab leads into it
         content.focus();
+    }
+
+    /** Whether a node with the keyboard is one of an open pane's controls. */
+    public boolean holdsControl(Node owner) {
+        return Nodes.isWithin(owner, this) && frame.filter(owner::equals).isEmpty();
     }
 
     private Region framed(Content content) {

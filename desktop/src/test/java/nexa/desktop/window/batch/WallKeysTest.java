@@ -5,8 +5,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Set;
+import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
 import nexa.desktop.session.MainView;
+import nexa.desktop.widget.Nodes;
 import nexa.desktop.window.WindowTest;
 import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
@@ -57,5 +59,22 @@ class WallKeysTest extends WindowTest {
         assertEquals(Set.of(all().get(0), all().get(2)), session().selection().photos());
         press(robot, KeyCode.ESCAPE);
         until(() -> session().selection().photos().isEmpty());
+    }
+
+    /** A pane that opens is where Tab leads, but takes no key from the Wall until then. */
+    @Test
+    void paneThatOpens_isReachedByTheNextTab(FxRobot robot) throws Exception {
+        press(robot, KeyCode.HOME);
+        press(robot, KeyCode.SHIFT, KeyCode.B);
+        until(() -> robot.lookup(".small-pane").tryQuery().isPresent());
+        press(robot, KeyCode.RIGHT);
+        isAt(1);
+        press(robot, KeyCode.TAB);
+        Parent pane = robot.lookup(".small-pane").query();
+        assertTrue(Nodes.isWithin(window.scene().getFocusOwner(), pane));
+        press(robot, KeyCode.ESCAPE);
+        until(() -> robot.lookup(".small-pane").tryQuery().isEmpty());
+        press(robot, KeyCode.HOME);
+        isAt(0);
     }
 }
