@@ -64,7 +64,8 @@ public final class ColourTimes {
         Profile press = Profile.readForDelivery(PRESS);
         ColourTransform shown = ColourTransform.between(press, Profile.SRGB);
         try (InkPicture amounts = ColourTransform.between(Profile.SRGB, press).inks(deep);
-                InkPicture shallow = ColourTransform.between(Profile.SRGB, press).inks(eight)) {
+                InkPicture shallow =
+                        ColourTransform.between(Profile.SRGB, press).inks(eight)) {
             say(press, "inks of 16 bits", best(() -> shown.shown(amounts).close()));
             say(press, "inks of 8 bits", best(() -> shown.shown(shallow).close()));
             say(press, "by the engine", best(() -> inPieces(shown, amounts)));
