@@ -54,7 +54,7 @@ record Situation(
             case SHAPES -> view == MainView.WALL && !hasFormats;
             case LOOK -> view == MainView.WALL && hasFormats;
             case CARRY -> view == MainView.BENCH && several && current != FrameState.DERIVED;
-            case HANDOVER -> (view == MainView.WALL || view == MainView.BENCH) && hasChecked;
+            case HANDOVER -> view == MainView.WALL && hasChecked; // on the Bench it would move the photo one works on
         };
     }
 }

@@ -28,7 +28,13 @@ class SituationTest {
         assertEquals(Optional.of(Hint.LOOK), pointedOut(FORMATTED));
         assertEquals(Optional.empty(), pointedOut(on(MainView.BENCH, FrameState.DERIVED, true)), "nothing to carry");
         assertEquals(Optional.of(Hint.CARRY), pointedOut(on(MainView.BENCH, FrameState.PLACED, true)));
-        assertEquals(Optional.of(Hint.HANDOVER), pointedOut(on(MainView.BENCH, FrameState.CHECKED, true), Hint.CARRY));
+        assertEquals(
+                Optional.empty(),
+                pointedOut(on(MainView.BENCH, FrameState.CHECKED, true), Hint.CARRY),
+                "the photo one works on does not move");
+        assertEquals(
+                Optional.of(Hint.HANDOVER),
+                pointedOut(on(MainView.WALL, FrameState.CHECKED, true), Hint.CARRY, Hint.LOOK));
     }
 
     @Test
