@@ -195,12 +195,15 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     private void showFurniture(boolean bare) {
         boolean desked = !bare && session.viewProperty().get() != MainView.HANDOVER && !lists.isOpen();
-        for (Node node : new Node[] {top, rail}) {
-            node.setVisible(!bare);
-            node.setManaged(!bare);
+        show(!bare, top, rail);
+        show(desked, bottom, desk);
+    }
+
+    private static void show(boolean shows, Node... some) {
+        for (Node node : some) {
+            node.setVisible(shows);
+            node.setManaged(shows);
         }
-        bottom.setVisible(desked);
-        bottom.setManaged(desked);
     }
 
     private void showBenchFor(BenchMode mode) {
@@ -241,7 +244,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     void open(DeskPane pane) {
-        if (session.viewProperty().get() != MainView.HANDOVER && bottom.isVisible()) {
+        if (session.viewProperty().get() != MainView.HANDOVER && desk.isVisible()) {
             desk.open(pane);
         }
     }
