@@ -96,7 +96,7 @@ final class LastLook {
     }
 
     /**
-     * LastLook again, and stores what is new or changed.
+     * Looks again, and stores what is new or changed.
      *
      * @param settled asked about each new or changed file: whether it is written to its end
      * @param mostNew how many new or changed files are read at most; then there may be more

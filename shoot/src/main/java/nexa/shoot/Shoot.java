@@ -154,7 +154,7 @@ public final class Shoot implements Framings, AutoCloseable {
     }
 
     /**
-     * LastLook into the folder again, and stores what is new or changed. Reads files and waits for the store, so not for
+     * Looks into the folder again, and stores what is new or changed. Reads files and waits for the store, so not for
      * the interface's thread; the photos show once {@link #take} is called.
      *
      * @param settled asked about each new or changed file: whether it is written to its end
@@ -276,7 +276,7 @@ public final class Shoot implements Framings, AutoCloseable {
     }
 
     /**
-     * LastLook through the picture data of photos that were not looked through before.
+     * Looks through the picture data of photos that were not looked through before.
      *
      * @param goOn asked before each
      * @return those that are damaged, stored; they show so when they are taken

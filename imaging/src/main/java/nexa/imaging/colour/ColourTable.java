@@ -70,13 +70,7 @@ final class ColourTable implements FastColours {
             int red = cube.place(colours[from] & 0xFFFF);
             int green = cube.place(colours[from + 1] & 0xFFFF);
             int blue = cube.place(colours[from + 2] & 0xFFFF);
-            long packed = cube.at(nodes, 0, red, green, blue);
-            converted[to] = (short) packed;
-            converted[to + 1] = (short) (packed >>> 16);
-            converted[to + 2] = (short) (packed >>> 32);
-            if (channels == 4) {
-                converted[to + 3] = (short) (packed >>> 48);
-            }
+            NodeCube.unpack(cube.at(nodes, 0, red, green, blue), converted, to, channels);
         }
     }
 }

@@ -71,10 +71,7 @@ final class InkTable implements FastColours {
             int node = cube.node(first);
             long before = cube.at(nodes, node * cube.count(), second, third, fourth);
             long after = cube.at(nodes, (node + 1) * cube.count(), second, third, fourth);
-            long packed = NodeCube.between(before, after, NodeCube.beyond(first, node));
-            converted[to] = (short) packed;
-            converted[to + 1] = (short) (packed >>> 16);
-            converted[to + 2] = (short) (packed >>> 32);
+            NodeCube.unpack(NodeCube.between(before, after, NodeCube.beyond(first, node)), converted, to, 3);
         }
     }
 }

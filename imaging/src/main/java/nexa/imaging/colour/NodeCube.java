@@ -51,6 +51,21 @@ final class NodeCube {
         return nodes;
     }
 
+    /**
+     * Takes packed channels apart.
+     *
+     * @param to where the first of them goes
+     * @param channels 3 or 4
+     */
+    static void unpack(long packed, short[] colours, int to, int channels) {
+        colours[to] = (short) packed;
+        colours[to + 1] = (short) (packed >>> 16);
+        colours[to + 2] = (short) (packed >>> 32);
+        if (channels == 4) {
+            colours[to + 3] = (short) (packed >>> 48);
+        }
+    }
+
     /** A channel's value at one of its nodes. */
     static short value(int node, int steps) {
         return (short) Math.round(node * (FastColours.VALUES - 1.0) / steps);

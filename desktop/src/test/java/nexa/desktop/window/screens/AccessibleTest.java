@@ -31,6 +31,7 @@ import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.area.AngleRuler;
 import nexa.desktop.session.MainView;
+import nexa.desktop.widget.Nodes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -132,12 +133,8 @@ class AccessibleTest extends EveryScreen {
     void keyboardIsSeen_inEachPane(DeskPane pane, FxRobot robot) throws Exception {
         begin(robot);
         onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
-        assertEquals("", unseen(robot, new LinkedHashSet<>(), AccessibleTest::isInPane));
-    }
-
-    private static boolean isInPane(Node node) {
-        return Stream.iterate(node, above -> above != null, Node::getParent)
-                .anyMatch(above -> above.getStyleClass().contains("small-pane"));
+        Parent shown = robot.lookup(".small-pane").query();
+        assertEquals("", unseen(robot, new LinkedHashSet<>(), node -> Nodes.isWithin(node, shown)));
     }
 
     private String unseen(FxRobot robot, Set<Node> reached, Predicate<Node> which) throws Exception {
