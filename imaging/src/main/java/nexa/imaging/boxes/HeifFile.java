@@ -27,10 +27,10 @@ public final class HeifFile {
     private static final int P3 = 12;
 
     private final SeekableByteChannel channel;
-    private final TopBoxes top;
+    private final FileBoxes top;
     private final HeifTable table;
 
-    private HeifFile(SeekableByteChannel channel, TopBoxes top, HeifTable table) {
+    private HeifFile(SeekableByteChannel channel, FileBoxes top, HeifTable table) {
         this.channel = channel;
         this.top = top;
         this.table = table;
@@ -62,7 +62,7 @@ public final class HeifFile {
      */
     public static Optional<HeifPicture> read(SeekableByteChannel channel) throws IOException, ImageProcessingException {
         try {
-            TopBoxes top = TopBoxes.of(channel);
+            FileBoxes top = FileBoxes.of(channel);
             Optional<ByteBuffer> meta = top.content("meta");
             return meta.isEmpty() ? Optional.empty() : new HeifFile(channel, top, new HeifTable(meta.get())).picture();
         } catch (RuntimeException senseless) { // numbers that point beyond what is there

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import nexa.core.geometry.PixelSize;
-import nexa.imaging.boxes.TopBoxes.Place;
+import nexa.imaging.boxes.FileBoxes.Place;
 import nexa.imaging.source.SourceMetadata;
 import org.jspecify.annotations.Nullable;
 
@@ -42,14 +42,14 @@ public record Jpeg2000File(PixelSize size, int bits, SourceMetadata metadata) {
     /** @throws ImageProcessingException if it is damaged */
     public static Jpeg2000File read(SeekableByteChannel channel) throws IOException, ImageProcessingException {
         try {
-            ByteBuffer first = TopBoxes.read(channel, 0, BEGINNING);
+            ByteBuffer first = FileBoxes.read(channel, 0, BEGINNING);
             if ((first.getShort(0) & 0xFFFF) == START_OF_CODESTREAM) {
                 return codestream(first, SourceMetadata.NONE);
             }
-            TopBoxes top = TopBoxes.of(channel);
+            FileBoxes top = FileBoxes.of(channel);
             for (Place place : top.places()) {
                 if (place.type().equals("jp2c")) {
-                    return codestream(TopBoxes.read(channel, place.start(), BEGINNING), metadata(top));
+                    return codestream(FileBoxes.read(channel, place.start(), BEGINNING), metadata(top));
                 }
             }
             throw new ImageProcessingException("no codestream");
@@ -74,7 +74,7 @@ public record Jpeg2000File(PixelSize size, int bits, SourceMetadata metadata) {
                 new PixelSize(Math.toIntExact(right - left), Math.toIntExact(bottom - top)), bits, metadata);
     }
 
-    private static SourceMetadata metadata(TopBoxes top) throws IOException, ImageProcessingException {
+    private static SourceMetadata metadata(FileBoxes top) throws IOException, ImageProcessingException {
         byte[] exif = null;
         byte[] xmp = null;
         for (Place place : top.places()) {
@@ -91,7 +91,7 @@ public record Jpeg2000File(PixelSize size, int bits, SourceMetadata metadata) {
         return new SourceMetadata(exif, profile(top), xmp);
     }
 
-    private static byte @Nullable [] profile(TopBoxes top) throws IOException, ImageProcessingException {
+    private static byte @Nullable [] profile(FileBoxes top) throws IOException, ImageProcessingException {
         Optional<ByteBuffer> header = top.content("jp2h");
         for (Box box : header.map(Box::in).orElse(List.of())) {
             int method = box.is("colr") ? box.content().get(0) : 0;

@@ -9,7 +9,7 @@ import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
-import nexa.imaging.boxes.TopBoxes.Place;
+import nexa.imaging.boxes.FileBoxes.Place;
 import nexa.imaging.source.SourceMetadata;
 import org.brotli.dec.BrotliInputStream;
 
@@ -38,11 +38,11 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
     /** @throws ImageProcessingException if it is damaged */
     public static JxlFile read(SeekableByteChannel channel) throws IOException, ImageProcessingException {
         try {
-            ByteBuffer first = TopBoxes.read(channel, 0, BEGINNING);
+            ByteBuffer first = FileBoxes.read(channel, 0, BEGINNING);
             if ((first.getShort(0) & 0xFFFF) == CODESTREAM) {
                 return codestream(first, SourceMetadata.NONE);
             }
-            TopBoxes top = TopBoxes.of(channel);
+            FileBoxes top = FileBoxes.of(channel);
             return codestream(ByteBuffer.wrap(beginning(channel, top)), metadata(top));
         } catch (RuntimeException senseless) { // numbers that point beyond what is there
             throw new ImageProcessingException(senseless);
@@ -50,19 +50,19 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
     }
 
     /** Of the codestream, which may lie in several boxes, each after its number. */
-    private static byte[] beginning(SeekableByteChannel channel, TopBoxes top) throws IOException {
+    private static byte[] beginning(SeekableByteChannel channel, FileBoxes top) throws IOException {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         for (Place place : top.places()) {
             int number = place.type().equals("jxlp") ? Integer.BYTES : 0;
             if (bytes.size() < BEGINNING && (number > 0 || place.type().equals("jxlc"))) {
                 int most = (int) Math.clamp(place.length() - number, 0, BEGINNING);
-                bytes.writeBytes(Box.rest(TopBoxes.read(channel, place.start() + number, most)));
+                bytes.writeBytes(Box.rest(FileBoxes.read(channel, place.start() + number, most)));
             }
         }
         return bytes.toByteArray();
     }
 
-    private static SourceMetadata metadata(TopBoxes top) throws IOException, ImageProcessingException {
+    private static SourceMetadata metadata(FileBoxes top) throws IOException, ImageProcessingException {
         Optional<ByteBuffer> exif = content(top, "Exif");
         Optional<ByteBuffer> xmp = content(top, "xml ");
         return new SourceMetadata(
@@ -70,7 +70,7 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
     }
 
     /** What a box holds, which may be packed in another one after its type (18181-2, "brob"). */
-    private static Optional<ByteBuffer> content(TopBoxes top, String type)
+    private static Optional<ByteBuffer> content(FileBoxes top, String type)
             throws IOException, ImageProcessingException {
         for (Place place : top.places()) {
             if (place.type().equals("brob")) {

@@ -30,7 +30,7 @@ public final class Pieces {
         ByteBuffer whole = ByteBuffer.allocate((int) length);
         for (Extent extent : extents) {
             long wanted = extent.length() == 0 ? channel.size() - extent.start() : extent.length();
-            ByteBuffer piece = TopBoxes.read(channel, extent.start(), (int) wanted);
+            ByteBuffer piece = FileBoxes.read(channel, extent.start(), (int) wanted);
             if (piece.remaining() < wanted) {
                 throw new ImageProcessingException("cut off");
             }

@@ -4,6 +4,7 @@ import com.drew.metadata.Metadata;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -52,6 +53,22 @@ final class RawCodec implements PhotoCodec {
         return reduction == Reduction.NONE
                 ? new Source(picture.picture(), RawMetadata.completed(path, picture.metadata()))
                 : picture;
+    }
+
+    /** All but the largest, which is what is shown as the photo. */
+    @Override
+    public List<EmbeddedJpeg> embedded(Path path) {
+        List<EmbeddedJpeg> all = previews(path);
+        return all.subList(0, Math.max(0, all.size() - 1));
+    }
+
+    /** The pictures that the camera put in, smallest first. */
+    static List<EmbeddedJpeg> previews(Path path) {
+        try {
+            return Readings.reading(path, RawFile::previews);
+        } catch (UnreadablePhotoException gone) { // said where its pixels are asked for
+            return List.of();
+        }
     }
 
     @Override

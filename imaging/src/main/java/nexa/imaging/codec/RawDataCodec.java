@@ -73,12 +73,13 @@ final class RawDataCodec implements PhotoCodec {
 
     /** How light the camera showed it; 0 if it put no picture of it into the file. */
     private static double brightness(Path path, PhotoFacts facts) throws UnreadablePhotoException {
-        Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::smallPreview);
-        if (preview.isEmpty()) {
+        List<EmbeddedJpeg> previews = Readings.reading(path, RawFile::previews);
+        if (previews.isEmpty()) {
             return 0;
         }
-        Reduction small = Reduction.leaving(400, preview.get().size().longEdge());
-        try (Source shown = JpegCodec.decode(path, preview.get().bytes(path), small);
+        EmbeddedJpeg smallest = previews.getFirst();
+        Reduction small = Reduction.leaving(400, smallest.size().longEdge());
+        try (Source shown = JpegCodec.decode(path, smallest.bytes(path), small);
                 Picture withoutBars = shown.picture().cutTo(facts.laidDown().aspect())) {
             return Brightness.of(withoutBars);
         } catch (IOException unreadable) { // then it is as light as the data are
@@ -88,11 +89,7 @@ final class RawDataCodec implements PhotoCodec {
 
     @Override
     public List<EmbeddedJpeg> embedded(Path path) {
-        try {
-            return Readings.reading(path, RawFile::preview).stream().toList();
-        } catch (UnreadablePhotoException gone) { // said where its pixels are asked for
-            return List.of();
-        }
+        return RawCodec.previews(path);
     }
 
     @Override

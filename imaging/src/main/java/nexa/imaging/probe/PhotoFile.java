@@ -4,7 +4,9 @@ import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
+import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifReader;
 import java.io.BufferedInputStream;
 import java.io.Closeable;
 import java.io.IOException;
@@ -15,6 +17,7 @@ import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import nexa.imaging.boxes.Cr3File;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -86,11 +89,22 @@ public final class PhotoFile implements Closeable {
      */
     public Metadata headers() throws IOException, ImageProcessingException {
         if (headers == null) {
-            headers = type == FileType.Unknown
-                    ? new Metadata()
-                    : ImageMetadataReader.readMetadata(fromTheBeginning(), length(), type);
+            headers = switch (type) {
+                case Unknown -> new Metadata();
+                case Crx -> inBoxes();
+                default -> ImageMetadataReader.readMetadata(fromTheBeginning(), length(), type);
+            };
         }
         return headers;
+    }
+
+    private Metadata inBoxes() throws IOException, ImageProcessingException {
+        Metadata said = new Metadata();
+        byte[] exif = Cr3File.read(channel).metadata().exif();
+        if (exif != null) {
+            new ExifReader().extract(new ByteArrayReader(exif), said);
+        }
+        return said;
     }
 
     /** The same of a file that is only perhaps a photo: headers that are not understood say nothing yet. */

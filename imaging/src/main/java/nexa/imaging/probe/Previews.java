@@ -37,8 +37,18 @@ public final class Previews {
     /** What is embedded in a JPEG, smallest first; none if there is nothing or it is damaged. Never throws. */
     public static List<EmbeddedJpeg> in(Path file) {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            return in(channel, 0);
+        } catch (IOException unreadable) {
+            LOG.debug("No previews in {}", file, unreadable);
+            return List.of();
+        }
+    }
+
+    /** The same of a JPEG that begins at a position. */
+    static List<EmbeddedJpeg> in(SeekableByteChannel channel, long start) {
+        try {
             List<EmbeddedJpeg> found = new ArrayList<>();
-            for (Segment segment : JpegSegments.walk(channel, 0).segments()) {
+            for (Segment segment : JpegSegments.walk(channel, start).segments()) {
                 if (segment.marker() == APP1) {
                     thumbnail(channel, segment, found);
                 } else if (segment.marker() == APP2) {
@@ -48,7 +58,7 @@ public final class Previews {
             found.sort(Comparator.comparing(preview -> preview.size().area()));
             return found;
         } catch (IOException | RuntimeException damaged) {
-            LOG.debug("No previews in {}", file, damaged);
+            LOG.debug("No previews in the JPEG at {}", start, damaged);
             return List.of();
         }
     }

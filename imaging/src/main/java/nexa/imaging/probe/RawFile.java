@@ -8,17 +8,18 @@ import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import java.util.stream.StreamSupport;
 
 /**
- * Camera raw files, seen through the largest JPEG that the camera put into them. Most say in their directories where it
- * is (TIFF 6.0, section 22, and DNG 1.7); in the others it is looked for.
+ * Camera raw files, seen through the largest JPEG that the camera put into them. Most say where it is
+ * ({@link NamedPreviews}); in the others it is looked for.
  */
 public final class RawFile {
     private static final Set<FileType> RAW_TYPES = EnumSet.of(
@@ -34,10 +35,6 @@ public final class RawFile {
     private static final int DNG_VERSION = 50706;
     private static final int COLOUR_FILTER_ARRAY = 32803;
     private static final int LINEAR_RAW = 34892;
-    private static final int JPEG_OFFSET = 513;
-    private static final int JPEG_LENGTH = 514;
-    private static final int OLD_JPEG = 6;
-    private static final int JPEG = 7;
 
     /** A smaller one is a thumbnail; then the whole file is searched for a larger. */
     private static final int LARGE_ENOUGH = 1000;
@@ -73,44 +70,23 @@ public final class RawFile {
 
     /** The largest JPEG in a raw file; empty if there is none. */
     public static Optional<EmbeddedJpeg> preview(PhotoFile file) throws IOException {
-        List<EmbeddedJpeg> named = named(file);
-        return largest(named.stream())
-                .filter(preview -> preview.size().longEdge() >= LARGE_ENOUGH)
-                .or(() -> largest(Stream.concat(named.stream(), searched(file.channel()))));
+        List<EmbeddedJpeg> all = previews(file);
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.getLast());
     }
 
-    /** The smallest JPEG in a raw file that shows something; empty if there is none. */
-    public static Optional<EmbeddedJpeg> smallPreview(PhotoFile file) throws IOException {
-        Optional<EmbeddedJpeg> smallest = named(file).stream()
-                .filter(preview -> preview.size().longEdge() >= SMALLEST)
-                .min(BY_AREA);
-        return smallest.isPresent() ? smallest : preview(file);
-    }
-
-    private static Optional<EmbeddedJpeg> largest(Stream<EmbeddedJpeg> previews) {
-        return previews.max(BY_AREA);
-    }
-
-    /** Those that its directories name. */
-    private static List<EmbeddedJpeg> named(PhotoFile file) throws IOException {
-        SeekableByteChannel channel = file.channel();
-        Metadata headers = file.understoodHeaders().orElseGet(Metadata::new); // else they are looked for
-        return StreamSupport.stream(headers.getDirectories().spliterator(), false)
-                .flatMap(directory -> named(channel, directory).stream())
-                .toList();
-    }
-
-    private static Optional<EmbeddedJpeg> named(SeekableByteChannel channel, Directory directory) {
-        Integer offset = directory.getInteger(JPEG_OFFSET);
-        Integer length = directory.getInteger(JPEG_LENGTH);
-        Integer compression = directory.getInteger(ExifDirectoryBase.TAG_COMPRESSION);
-        if ((offset == null || length == null)
-                && compression != null
-                && (compression == OLD_JPEG || compression == JPEG)) {
-            offset = directory.getInteger(ExifDirectoryBase.TAG_STRIP_OFFSETS);
-            length = directory.getInteger(ExifDirectoryBase.TAG_STRIP_BYTE_COUNTS);
+    /** The JPEGs in a raw file, smallest first, the largest among them; those that show something, if any does. */
+    public static List<EmbeddedJpeg> previews(PhotoFile file) throws IOException {
+        List<EmbeddedJpeg> all = new ArrayList<>(NamedPreviews.of(file));
+        if (all.stream().noneMatch(preview -> preview.size().longEdge() >= LARGE_ENOUGH)) {
+            Set<Long> known = all.stream().map(EmbeddedJpeg::at).collect(Collectors.toSet());
+            searched(file.channel())
+                    .filter(preview -> !known.contains(preview.at()))
+                    .forEach(all::add);
         }
-        return offset == null || length == null ? Optional.empty() : EmbeddedJpeg.at(channel, offset, length);
+        all.sort(BY_AREA);
+        all.subList(0, Math.max(0, all.size() - 1))
+                .removeIf(preview -> preview.size().longEdge() < SMALLEST);
+        return all;
     }
 
     /** Every place where a JPEG begins. */
@@ -120,10 +96,9 @@ public final class RawFile {
             ByteBuffer chunk = ByteBuffer.allocate(CHUNK);
             for (long start = 0; start < channel.size(); start += CHUNK - 2) {
                 JpegSegments.read(channel, chunk, start);
+                byte[] bytes = chunk.array();
                 for (int i = 0; i + 2 < chunk.position(); i++) {
-                    if (chunk.get(i) == (byte) 0xFF
-                            && chunk.get(i + 1) == (byte) 0xD8
-                            && chunk.get(i + 2) == (byte) 0xFF) {
+                    if (bytes[i] == (byte) 0xFF && bytes[i + 1] == (byte) 0xD8 && bytes[i + 2] == (byte) 0xFF) {
                         EmbeddedJpeg.at(channel, start + i, channel.size()).ifPresent(found::add);
                     }
                 }

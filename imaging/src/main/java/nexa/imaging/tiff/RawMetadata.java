@@ -1,15 +1,20 @@
 package nexa.imaging.tiff;
 
+import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.channels.SeekableByteChannel;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import nexa.imaging.boxes.Cr3File;
 import nexa.imaging.source.SourceMetadata;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
  * What raw files say beside the camera's picture in them, which often says nothing. Most of them are TIFF structures, some
- * with a magic number of their maker's.
+ * with a magic number of their maker's; some have boxes.
  */
 public final class RawMetadata {
     private static final Logger LOG = LoggerFactory.getLogger(RawMetadata.class);
@@ -24,21 +29,39 @@ public final class RawMetadata {
             return ofPicture;
         }
         try {
-            byte[] bytes = Files.readAllBytes(raw);
-            boolean isLittle = bytes.length > 8 && bytes[0] == 'I' && bytes[1] == 'I';
-            boolean isBig = bytes.length > 8 && bytes[0] == 'M' && bytes[1] == 'M';
-            if (!isLittle && !isBig) {
-                return ofPicture;
-            }
-            bytes[MAGIC_AT] = isLittle ? MAGIC : 0;
-            bytes[MAGIC_AT + 1] = isLittle ? 0 : MAGIC;
-            TiffTags tags = TiffTags.of(bytes);
-            byte[] xmp = ofPicture.xmp() == null ? tags.bytes(TiffTags.XMP) : ofPicture.xmp();
-            byte[] iptc = ofPicture.iptc() == null ? tags.bytes(TiffTags.IPTC) : ofPicture.iptc();
-            return new SourceMetadata(bytes, ofPicture.icc(), xmp, iptc);
-        } catch (IOException unreadable) {
+            SourceMetadata own = isInBoxes(raw) ? ofBoxes(raw) : ofTiff(Files.readAllBytes(raw));
+            return new SourceMetadata(
+                    own.exif(),
+                    ofPicture.icc(),
+                    ofPicture.xmp() == null ? own.xmp() : ofPicture.xmp(),
+                    ofPicture.iptc() == null ? own.iptc() : ofPicture.iptc());
+        } catch (IOException | ImageProcessingException unreadable) {
             LOG.info("{} says nothing of itself", raw, unreadable);
             return ofPicture;
         }
+    }
+
+    private static boolean isInBoxes(Path raw) throws IOException {
+        try (InputStream in = Files.newInputStream(raw)) {
+            return new String(in.readNBytes(8), StandardCharsets.ISO_8859_1).endsWith("ftyp");
+        }
+    }
+
+    private static SourceMetadata ofBoxes(Path raw) throws IOException, ImageProcessingException {
+        try (SeekableByteChannel channel = Files.newByteChannel(raw)) {
+            return Cr3File.read(channel).metadata();
+        }
+    }
+
+    private static SourceMetadata ofTiff(byte[] bytes) throws IOException {
+        boolean isLittle = bytes.length > 8 && bytes[0] == 'I' && bytes[1] == 'I';
+        boolean isBig = bytes.length > 8 && bytes[0] == 'M' && bytes[1] == 'M';
+        if (!isLittle && !isBig) {
+            return SourceMetadata.NONE;
+        }
+        bytes[MAGIC_AT] = isLittle ? MAGIC : 0;
+        bytes[MAGIC_AT + 1] = isLittle ? 0 : MAGIC;
+        TiffTags tags = TiffTags.of(bytes);
+        return new SourceMetadata(bytes, null, tags.bytes(TiffTags.XMP), tags.bytes(TiffTags.IPTC));
     }
 }

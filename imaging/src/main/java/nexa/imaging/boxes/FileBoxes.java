@@ -8,14 +8,16 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
-/** The outermost boxes of a file, of which only headers are read until one is asked for. */
-final class TopBoxes {
+/** The outermost boxes of a file or those in one of its boxes; only headers are read until one is asked for. */
+final class FileBoxes {
     /** A table of contents is never larger; pixel data may be, and is not read here. */
     private static final long LARGEST = 64 << 20;
 
     private static final int HEADER = 16;
     private static final int MOST = 10_000;
+    private static final int UUID_BYTES = 16;
 
     /** @param start of what the box holds, in bytes of the file */
     record Place(String type, long start, long length) {}
@@ -23,15 +25,28 @@ final class TopBoxes {
     private final SeekableByteChannel channel;
     private final List<Place> places;
 
-    private TopBoxes(SeekableByteChannel channel, List<Place> places) {
+    private FileBoxes(SeekableByteChannel channel, List<Place> places) {
         this.channel = channel;
         this.places = places;
     }
 
-    static TopBoxes of(SeekableByteChannel channel) throws IOException {
+    static FileBoxes of(SeekableByteChannel channel) throws IOException {
+        return between(channel, 0, channel.size());
+    }
+
+    /**
+     * Those in a box.
+     *
+     * @param before bytes of what it holds that come before the first of them
+     */
+    FileBoxes in(Place box, int before) throws IOException {
+        return between(channel, box.start() + before, Math.min(box.start() + box.length(), channel.size()));
+    }
+
+    private static FileBoxes between(SeekableByteChannel channel, long start, long end) throws IOException {
         List<Place> places = new ArrayList<>();
-        long at = 0;
-        while (at + 8 <= channel.size() && places.size() < MOST) {
+        long at = start;
+        while (at + 8 <= end && places.size() < MOST) {
             ByteBuffer header = read(channel, at, HEADER);
             long size = Integer.toUnsignedLong(header.getInt());
             byte[] letters = new byte[4];
@@ -41,7 +56,7 @@ final class TopBoxes {
                 size = header.getLong();
                 length = 16;
             } else if (size == 0) {
-                size = channel.size() - at;
+                size = end - at;
             }
             if (size < length) {
                 break;
@@ -49,7 +64,7 @@ final class TopBoxes {
             places.add(new Place(new String(letters, StandardCharsets.ISO_8859_1), at + length, size - length));
             at += size;
         }
-        return new TopBoxes(channel, places);
+        return new FileBoxes(channel, places);
     }
 
     List<Place> places() {
@@ -57,17 +72,37 @@ final class TopBoxes {
     }
 
     boolean has(String type) {
-        return places.stream().anyMatch(place -> place.type().equals(type));
+        return first(type).isPresent();
+    }
+
+    Optional<Place> first(String type) {
+        return places.stream().filter(place -> place.type().equals(type)).findFirst();
     }
 
     /** What the first box of a type holds; empty if there is none. */
     Optional<ByteBuffer> content(String type) throws IOException, ImageProcessingException {
+        Optional<Place> place = first(type);
+        return place.isEmpty() ? Optional.empty() : Optional.of(content(place.get()));
+    }
+
+    /** What a box of a kind holds that only its maker knows ({@code uuid}); empty if there is none. */
+    Optional<Place> ofMaker(UUID kind) throws IOException {
         for (Place place : places) {
-            if (place.type().equals(type)) {
-                return Optional.of(content(place));
+            if (place.type().equals("uuid") && place.length() >= UUID_BYTES) {
+                ByteBuffer own = read(channel, place.start(), UUID_BYTES);
+                if (own.remaining() == UUID_BYTES && kind.equals(new UUID(own.getLong(), own.getLong()))) {
+                    return Optional.of(
+                            new Place(place.type(), place.start() + UUID_BYTES, place.length() - UUID_BYTES));
+                }
             }
         }
         return Optional.empty();
+    }
+
+    /** The boxes in it. */
+    Optional<FileBoxes> ofMaker(UUID kind, int before) throws IOException {
+        Optional<Place> place = ofMaker(kind);
+        return place.isEmpty() ? Optional.empty() : Optional.of(in(place.get(), before));
     }
 
     ByteBuffer content(Place place) throws IOException, ImageProcessingException {
