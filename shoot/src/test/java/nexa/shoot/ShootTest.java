@@ -9,9 +9,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.Statement;
 import java.util.List;
 import java.util.Optional;
 import nexa.core.brief.Alternate;
@@ -136,39 +133,6 @@ class ShootTest {
             Format print = shoot.brief().find("Print").orElseThrow();
             assertEquals("for the catalogue", print.note());
             assertEquals(SizeTarget.parse("8 x 10 in at 240 ppi"), print.target());
-        }
-    }
-
-    @Test
-    void open_databaseOfTheFirstVersion_keepsItsCrops() throws Exception {
-        Framing framing;
-        try (Shoot shoot = test.open()) {
-            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
-            Photo a = TestShoot.photo(shoot, "a.jpg");
-            TestShoot.place(shoot, a, print, TestShoot.WISH);
-            framing = shoot.framing(a);
-        }
-        try (Connection database = DriverManager.getConnection(
-                        "jdbc:sqlite:" + test.folder().resolve(".nexa/shoot.db"));
-                Statement statement = database.createStatement()) {
-            statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
-            statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
-            statement.executeUpdate("ALTER TABLE crop DROP COLUMN fill");
-            for (String table : List.of("alternate", "delivery", "step", "sound")) {
-                statement.executeUpdate("DROP TABLE " + table);
-            }
-            for (String column : List.of(
-                    "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera",
-                    "neutral", "eyes", "sight", "bands")) {
-                statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
-            }
-            for (String column : List.of("target", "note", "files", "centred")) {
-                statement.executeUpdate("ALTER TABLE format DROP COLUMN " + column);
-            }
-            statement.executeUpdate("PRAGMA user_version = 1");
-        }
-        try (Shoot shoot = test.open()) {
-            assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
         }
     }
 

@@ -93,6 +93,12 @@ final class Schema {
             """, """
             ALTER TABLE photo ADD COLUMN bands TEXT; -- null = none is left out
             UPDATE photo SET bytes = -1 WHERE kind = 'RAW_DATA'; -- what their sensors see is asked
+            """, """
+            UPDATE photo SET bytes = -1 -- their headers were not read; where work is built on how they lay, they stay so
+              WHERE kind = 'RAW' AND file LIKE '%.cr3'
+                AND quarter_turns = 0 AND mirrored = 0 AND tilt = 0
+                AND lens IS NULL AND plumb IS NULL AND trim IS NULL AND bands IS NULL AND marks IS NULL
+                AND id NOT IN (SELECT photo FROM crop) AND id NOT IN (SELECT photo FROM alternate);
             """);
 
     private static final List<String> COLUMNS = List.of(

@@ -1,0 +1,94 @@
+package nexa.shoot;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
+import nexa.core.geometry.PixelSize;
+import nexa.shoot.photo.Photo;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Shoots of earlier versions are brought up to date. */
+class OlderShootTest {
+    @TempDir
+    Path base;
+
+    private TestShoot test;
+
+    @BeforeEach
+    void begin() throws IOException {
+        test = new TestShoot(base);
+    }
+
+    private Connection database() throws SQLException {
+        return DriverManager.getConnection("jdbc:sqlite:" + test.folder().resolve(".nexa/shoot.db"));
+    }
+
+    @Test
+    void open_databaseOfTheFirstVersion_keepsItsCrops() throws Exception {
+        test.photo("a.jpg", 300, 200);
+        Framing framing;
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Photo a = TestShoot.photo(shoot, "a.jpg");
+            TestShoot.place(shoot, a, print, TestShoot.WISH);
+            framing = shoot.framing(a);
+        }
+        try (Connection database = database();
+                Statement statement = database.createStatement()) {
+            statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
+            statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
+            statement.executeUpdate("ALTER TABLE crop DROP COLUMN fill");
+            for (String table : List.of("alternate", "delivery", "step", "sound")) {
+                statement.executeUpdate("DROP TABLE " + table);
+            }
+            for (String column : List.of(
+                    "marks", "rule", "level", "overlay", "profile", "remarks", "lens", "plumb", "trim", "camera",
+                    "neutral", "eyes", "sight", "bands")) {
+                statement.executeUpdate("ALTER TABLE photo DROP COLUMN " + column);
+            }
+            for (String column : List.of("target", "note", "files", "centred")) {
+                statement.executeUpdate("ALTER TABLE format DROP COLUMN " + column);
+            }
+            statement.executeUpdate("PRAGMA user_version = 1");
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(framing, shoot.framing(TestShoot.photo(shoot, "a.jpg")));
+        }
+    }
+
+    private static PixelSize size(Shoot shoot, String file) {
+        return TestShoot.photo(shoot, file).facts().orElseThrow().asShot();
+    }
+
+    /** Their headers were not read, so that upright ones lay on their side; crops that were made so stay where they are. */
+    @Test
+    void open_cr3PhotosOfTheVersionBefore_areLookedAtAgain_unlessWorkIsBuiltOnThem() throws Exception {
+        test.photo("a.cr3", 200, 300);
+        test.photo("b.CR3", 200, 301);
+        test.photo("c.jpg", 200, 302);
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            TestShoot.place(shoot, TestShoot.photo(shoot, "b.CR3"), print, TestShoot.WISH);
+        }
+        try (Connection database = database();
+                Statement statement = database.createStatement()) {
+            statement.executeUpdate("UPDATE photo SET kind = 'RAW', width = height, height = 200");
+            statement.executeUpdate("PRAGMA user_version = 12");
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(new PixelSize(200, 300), size(shoot, "a.cr3"));
+            assertEquals(new PixelSize(301, 200), size(shoot, "b.CR3"));
+            assertEquals(new PixelSize(302, 200), size(shoot, "c.jpg"));
+        }
+    }
+}
