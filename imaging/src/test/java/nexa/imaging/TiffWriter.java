@@ -3,23 +3,32 @@ package nexa.imaging;
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
 
 /** Writes little TIFF structures (TIFF 6.0, section 2) with directories, sub-directories and data, as cameras do. */
 public final class TiffWriter {
+    private static final int ASCII = 2;
     private static final int LONG = 4;
 
     /** One directory: tags with their values, and data that a tag points to. */
     public static final class Directory {
         private final TreeMap<Integer, long[]> tags = new TreeMap<>();
         private final TreeMap<Integer, byte[]> data = new TreeMap<>();
+        private final TreeMap<Integer, byte[]> texts = new TreeMap<>();
         private final List<Directory> below = new ArrayList<>();
 
         public Directory tag(int tag, long... values) {
             tags.put(tag, values);
             return this;
+        }
+
+        /** A tag whose value is a text of more than three letters. */
+        public Directory text(int tag, String text) {
+            texts.put(tag, (text + '\0').getBytes(StandardCharsets.US_ASCII));
+            return tag(tag, 0);
         }
 
         /** A tag whose value is where the bytes are, and another that says how many. */
@@ -60,6 +69,11 @@ public final class TiffWriter {
             out.put(data.getValue());
             align();
         }
+        for (var text : directory.texts.entrySet()) {
+            directory.tags.put(text.getKey(), new long[] {out.position()});
+            out.put(text.getValue());
+            align();
+        }
         if (!directory.below.isEmpty()) {
             directory.tags.put(
                     330, directory.below.stream().mapToLong(this::write).toArray());
@@ -69,7 +83,9 @@ public final class TiffWriter {
         out.putShort((short) directory.tags.size());
         for (var tag : directory.tags.entrySet()) {
             long[] numbers = tag.getValue();
-            out.putShort((short) (int) tag.getKey()).putShort((short) LONG).putInt(numbers.length);
+            byte[] text = directory.texts.get(tag.getKey());
+            out.putShort((short) (int) tag.getKey());
+            out.putShort((short) (text == null ? LONG : ASCII)).putInt(text == null ? numbers.length : text.length);
             out.putInt(numbers.length == 1 ? (int) numbers[0] : values);
             if (numbers.length > 1) {
                 for (int i = 0; i < numbers.length; i++) {

@@ -75,20 +75,20 @@ class OlderShootTest {
     void open_cr3PhotosOfTheVersionBefore_areLookedAtAgain_unlessWorkIsBuiltOnThem() throws Exception {
         test.photo("a.cr3", 200, 300);
         test.photo("b.CR3", 200, 301);
-        test.photo("c.jpg", 200, 302);
+        test.photo("c.nef", 200, 302);
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
             TestShoot.place(shoot, TestShoot.photo(shoot, "b.CR3"), print, TestShoot.WISH);
         }
         try (Connection database = database();
                 Statement statement = database.createStatement()) {
-            statement.executeUpdate("UPDATE photo SET kind = 'RAW', width = height, height = 200");
+            statement.executeUpdate("UPDATE photo SET kind = 'RAW', width = height, height = 200, profile = 'known'");
             statement.executeUpdate("PRAGMA user_version = 12");
         }
         try (Shoot shoot = test.open()) {
             assertEquals(new PixelSize(200, 300), size(shoot, "a.cr3"));
             assertEquals(new PixelSize(301, 200), size(shoot, "b.CR3"));
-            assertEquals(new PixelSize(302, 200), size(shoot, "c.jpg"));
+            assertEquals(new PixelSize(302, 200), size(shoot, "c.nef"));
         }
     }
 }

@@ -83,7 +83,14 @@ public final class JpegCodec implements PhotoCodec {
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         byte[] bytes = Decoder.read(file);
-        return isInk(facts) ? ofInk(file, bytes) : decode(file, bytes, reduction);
+        return isInk(facts) ? ofInk(file, bytes) : decode(file, bytes, facts, reduction);
+    }
+
+    /** A photo's JPEG, whose colours its headers may say by a code. */
+    static Source decode(Path file, byte[] bytes, PhotoFacts facts, Reduction reduction)
+            throws UnreadablePhotoException {
+        Source decoded = decode(file, bytes, reduction);
+        return new Source(decoded.picture(), Readings.withCodedProfile(decoded.metadata(), facts));
     }
 
     /**
@@ -100,7 +107,7 @@ public final class JpegCodec implements PhotoCodec {
     public SourceMetadata metadata(Path file, PhotoFacts facts) throws UnreadablePhotoException {
         byte[] bytes = Decoder.read(file);
         SourceMetadata blocks = JpegBlocks.of(bytes);
-        return isInk(facts) ? blocks.withIcc(null) : blocks;
+        return isInk(facts) ? blocks.withIcc(null) : Readings.withCodedProfile(blocks, facts);
     }
 
     private static boolean isInk(PhotoFacts facts) {

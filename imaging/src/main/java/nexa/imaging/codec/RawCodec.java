@@ -49,7 +49,7 @@ final class RawCodec implements PhotoCodec {
     public Source open(Path path, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         byte[] jpeg = picture(path)
                 .orElseThrow(() -> new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.RAW_WITHOUT_PREVIEW)));
-        Source picture = JpegCodec.decode(path, jpeg, reduction);
+        Source picture = JpegCodec.decode(path, jpeg, facts, reduction);
         return reduction == Reduction.NONE
                 ? new Source(picture.picture(), RawMetadata.completed(path, picture.metadata()))
                 : picture;
@@ -73,7 +73,8 @@ final class RawCodec implements PhotoCodec {
 
     @Override
     public SourceMetadata metadata(Path path, PhotoFacts facts) throws UnreadablePhotoException {
-        return RawMetadata.completed(path, picture(path).map(JpegBlocks::of).orElse(SourceMetadata.NONE));
+        SourceMetadata ofPicture = picture(path).map(JpegBlocks::of).orElse(SourceMetadata.NONE);
+        return RawMetadata.completed(path, Readings.withCodedProfile(ofPicture, facts));
     }
 
     /** The JPEG that the camera put in; empty if there is none. */

@@ -12,6 +12,7 @@ import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import nexa.imaging.apart.decoder.Sensor;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -23,6 +24,7 @@ import nexa.imaging.probe.CameraHeaders;
 import nexa.imaging.probe.Headers;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.SourceMetadata;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -78,7 +80,7 @@ final class Readings {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
         PixelSize asShot = Turn.ofExif(orientation).apply(stored);
-        String profile = Headers.profile(headers);
+        String profile = profile(kind, headers);
         if (Headers.isMoving(headers)) {
             remarks.add(Remark.FIRST_OF_SEVERAL);
         }
@@ -92,6 +94,19 @@ final class Readings {
         }
         return new Probe.Readable(new PhotoFacts(
                 kind, asShot, orientation, Headers.taken(headers), profile, remarks, CameraHeaders.read(headers)));
+    }
+
+    /** Its name: of the file's own, or of one that stands for the camera's code; null if there is neither. */
+    private static @Nullable String profile(FileKind kind, Metadata headers) {
+        String own = Headers.profile(headers);
+        boolean isOfCamera = kind == FileKind.JPEG || kind == FileKind.RAW;
+        return own == null && isOfCamera && Headers.areColoursOfOption(headers) ? Profile.OPTION.name() : own;
+    }
+
+    /** With the profile that the camera's code stands for, if there is no other. */
+    static SourceMetadata withCodedProfile(SourceMetadata blocks, PhotoFacts facts) {
+        Optional<Profile> coded = blocks.icc() == null ? Profile.coded(facts.profile()) : Optional.empty();
+        return coded.map(profile -> blocks.withIcc(profile.bytes())).orElse(blocks);
     }
 
     /** What is read out of a file that was found good before. */

@@ -7,10 +7,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /**
- * Makes profiles of three primaries with sRGB's curve, as a matrix profile of version 4 (ICC.1:2022,
- * 8.3.3). Arrays of three are X, Y, Z or red, green, blue.
+ * Makes profiles of three primaries and a curve, as a matrix profile of version 4 (ICC.1:2022, 8.3.3). Arrays of three are
+ * X, Y, Z or red, green, blue.
  */
 final class MatrixProfile {
     /** Chromaticities (x, y) of red, green and blue. */
@@ -21,6 +22,8 @@ final class MatrixProfile {
         P3(Adaptation.D65, 0.680, 0.320, 0.265, 0.690, 0.150, 0.060),
         /** ITU-R BT.2020. */
         BT2020(Adaptation.D65, 0.708, 0.292, 0.170, 0.797, 0.131, 0.046),
+        /** opRGB (IEC 61966-2-5). */
+        OPTION(Adaptation.D65, 0.640, 0.330, 0.210, 0.710, 0.150, 0.060),
         /** ISO 22028-2. */
         ROMM(Adaptation.D50, 0.7347, 0.2653, 0.1596, 0.8404, 0.0366, 0.0001);
 
@@ -34,13 +37,19 @@ final class MatrixProfile {
     }
 
     /** g, a, b, c, d of sRGB's curve (IEC 61966-2-1) as a parametric curve of type 3. */
-    private static final double[] SRGB_CURVE = {2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045};
+    static final double[] SRGB_CURVE = {2.4, 1 / 1.055, 0.055 / 1.055, 1 / 12.92, 0.04045};
+
+    /** g of opRGB's curve (IEC 61966-2-5), a power of 2 + 51/256, as a parametric curve of type 0. */
+    static final double[] OPTION_CURVE = {2 + 51.0 / 256};
+
+    /** The types of parametric curves, by how many numbers they have (10.18). */
+    private static final Map<Integer, Short> CURVE_TYPES = Map.of(1, (short) 0, 5, (short) 3);
 
     private static final int HEADER = 128;
 
     private MatrixProfile() {}
 
-    static byte[] bytes(String name, Primaries primaries) {
+    static byte[] bytes(String name, Primaries primaries, double[] curve) {
         double[][] adaptation = Adaptation.matrix(primaries.white, Adaptation.D50);
         double[][] colorants = Matrix3.product(adaptation, toXyz(primaries));
         Map<String, byte[]> tags = new LinkedHashMap<>();
@@ -51,7 +60,7 @@ final class MatrixProfile {
         String[] channels = {"r", "g", "b"};
         for (int c = 0; c < 3; c++) {
             tags.put(channels[c] + "XYZ", xyzTag(Matrix3.column(colorants, c)));
-            tags.put(channels[c] + "TRC", curveTag());
+            tags.put(channels[c] + "TRC", curveTag(curve));
         }
         return assembled(tags);
     }
@@ -84,10 +93,13 @@ final class MatrixProfile {
         return numbers("sf32", matrix[0], matrix[1], matrix[2]);
     }
 
-    private static byte[] curveTag() {
-        ByteBuffer tag = ByteBuffer.allocate(12 + 4 * SRGB_CURVE.length);
-        tag.put(ascii("para")).putInt(0).putShort((short) 3).putShort((short) 0);
-        for (double value : SRGB_CURVE) {
+    private static byte[] curveTag(double[] curve) {
+        ByteBuffer tag = ByteBuffer.allocate(12 + 4 * curve.length);
+        tag.put(ascii("para"))
+                .putInt(0)
+                .putShort(Objects.requireNonNull(CURVE_TYPES.get(curve.length)))
+                .putShort((short) 0);
+        for (double value : curve) {
             tag.putInt(fixed(value));
         }
         return tag.array();

@@ -17,6 +17,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nexa.core.files.Conversion.Intent;
 import nexa.core.files.DeliveredColour;
+import nexa.imaging.colour.MatrixProfile.Primaries;
 import nexa.imaging.file.ToldException;
 import org.jspecify.annotations.Nullable;
 
@@ -26,19 +27,23 @@ public final class Profile {
             Pattern.compile("(?:\\d+ )?\\w{4}\\((.*?)\\)(?: \\w{4}\\(.*)?", Pattern.DOTALL);
 
     /** Standard RGB (IEC 61966-2-1), what a photo without a profile is taken for. */
-    public static final Profile SRGB = new Profile(MatrixProfile.bytes("sRGB", MatrixProfile.Primaries.BT709));
+    public static final Profile SRGB = new Profile(matrix("sRGB", Primaries.BT709));
 
     /** A wide gamut for screens: the primaries of SMPTE EG 432-1 with sRGB's white and curve. */
-    public static final Profile WIDE =
-            new Profile(MatrixProfile.bytes("Wide RGB (P3 primaries)", MatrixProfile.Primaries.P3));
+    public static final Profile WIDE = new Profile(matrix("Wide RGB (P3 primaries)", Primaries.P3));
 
     /** What television of the widest gamut is made for: the primaries of ITU-R BT.2020 with sRGB's white and curve. */
-    public static final Profile TELEVISION =
-            new Profile(MatrixProfile.bytes("Wide RGB (BT.2020 primaries)", MatrixProfile.Primaries.BT2020));
+    public static final Profile TELEVISION = new Profile(matrix("Wide RGB (BT.2020 primaries)", Primaries.BT2020));
 
     /** What developed raw data has: the primaries and the white of ROMM RGB (ISO 22028-2) with sRGB's curve. */
-    public static final Profile DEVELOPED =
-            new Profile(MatrixProfile.bytes("Developed RGB (ROMM primaries)", MatrixProfile.Primaries.ROMM));
+    public static final Profile DEVELOPED = new Profile(matrix("Developed RGB (ROMM primaries)", Primaries.ROMM));
+
+    /**
+     * The wider colours that cameras can be set to, which they say by a code in EXIF and seldom by a profile: opRGB (IEC
+     * 61966-2-5), the option of DCF 2.0.
+     */
+    public static final Profile OPTION = new Profile(
+            MatrixProfile.bytes("Compatible with Adobe RGB (1998)", Primaries.OPTION, MatrixProfile.OPTION_CURVE));
 
     /** X, Y and Z relative to D50, in 16 bits 1 = 32768 (ICC.1:2022, 6.3.4.2). */
     static final Profile XYZ =
@@ -71,6 +76,19 @@ public final class Profile {
 
     private final byte[] bytes;
     private final ICC_Profile engine;
+
+    private static byte[] matrix(String name, Primaries primaries) {
+        return MatrixProfile.bytes(name, primaries, MatrixProfile.SRGB_CURVE);
+    }
+
+    /**
+     * The profile for colours that headers say by a code.
+     *
+     * @param name what facts call a photo's profile
+     */
+    public static Optional<Profile> coded(@Nullable String name) {
+        return OPTION.name().equals(name) ? Optional.of(OPTION) : Optional.empty();
+    }
 
     private Profile(byte[] bytes) {
         this.bytes = bytes.clone();

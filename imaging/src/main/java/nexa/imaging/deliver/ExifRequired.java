@@ -2,6 +2,7 @@ package nexa.imaging.deliver;
 
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_EXIF;
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_GPS;
+import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_INTEROPERABILITY;
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_ROOT;
 
 import java.nio.ByteBuffer;
@@ -25,6 +26,7 @@ final class ExifRequired {
     private static final Set<Integer> UNITS = Set.of(2, 3);
     private static final TagInfo COLOUR_SPACE = new TagInfo("ColorSpace", 0xA001, AbstractFieldType.SHORT);
     private static final TagInfo GPS_VERSION = new TagInfo("GPSVersionID", 0, AbstractFieldType.BYTE);
+    private static final int INTEROPERABILITY_INDEX = 1;
     private static final short CENTRED = 1;
     private static final short SRGB = 1;
     private static final short UNCALIBRATED = (short) 0xFFFF;
@@ -45,12 +47,25 @@ final class ExifRequired {
                 .putShort(srgb ? SRGB : UNCALIBRATED)
                 .array();
         exif.add(new TiffOutputField(COLOUR_SPACE, AbstractFieldType.SHORT, 1, space));
+        interoperability(set, srgb);
         if (type != FileType.TIFF) { // it is for compressed data
             addMissing(exif, ExifTagConstants.EXIF_TAG_COMPONENTS_CONFIGURATION, "\1\2\3\0");
         }
         gps(set);
         if (type == FileType.JPEG && root.findField(TiffTagConstants.TIFF_TAG_YCBCR_POSITIONING) == null) {
             root.add(TiffTagConstants.TIFF_TAG_YCBCR_POSITIONING, CENTRED);
+        }
+    }
+
+    /** An index that speaks of other colours than the file has goes; what is not sRGB says so by its profile. */
+    private static void interoperability(TiffOutputSet set, boolean srgb) {
+        TiffOutputDirectory directory = set.findDirectory(DIRECTORY_TYPE_INTEROPERABILITY);
+        TiffOutputField index = directory == null ? null : directory.findField(INTEROPERABILITY_INDEX);
+        if (directory != null && index != null) {
+            boolean isBasic = new String(index.getData(), StandardCharsets.US_ASCII).startsWith("R98");
+            if (!isBasic || !srgb) {
+                directory.removeField(INTEROPERABILITY_INDEX);
+            }
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import nexa.core.geometry.Turn;
 import nexa.imaging.codec.JpegCodec;
 import nexa.imaging.codec.PhotoCodecs;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
@@ -149,7 +150,8 @@ public record PreviewMaker(PhotoCodecs codecs) {
                 Picture whole = source.picture().cutTo(facts.laidDown().aspect());
                 Picture small = whole.reducedTo(longEdge);
                 Picture turned = small.turned(toAsShot)) {
-            return Optional.of(new Preview(turned.onWhite(), source.profile()));
+            Optional<Profile> profile = source.profile().or(() -> Profile.coded(facts.profile()));
+            return Optional.of(new Preview(turned.onWhite(), profile));
         } catch (IOException | RuntimeException damaged) { // the photo itself is still to come
             LOG.info("A small picture in {} can't be read: {}", file, damaged.toString());
             return Optional.empty();

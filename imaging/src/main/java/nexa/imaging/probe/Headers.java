@@ -4,7 +4,10 @@ import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifInteropDirectory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.exif.makernotes.CanonMakernoteDirectory;
+import com.drew.metadata.exif.makernotes.NikonType2MakernoteDirectory;
 import com.drew.metadata.gif.GifImageDirectory;
 import com.drew.metadata.icc.IccDirectory;
 import com.drew.metadata.jpeg.JpegDirectory;
@@ -64,6 +67,28 @@ public final class Headers {
     public static @Nullable String profile(Metadata metadata) {
         IccDirectory directory = metadata.getFirstDirectoryOfType(IccDirectory.class);
         return directory == null ? null : Profile.name(directory);
+    }
+
+    /**
+     * Whether a camera says by a code that its colours are those of DCF's option ({@link Profile#OPTION}): by the index of
+     * interoperability (EXIF 2.32, 4.6.7), or in its maker's notes where files have no such index.
+     */
+    public static boolean areColoursOfOption(Metadata metadata) {
+        ExifInteropDirectory index = metadata.getFirstDirectoryOfType(ExifInteropDirectory.class);
+        String code = index == null ? null : index.getString(ExifDirectoryBase.TAG_INTEROP_INDEX);
+        return code != null
+                ? code.strip().equals("R03")
+                : says(metadata, CanonMakernoteDirectory.class, CanonMakernoteDirectory.TAG_COLOR_SPACE, 2)
+                        || says(
+                                metadata,
+                                NikonType2MakernoteDirectory.class,
+                                NikonType2MakernoteDirectory.TAG_COLOR_SPACE,
+                                2);
+    }
+
+    private static <D extends Directory> boolean says(Metadata metadata, Class<D> type, int tag, int value) {
+        D directory = metadata.getFirstDirectoryOfType(type);
+        return directory != null && Objects.equals(directory.getInteger(tag), value);
     }
 
     /** How a TIFF's samples are meant, -1 if its headers don't say. */

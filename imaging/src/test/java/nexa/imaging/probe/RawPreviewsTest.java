@@ -10,6 +10,7 @@ import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
 import com.drew.metadata.exif.GpsDirectory;
+import com.drew.metadata.exif.makernotes.CanonMakernoteDirectory;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -17,15 +18,18 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import nexa.core.files.FileSettings;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.codec.PhotoCodecs;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -135,9 +139,14 @@ class RawPreviewsTest {
     private static byte[] cr3(byte[] picture) {
         byte[] sensor = noise(5000);
         byte[] headers = joined(
-                box("CMT1", tiff(new TiffWriter.Directory().tag(274, 6))),
-                box("CMT2", tiff(new TiffWriter.Directory().tag(0x8827, 400).tag(SUBJECT_AREA, AREA))),
-                box("CMT3", tiff(new TiffWriter.Directory().tag(0x95, AREA))),
+                box("CMT1", tiff(new TiffWriter.Directory().text(271, "Canon").tag(274, 6))),
+                box(
+                        "CMT2",
+                        tiff(new TiffWriter.Directory()
+                                .tag(0x8827, 400)
+                                .text(0x9003, "2026:09:21 09:12:08")
+                                .tag(SUBJECT_AREA, AREA))),
+                box("CMT3", tiff(new TiffWriter.Directory().tag(0xB4, 2).tag(0xE0, AREA))),
                 box("CMT4", tiff(new TiffWriter.Directory().tag(LATITUDE, PLACE))));
         byte[] type = box(
                 "ftyp",
@@ -205,6 +214,22 @@ class RawPreviewsTest {
         assertEquals(List.of(SMALL, MIDDLE, LARGE), sizes(file));
         assertEquals(FileKind.RAW, facts(file).kind());
         assertEquals(new PixelSize(800, 1200), facts(file).asShot());
+        assertEquals(LocalDateTime.of(2026, 9, 21, 9, 12, 8), facts(file).taken());
+        assertEquals("Canon", facts(file).camera().maker());
+    }
+
+    /** Set in the camera, and said in its maker's notes only. */
+    @Test
+    void cr3_ofWiderColours_hasTheirProfile() throws IOException {
+        Path file = write(cr3(plain));
+        assertEquals(Profile.OPTION.name(), facts(file).profile());
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file));
+                Preview look = new PreviewMaker(PhotoCodecs.STANDARD)
+                        .embedded(file, facts(file), 300)
+                        .orElseThrow()) {
+            assertEquals(Optional.of(Profile.OPTION), source.profile());
+            assertEquals(Optional.of(Profile.OPTION), look.profile());
+        }
     }
 
     /** Four structures, each with places that count from its own beginning. */
@@ -220,7 +245,9 @@ class RawPreviewsTest {
         ExifSubIFDDirectory shot = said.getFirstDirectoryOfType(ExifSubIFDDirectory.class);
         assertEquals(400, shot.getInteger(ExifDirectoryBase.TAG_ISO_EQUIVALENT));
         assertEquals("10 20 30 40", shot.getString(SUBJECT_AREA));
-        assertTrue(shot.containsTag(ExifDirectoryBase.TAG_MAKERNOTE));
+        assertEquals(
+                "10 20 30 40",
+                said.getFirstDirectoryOfType(CanonMakernoteDirectory.class).getString(0xE0));
         assertEquals("48 8 15", said.getFirstDirectoryOfType(GpsDirectory.class).getString(LATITUDE));
     }
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 import nexa.core.neutral.Receptors;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -20,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record Photo(long id, String file, String fingerprint, Probe probe) {
     private static final String DEVELOPED = "-data";
+    private static final String CODED_COLOURS = "-coded";
 
     /** Thousands of photos are looked up at every step of a gesture; ids tell nearly all of them apart. */
     @Override
@@ -64,11 +66,14 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
         return facts().isPresent();
     }
 
-    /** What its pixels are remembered by: its content, and which of the pictures in it is shown. */
+    /** What its pixels are remembered by: its content, which of the pictures in it is shown, and in which colours. */
     public String pixels() {
-        boolean isDeveloped =
-                facts().filter(facts -> facts.kind() == FileKind.RAW_DATA).isPresent();
-        return isDeveloped ? fingerprint + DEVELOPED : fingerprint;
+        return fingerprint + facts().map(Photo::way).orElse("");
+    }
+
+    private static String way(PhotoFacts facts) {
+        boolean isCoded = Profile.coded(facts.profile()).isPresent();
+        return facts.kind() == FileKind.RAW_DATA ? DEVELOPED : isCoded ? CODED_COLOURS : "";
     }
 
     /** The file's name without folders and extension. */

@@ -94,11 +94,13 @@ final class Schema {
             ALTER TABLE photo ADD COLUMN bands TEXT; -- null = none is left out
             UPDATE photo SET bytes = -1 WHERE kind = 'RAW_DATA'; -- what their sensors see is asked
             """, """
-            UPDATE photo SET bytes = -1 -- their headers were not read; where work is built on how they lay, they stay so
+            UPDATE photo SET bytes = -1 -- headers of CR3 files were not read; work that is built on how they lay stays
               WHERE kind = 'RAW' AND file LIKE '%.cr3'
                 AND quarter_turns = 0 AND mirrored = 0 AND tilt = 0
                 AND lens IS NULL AND plumb IS NULL AND trim IS NULL AND bands IS NULL AND marks IS NULL
                 AND id NOT IN (SELECT photo FROM crop) AND id NOT IN (SELECT photo FROM alternate);
+            UPDATE photo SET bytes = -1 -- cameras' codes for colours were not read
+              WHERE kind = 'JPEG' AND profile IS NULL OR kind = 'RAW' AND profile IS NULL AND file NOT LIKE '%.cr3';
             """);
 
     private static final List<String> COLUMNS = List.of(

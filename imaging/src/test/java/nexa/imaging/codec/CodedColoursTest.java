@@ -1,0 +1,171 @@
+package nexa.imaging.codec;
+
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.metadata.Metadata;
+import com.drew.metadata.exif.ExifInteropDirectory;
+import com.drew.metadata.exif.ExifSubIFDDirectory;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import nexa.core.files.DeliveredColour;
+import nexa.core.files.FileSettings;
+import nexa.core.files.FileType;
+import nexa.imaging.TestPhotos;
+import nexa.imaging.colour.ColourTransform;
+import nexa.imaging.colour.Profile;
+import nexa.imaging.deliver.Encoder;
+import nexa.imaging.file.PhotoFacts;
+import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
+import nexa.imaging.pixels.Picture;
+import nexa.imaging.preview.Preview;
+import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.source.Source;
+import nexa.imaging.source.SourceMetadata;
+import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
+import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants;
+import org.apache.commons.imaging.formats.tiff.fieldtypes.AbstractFieldType;
+import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
+import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
+import org.bytedeco.javacpp.indexer.UByteIndexer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Colours that a camera says by a code instead of a profile. */
+class CodedColoursTest {
+    private static final TagInfo INDEX = new TagInfo("InteroperabilityIndex", 1, AbstractFieldType.ASCII);
+
+    @TempDir
+    Path folder;
+
+    /** A photo with a thumbnail, as cameras write it: a code, no profile. */
+    private Path photo(String code, byte[] icc) throws IOException {
+        byte[] jpeg;
+        try (Picture scene = TestPhotos.scene(300, 200);
+                Source bare = new Source(scene.shared(), new SourceMetadata(null, icc, null))) {
+            jpeg = Encoder.encode(scene, bare, FileSettings.DEFAULT);
+        }
+        TiffOutputSet exif = new TiffOutputSet();
+        exif.getOrCreateRootDirectory();
+        exif.getOrCreateExifDirectory();
+        TiffOutputDirectory codes = new TiffOutputDirectory(
+                TiffDirectoryConstants.DIRECTORY_TYPE_INTEROPERABILITY, ByteOrder.LITTLE_ENDIAN);
+        byte[] text = (code + "\0").getBytes(StandardCharsets.US_ASCII);
+        codes.add(new TiffOutputField(INDEX, AbstractFieldType.ASCII, text.length, text));
+        exif.addDirectory(codes);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new ExifRewriter().updateExifMetadataLossless(jpeg, out, exif);
+        return Files.write(folder.resolve("a.jpg"), out.toByteArray());
+    }
+
+    private static PhotoFacts facts(Path file) {
+        return ((Probe.Readable) PhotoCodecs.STANDARD.probe(file)).facts();
+    }
+
+    private static Metadata headers(byte[] bytes) throws Exception {
+        return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
+    }
+
+    @Test
+    void option_isItsProfile_inFactsPixelsAndPreviews() throws IOException {
+        Path file = photo("R03", null);
+        PhotoFacts facts = facts(file);
+        assertEquals(Profile.OPTION.name(), facts.profile());
+        assertFalse(facts.remarks().contains(Remark.NO_PROFILE));
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts);
+                Preview preview = new PreviewMaker(PhotoCodecs.STANDARD).make(file, facts, 100)) {
+            assertEquals(Optional.of(Profile.OPTION), source.profile());
+            assertEquals(Optional.of(Profile.OPTION), preview.profile());
+        }
+        assertArrayEquals(
+                Profile.OPTION.bytes(),
+                PhotoCodecs.STANDARD.of(file, facts).metadata(file, facts).icc());
+    }
+
+    @Test
+    void basicCode_isNoProfile() throws IOException {
+        Path file = photo("R98", null);
+        assertNull(facts(file).profile());
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
+            assertEquals(Optional.empty(), source.profile());
+        }
+    }
+
+    @Test
+    void profileOfTheFile_countsMoreThanTheCode() throws IOException {
+        Path file = photo("R03", Profile.WIDE.bytes());
+        assertEquals(Profile.WIDE.name(), facts(file).profile());
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
+            assertEquals(Optional.of(Profile.WIDE), source.profile());
+        }
+    }
+
+    /** A delivered file says by its profile what its colours are, and no code says otherwise. */
+    @Test
+    void delivered_hasTheProfile_orIsConverted_withoutTheCode() throws Exception {
+        Path file = photo("R03", null);
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
+            byte[] kept = Encoder.encode(source.picture(), source, new FileSettings(FileType.JPEG, 95));
+            byte[] converted =
+                    Encoder.encode(source.picture(), source, new FileSettings(FileType.JPEG, 95, DeliveredColour.SRGB));
+            assertEquals(
+                    Profile.OPTION.name(),
+                    facts(Files.write(folder.resolve("kept.jpg"), kept)).profile());
+            assertEquals(
+                    1,
+                    headers(converted)
+                            .getFirstDirectoryOfType(ExifSubIFDDirectory.class)
+                            .getInteger(ExifSubIFDDirectory.TAG_COLOR_SPACE));
+            for (byte[] bytes : new byte[][] {kept, converted}) {
+                ExifInteropDirectory codes = headers(bytes).getFirstDirectoryOfType(ExifInteropDirectory.class);
+                assertTrue(codes == null || !codes.containsTag(1));
+            }
+        }
+    }
+
+    /** Against the standards' primaries and curves (IEC 61966-2-5, 61966-2-1), worked out by hand. */
+    @ParameterizedTest
+    @CsvSource({"255,255,255", "0,0,0", "128,128,128", "180,150,120", "120,140,170", "60,60,70", "200,190,120"})
+    void option_toSrgb_isTheMatrixOfThePrimaries(int red, int green, int blue) {
+        double[] light = {linear(red), linear(green), linear(blue)};
+        double[][] toSrgb = {{1.39836, -0.39836, 0}, {0, 1, 0}, {0, -0.04293, 1.04293}};
+        ColourTransform toScreen = ColourTransform.between(Profile.OPTION, Profile.SRGB);
+        try (Picture before = new Picture(new Mat(1, 1, CV_8UC3, new Scalar(blue, green, red, 0)));
+                Picture after = toScreen.apply(before);
+                UByteIndexer pixel = after.mat().createIndexer()) {
+            for (int channel = 0; channel < 3; channel++) {
+                double sum = 0;
+                for (int i = 0; i < 3; i++) {
+                    sum += toSrgb[channel][i] * light[i];
+                }
+                assertEquals(encoded(sum), pixel.get(0, 0, 2 - channel), 1.5);
+            }
+        }
+    }
+
+    private static double linear(int value) {
+        return Math.pow(value / 255.0, 563 / 256.0);
+    }
+
+    private static double encoded(double value) {
+        return 255 * (value <= 0.0031308 ? 12.92 * value : 1.055 * Math.pow(value, 1 / 2.4) - 0.055);
+    }
+}
