@@ -71,14 +71,16 @@ public final class Headers {
 
     /**
      * Whether a camera says by a code that its colours are those of DCF's option ({@link Profile#OPTION}): by the index of
-     * interoperability (EXIF 2.32, 4.6.7), or in its maker's notes where files have no such index.
+     * interoperability (EXIF 2.32, 4.6.7), or where there is none by a colour space that the standard does not have or in
+     * its maker's notes.
      */
     public static boolean areColoursOfOption(Metadata metadata) {
         ExifInteropDirectory index = metadata.getFirstDirectoryOfType(ExifInteropDirectory.class);
         String code = index == null ? null : index.getString(ExifDirectoryBase.TAG_INTEROP_INDEX);
         return code != null
                 ? code.strip().equals("R03")
-                : says(metadata, CanonMakernoteDirectory.class, CanonMakernoteDirectory.TAG_COLOR_SPACE, 2)
+                : says(metadata, ExifSubIFDDirectory.class, ExifDirectoryBase.TAG_COLOR_SPACE, 2)
+                        || says(metadata, CanonMakernoteDirectory.class, CanonMakernoteDirectory.TAG_COLOR_SPACE, 2)
                         || says(
                                 metadata,
                                 NikonType2MakernoteDirectory.class,

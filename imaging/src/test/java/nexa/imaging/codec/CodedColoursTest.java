@@ -36,8 +36,10 @@ import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import org.apache.commons.imaging.formats.jpeg.exif.ExifRewriter;
 import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants;
+import org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryType;
 import org.apache.commons.imaging.formats.tiff.fieldtypes.AbstractFieldType;
 import org.apache.commons.imaging.formats.tiff.taginfos.TagInfo;
+import org.apache.commons.imaging.formats.tiff.taginfos.TagInfoShort;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
@@ -48,15 +50,22 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Colours that a camera says by a code instead of a profile. */
 class CodedColoursTest {
+    private static final TagInfoShort COLOUR_SPACE =
+            new TagInfoShort("ColorSpace", 0xA001, TiffDirectoryType.EXIF_DIRECTORY_EXIF_IFD);
     private static final TagInfo INDEX = new TagInfo("InteroperabilityIndex", 1, AbstractFieldType.ASCII);
 
     @TempDir
     Path folder;
 
-    /** A photo with a thumbnail, as cameras write it: a code, no profile. */
+    /**
+     * A photo with a thumbnail, as cameras write it: a code, no profile.
+     *
+     * @param code of interoperability; without one a colour space that some programs write says the same as R03
+     */
     private Path photo(String code, byte[] icc) throws IOException {
         byte[] jpeg;
         try (Picture scene = TestPhotos.scene(300, 200);
@@ -65,15 +74,23 @@ class CodedColoursTest {
         }
         TiffOutputSet exif = new TiffOutputSet();
         exif.getOrCreateRootDirectory();
-        exif.getOrCreateExifDirectory();
+        TiffOutputDirectory shot = exif.getOrCreateExifDirectory();
+        if (code.isEmpty()) {
+            shot.add(COLOUR_SPACE, (short) 2);
+        } else {
+            exif.addDirectory(index(code));
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new ExifRewriter().updateExifMetadataLossless(jpeg, out, exif);
+        return Files.write(folder.resolve("a.jpg"), out.toByteArray());
+    }
+
+    private static TiffOutputDirectory index(String code) {
         TiffOutputDirectory codes = new TiffOutputDirectory(
                 TiffDirectoryConstants.DIRECTORY_TYPE_INTEROPERABILITY, ByteOrder.LITTLE_ENDIAN);
         byte[] text = (code + "\0").getBytes(StandardCharsets.US_ASCII);
         codes.add(new TiffOutputField(INDEX, AbstractFieldType.ASCII, text.length, text));
-        exif.addDirectory(codes);
-        ByteArrayOutputStream out = new ByteArrayOutputStream();
-        new ExifRewriter().updateExifMetadataLossless(jpeg, out, exif);
-        return Files.write(folder.resolve("a.jpg"), out.toByteArray());
+        return codes;
     }
 
     private static PhotoFacts facts(Path file) {
@@ -84,9 +101,10 @@ class CodedColoursTest {
         return ImageMetadataReader.readMetadata(new ByteArrayInputStream(bytes));
     }
 
-    @Test
-    void option_isItsProfile_inFactsPixelsAndPreviews() throws IOException {
-        Path file = photo("R03", null);
+    @ParameterizedTest
+    @ValueSource(strings = {"R03", ""})
+    void option_isItsProfile_inFactsPixelsAndPreviews(String code) throws IOException {
+        Path file = photo(code, null);
         PhotoFacts facts = facts(file);
         assertEquals(Profile.OPTION.name(), facts.profile());
         assertFalse(facts.remarks().contains(Remark.NO_PROFILE));
