@@ -41,7 +41,7 @@ class FastColoursTest {
     };
 
     static Stream<Profile> profiles() {
-        return Stream.of(Profile.WIDE, Profile.TELEVISION, Profile.DEVELOPED);
+        return Stream.of(Profile.WIDE, Profile.TELEVISION, Profile.DEVELOPED, Profile.OPTION);
     }
 
     private static Picture anything() {
