@@ -17,8 +17,11 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
 import nexa.shoot.handover.request.HandoverRequest;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A folder in which nearly everything is wrong: what can be read works, the rest is listed with its reason. */
 class BadFolderTest {
@@ -64,6 +67,22 @@ class BadFolderTest {
                 assertTrue(TestShoot.photo(shoot, name).isReadable(), name);
             }
             assertEquals(10, shoot.photos().size(), "neither text files nor linked folders");
+        }
+    }
+
+    /** A card's root, or a folder on a server. */
+    @ParameterizedTest
+    @ValueSource(strings = {".Trashes", "$RECYCLE.BIN", "System Volume Information", "@eaDir", "sub/@eaDir"})
+    void open_leavesOutWhatSystemsKeepBesidePhotos(String name) throws IOException {
+        TestShoot test = new TestShoot(base);
+        test.photo("good.jpg", 90, 60);
+        Path there = Files.createDirectories(test.folder().resolve(name));
+        TestPhotos.jpeg(there.resolve("thrown away.jpg"), 60, 40, 1);
+        Files.write(test.folder().resolve("._good.jpg"), new byte[4096]);
+        try (Shoot shoot = test.open()) {
+            assertEquals(
+                    List.of("good.jpg"),
+                    shoot.photos().stream().map(Photo::file).toList());
         }
     }
 

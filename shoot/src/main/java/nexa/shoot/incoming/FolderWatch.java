@@ -16,6 +16,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import nexa.shoot.Arrivals;
 import nexa.shoot.Shoot;
+import nexa.shoot.scan.FolderScan;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -129,7 +130,7 @@ public final class FolderWatch implements AutoCloseable {
         Files.walkFileTree(folder, new SimpleFileVisitor<>() {
             @Override
             public FileVisitResult preVisitDirectory(Path dir, BasicFileAttributes attributes) throws IOException {
-                if (!dir.equals(folder) && dir.getFileName().toString().startsWith(".")) {
+                if (!dir.equals(folder) && FolderScan.isLeftOut(dir)) {
                     return FileVisitResult.SKIP_SUBTREE;
                 }
                 dir.register(events, ENTRY_CREATE, ENTRY_MODIFY);

@@ -19,8 +19,8 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Lists the files of a folder and its subfolders that are photos or claim to be: by their ending, or by their first
- * bytes. Hidden files and folders and linked folders are left out, and so are files that Nexa delivered; pictures of kinds
- * that Nexa does not read are counted.
+ * bytes. Hidden files and folders, those of systems and linked folders are left out, and so are files that Nexa delivered;
+ * pictures of kinds that Nexa does not read are counted.
  */
 public final class FolderScan {
     /** How photos' paths are ordered: numbers in names by value. */
@@ -40,6 +40,10 @@ public final class FolderScan {
     private static final Set<String> OTHERS = Set.of(
             "psd", "psb", "xcf", "kra", "ora", "tga", "ppm", "pgm", "pbm", "pnm", "pam", "exr", "hdr", "pcx", "svg",
             "svgz", "pdf", "ai", "eps", "raw", "mrw", "x3f", "ico", "icns", "dds", "jxr", "wdp", "qoi", "ptx");
+
+    /** Folders of systems, in which there are photos that were thrown away or made smaller to be looked through. */
+    private static final Set<String> OF_SYSTEMS =
+            Set.of("$recycle.bin", "recycler", "system volume information", "lost+found", "@eadir", "#recycle");
 
     private FolderScan() {}
 
@@ -83,7 +87,7 @@ public final class FolderScan {
 
         @Override
         public FileVisitResult preVisitDirectory(Path dir, BasicFileAttributes attributes) {
-            if (!dir.equals(folder) && isHidden(dir)) {
+            if (!dir.equals(folder) && isLeftOut(dir)) {
                 return FileVisitResult.SKIP_SUBTREE;
             }
             delivered.readLists(dir);
@@ -112,6 +116,12 @@ public final class FolderScan {
             LOG.warn("{} can't be looked into: {}", file, failure.toString());
             return FileVisitResult.CONTINUE;
         }
+    }
+
+    /** Whether a folder in a shoot's is looked into by nobody: a hidden one, or one of a system. */
+    public static boolean isLeftOut(Path subfolder) {
+        return isHidden(subfolder)
+                || OF_SYSTEMS.contains(subfolder.getFileName().toString().toLowerCase(Locale.ROOT));
     }
 
     private static boolean isHidden(Path path) {
