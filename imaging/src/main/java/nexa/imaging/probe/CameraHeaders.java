@@ -5,7 +5,6 @@ import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.TagDescriptor;
 import com.drew.metadata.exif.ExifDirectoryBase;
-import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
 import com.drew.metadata.exif.makernotes.CanonMakernoteDirectory;
 import com.drew.metadata.exif.makernotes.NikonType2MakernoteDescriptor;
@@ -36,8 +35,8 @@ public final class CameraHeaders {
 
     public static Camera read(Metadata metadata) {
         return new Camera(
-                text(metadata, ExifIFD0Directory.class, ExifDirectoryBase.TAG_MAKE),
-                text(metadata, ExifIFD0Directory.class, ExifDirectoryBase.TAG_MODEL),
+                text(Headers.firstDirectories(metadata), ExifDirectoryBase.TAG_MAKE),
+                text(Headers.firstDirectories(metadata), ExifDirectoryBase.TAG_MODEL),
                 lens(metadata),
                 number(metadata, ExifDirectoryBase.TAG_FOCAL_LENGTH),
                 number(metadata, ExifDirectoryBase.TAG_35MM_FILM_EQUIV_FOCAL_LENGTH),
@@ -47,13 +46,15 @@ public final class CameraHeaders {
     }
 
     private static <D extends Directory> String text(Metadata metadata, Class<D> type, int tag) {
-        for (D directory : metadata.getDirectoriesOfType(type)) {
-            String text = directory.getString(tag);
-            if (text != null && !text.isBlank()) {
-                return text;
-            }
-        }
-        return "";
+        return text(metadata.getDirectoriesOfType(type).stream(), tag);
+    }
+
+    private static String text(Stream<? extends Directory> directories, int tag) {
+        return directories
+                .map(directory -> directory.getString(tag))
+                .filter(text -> text != null && !text.isBlank())
+                .findFirst()
+                .orElse("");
     }
 
     /** As EXIF has it, else as makers' notes do. */

@@ -6,6 +6,7 @@ import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifInteropDirectory;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.exif.PanasonicRawIFD0Directory;
 import com.drew.metadata.exif.makernotes.CanonMakernoteDirectory;
 import com.drew.metadata.exif.makernotes.NikonType2MakernoteDirectory;
 import com.drew.metadata.gif.GifImageDirectory;
@@ -20,6 +21,7 @@ import java.time.format.DateTimeParseException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.colour.Profile;
 import org.jspecify.annotations.Nullable;
@@ -141,13 +143,18 @@ public final class Headers {
 
     /** EXIF orientation, 1 if missing or senseless. */
     public static int orientation(Metadata metadata) {
-        for (ExifIFD0Directory directory : metadata.getDirectoriesOfType(ExifIFD0Directory.class)) {
-            Integer value = directory.getInteger(ExifDirectoryBase.TAG_ORIENTATION);
-            if (value != null && value >= 1 && value <= 8) {
-                return value;
-            }
-        }
-        return 1;
+        return firstDirectories(metadata)
+                .map(directory -> directory.getInteger(ExifDirectoryBase.TAG_ORIENTATION))
+                .filter(value -> value != null && value >= 1 && value <= 8)
+                .findFirst()
+                .orElse(1);
+    }
+
+    /** Those of the whole file, of the TIFF structure's own and of raw files' that have another one. */
+    static Stream<Directory> firstDirectories(Metadata metadata) {
+        return Stream.concat(
+                metadata.getDirectoriesOfType(ExifIFD0Directory.class).stream(),
+                metadata.getDirectoriesOfType(PanasonicRawIFD0Directory.class).stream());
     }
 
     public static @Nullable LocalDateTime taken(Metadata metadata) {

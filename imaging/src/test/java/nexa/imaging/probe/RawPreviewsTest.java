@@ -182,7 +182,7 @@ class RawPreviewsTest {
         ByteBuffer head = ByteBuffer.allocate(64).order(ByteOrder.LITTLE_ENDIAN);
         head.put((byte) 'I').put((byte) 'I').putShort((short) 0x55).putInt(24).position(24);
         head.putShort((short) 2);
-        head.putShort((short) 0x112).putShort((short) 3).putInt(1).putInt(1);
+        head.putShort((short) 0x112).putShort((short) 3).putInt(1).putInt(8);
         head.putShort((short) 0x2E).putShort((short) 7).putInt(picture.length).putInt(64);
         return joined(head.array(), picture, noise(5000), decoy);
     }
@@ -257,8 +257,10 @@ class RawPreviewsTest {
     }
 
     @Test
-    void rw2_hasPictureInItsFirstDirectory() throws IOException {
-        assertEquals(List.of(LARGE), sizes(write(rw2(large))));
+    void rw2_hasPictureInItsFirstDirectory_andLiesAsThatSays() throws IOException {
+        Path file = write(rw2(plain));
+        assertEquals(List.of(LARGE), sizes(file));
+        assertEquals(new PixelSize(800, 1200), facts(file).asShot());
     }
 
     /** A small one shows at once, before the one that is shown as the photo is decoded. */
