@@ -4,6 +4,7 @@ import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.tiff.TiffMetadataReader;
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifReader;
@@ -92,6 +93,7 @@ public final class PhotoFile implements Closeable {
             headers = switch (type) {
                 case Unknown -> new Metadata();
                 case Crx -> inBoxes();
+                case Tiff, Cr2, Orf, Rw2 -> TiffMetadataReader.readMetadata(new ChannelReader(channel));
                 default -> ImageMetadataReader.readMetadata(fromTheBeginning(), length(), type);
             };
         }
