@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import nexa.imaging.boxes.FileBoxes.Place;
 import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.tiff.JoinedExif;
 import org.jspecify.annotations.Nullable;
 
 /**

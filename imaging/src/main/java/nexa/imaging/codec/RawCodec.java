@@ -18,7 +18,6 @@ import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.probe.RawFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
-import nexa.imaging.tiff.RawMetadata;
 
 /** Cameras' sensor data, seen through the JPEG that the camera put into the file. */
 final class RawCodec implements PhotoCodec {

@@ -16,7 +16,6 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
-import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.Headers;
@@ -24,6 +23,7 @@ import nexa.imaging.probe.Pages;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.tiff.TiffHeaders;
 import nexa.imaging.tiff.TiffPixels;
 import nexa.imaging.tiff.TiffTags;
 import org.jspecify.annotations.Nullable;
@@ -69,30 +69,29 @@ final class TiffCodec implements PhotoCodec {
 
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        byte[] bytes = Decoder.read(file);
-        Optional<TiffTags> tags = tags(file, bytes);
+        Optional<TiffHeaders> headers = headers(file);
         return new Source(
-                TiffPixels.decode(file, bytes, tags),
-                tags.map(read -> metadata(bytes, read)).orElse(SourceMetadata.NONE));
+                TiffPixels.decode(file, headers.map(TiffHeaders::tags)),
+                headers.map(TiffCodec::metadata).orElse(SourceMetadata.NONE));
     }
 
     @Override
-    public SourceMetadata metadata(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        byte[] bytes = Decoder.read(file);
-        return tags(file, bytes).map(read -> metadata(bytes, read)).orElse(SourceMetadata.NONE);
+    public SourceMetadata metadata(Path file, PhotoFacts facts) {
+        return headers(file).map(TiffCodec::metadata).orElse(SourceMetadata.NONE);
     }
 
-    private static Optional<TiffTags> tags(Path file, byte[] bytes) {
+    private static Optional<TiffHeaders> headers(Path file) {
         try {
-            return Optional.of(TiffTags.of(bytes));
-        } catch (IOException damaged) {
+            return Optional.of(TiffHeaders.read(file));
+        } catch (IOException damaged) { // if it is gone, its pixels are too
             LOG.info("The tags of {} can't be read; its metadata is left out", file, damaged);
             return Optional.empty();
         }
     }
 
-    private static SourceMetadata metadata(byte[] bytes, TiffTags tags) {
-        return new SourceMetadata(bytes, tags.bytes(TiffTags.ICC), tags.bytes(TiffTags.XMP), iptc(tags));
+    private static SourceMetadata metadata(TiffHeaders headers) {
+        TiffTags tags = headers.tags();
+        return new SourceMetadata(headers.exif(), tags.bytes(TiffTags.ICC), tags.bytes(TiffTags.XMP), iptc(tags));
     }
 
     private static byte @Nullable [] iptc(TiffTags tags) {

@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Supplier;
 import nexa.imaging.file.Trouble;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.jspecify.annotations.Nullable;
@@ -33,14 +34,23 @@ public final class Decoder {
      * @throws UnreadablePhotoException with the reason
      */
     public static Picture decode(Path file, Reduction reduction) throws UnreadablePhotoException {
-        return decode(file, read(file), reduction);
+        try (Mat encoded = reading(file, () -> EncodedBytes.matrix(file))) {
+            return decode(file, encoded, reduction, () -> JdkPixels.decode(file));
+        }
     }
 
     /** The same from bytes already read; the file is named for messages only. */
     public static Picture decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
         try (Mat encoded = EncodedBytes.matrix(bytes)) {
+            return decode(file, encoded, reduction, Optional::empty);
+        }
+    }
+
+    private static Picture decode(Path file, Mat encoded, Reduction reduction, Supplier<Optional<Picture>> otherwise)
+            throws UnreadablePhotoException {
+        try {
             Mat decoded = imdecode(encoded, reduction.flags());
-            Optional<Picture> other = isNothing(decoded) ? JdkPixels.decode(bytes) : Optional.empty();
+            Optional<Picture> other = isNothing(decoded) ? otherwise.get() : Optional.empty();
             return other.isPresent() ? other.get() : checked(file, decoded);
         } catch (RuntimeException refused) { // OpenCV reports damaged data as its own runtime exceptions
             LOG.info("OpenCV refuses {}", file, refused);
@@ -83,13 +93,22 @@ public final class Decoder {
      * @throws UnreadablePhotoException if it can't be
      */
     public static byte[] read(Path file) throws UnreadablePhotoException {
+        return reading(file, () -> Files.readAllBytes(file));
+    }
+
+    @FunctionalInterface
+    private interface Reading<T> {
+        T read() throws IOException;
+    }
+
+    private static <T> T reading(Path file, Reading<T> reading) throws UnreadablePhotoException {
         try {
-            return Files.readAllBytes(file);
+            return reading.read();
         } catch (NoSuchFileException gone) {
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.MISSING), gone);
         } catch (AccessDeniedException denied) {
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.NO_PERMISSION), denied);
-        } catch (IOException | OutOfMemoryError failed) { // arrays end at 2 GiB, far beyond the pixel limit
+        } catch (IOException | RuntimeException | OutOfMemoryError failed) { // there may be no room for it
             LOG.info("Reading {} failed", file, failed);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.READ_FAILED));
         }

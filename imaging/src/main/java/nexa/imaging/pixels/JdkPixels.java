@@ -5,9 +5,11 @@ import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
@@ -24,18 +26,23 @@ public final class JdkPixels {
     private JdkPixels() {}
 
     /** Empty if they are of another kind or really damaged. */
-    static Optional<Picture> decode(byte[] bytes) {
-        String beginning = new String(bytes, 0, Math.min(4, bytes.length), StandardCharsets.ISO_8859_1);
-        if (BEGINNINGS.stream().noneMatch(beginning::startsWith)) {
-            return Optional.empty();
-        }
+    static Optional<Picture> decode(Path file) {
         try {
-            return Optional.ofNullable(ImageIO.read(new ByteArrayInputStream(bytes)))
-                    .map(JdkPixels::matrix)
-                    .map(Picture::new);
+            return isOfSuchKind(file)
+                    ? Optional.ofNullable(ImageIO.read(file.toFile()))
+                            .map(JdkPixels::matrix)
+                            .map(Picture::new)
+                    : Optional.empty();
         } catch (IOException | RuntimeException damaged) {
             LOG.info("The JDK does not read it either: {}", damaged.toString());
             return Optional.empty();
+        }
+    }
+
+    private static boolean isOfSuchKind(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            String beginning = new String(in.readNBytes(4), StandardCharsets.ISO_8859_1);
+            return BEGINNINGS.stream().anyMatch(beginning::startsWith);
         }
     }
 

@@ -2,7 +2,6 @@ package nexa.imaging.tiff;
 
 import java.awt.Rectangle;
 import java.awt.image.Raster;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -34,13 +33,13 @@ final class TiffInks {
      * @param icc the file's profile, if it has one
      * @return empty if there is no profile of inks, or the file is written in a way that the library here does not know
      */
-    static Optional<Picture> shown(Path file, byte[] bytes, byte @Nullable [] icc) {
+    static Optional<Picture> shown(Path file, byte @Nullable [] icc) {
         Optional<Profile> inks = Profile.ofInks(icc);
         if (inks.isEmpty()) {
             return Optional.empty();
         }
         ImageReader reader = ImageIO.getImageReadersByFormatName("tiff").next();
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
             reader.setInput(in);
             return Optional.of(shown(reader, ColourTransform.between(inks.get(), Profile.SRGB)));
         } catch (IOException | RuntimeException unknown) {

@@ -5,7 +5,6 @@ import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.awt.image.Raster;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -32,19 +31,18 @@ public final class TiffPixels {
 
     private TiffPixels() {}
 
-    public static Picture decode(Path file, byte[] bytes, Optional<TiffTags> tags) throws UnreadablePhotoException {
-        Optional<Picture> inks = tags.filter(TiffPixels::isOfInks)
-                .flatMap(read -> TiffInks.shown(file, bytes, read.bytes(TiffTags.ICC)));
-        return inks.isPresent() ? inks.get() : decodeAsTheyAre(file, bytes, tags);
+    public static Picture decode(Path file, Optional<TiffTags> tags) throws UnreadablePhotoException {
+        Optional<Picture> inks =
+                tags.filter(TiffPixels::isOfInks).flatMap(read -> TiffInks.shown(file, read.bytes(TiffTags.ICC)));
+        return inks.isPresent() ? inks.get() : decodeAsTheyAre(file, tags);
     }
 
     private static boolean isOfInks(TiffTags tags) {
         return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == TiffTags.SEPARATED;
     }
 
-    private static Picture decodeAsTheyAre(Path file, byte[] bytes, Optional<TiffTags> tags)
-            throws UnreadablePhotoException {
-        Picture picture = Decoder.decode(file, bytes, Reduction.NONE);
+    private static Picture decodeAsTheyAre(Path file, Optional<TiffTags> tags) throws UnreadablePhotoException {
+        Picture picture = Decoder.decode(file, Reduction.NONE);
         if (tags.isEmpty() || picture.channels() != 4 || picture.bits() != 8) {
             return picture;
         }
@@ -52,7 +50,7 @@ public final class TiffPixels {
             return withoutAlpha(picture);
         }
         if (tags.get().number(TiffTags.EXTRA_SAMPLES) == UNASSOCIATED_ALPHA) {
-            return straight(file, bytes, picture);
+            return straight(file, picture);
         }
         return picture;
     }
@@ -66,10 +64,10 @@ public final class TiffPixels {
     }
 
     /** Read again by a library that hands the samples out as they are. */
-    private static Picture straight(Path file, byte[] bytes, Picture mixed) throws UnreadablePhotoException {
+    private static Picture straight(Path file, Picture mixed) throws UnreadablePhotoException {
         ImageReader reader = ImageIO.getImageReadersByFormatName("tiff").next();
         try (mixed;
-                ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+                ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
             reader.setInput(in);
             return new Picture(matrix(reader.read(0).getRaster()));
         } catch (IOException | RuntimeException damaged) {

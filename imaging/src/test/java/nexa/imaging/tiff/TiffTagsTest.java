@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import com.drew.lang.ByteArrayReader;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -29,10 +30,14 @@ class TiffTagsTest {
         return file.put(40, PACKET).array();
     }
 
+    private static TiffTags tags(byte[] file) throws IOException {
+        return TiffTags.of(new ByteArrayReader(file));
+    }
+
     @Test
     void tags_inBothByteOrders() throws IOException {
         for (ByteOrder order : new ByteOrder[] {ByteOrder.LITTLE_ENDIAN, ByteOrder.BIG_ENDIAN}) {
-            TiffTags tags = TiffTags.of(classic(order));
+            TiffTags tags = tags(classic(order));
             assertEquals(TiffTags.SEPARATED, tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION));
             assertEquals(-1, tags.number(TiffTags.EXTRA_SAMPLES));
             assertArrayEquals(PACKET, tags.bytes(TiffTags.XMP));
@@ -57,7 +62,7 @@ class TiffTagsTest {
                 .putInt(0);
         file.putShort((short) 700).putShort((short) 1).putLong(PACKET.length).putLong(80);
         file.put(80, PACKET);
-        TiffTags tags = TiffTags.of(file.array());
+        TiffTags tags = tags(file.array());
         assertEquals(2, tags.number(TiffTags.EXTRA_SAMPLES));
         assertArrayEquals(PACKET, tags.bytes(TiffTags.XMP));
     }
@@ -65,7 +70,7 @@ class TiffTagsTest {
     @Test
     void valueOutsideTheFile_isLeftOut_andTheOthersStay() throws IOException {
         byte[] cut = Arrays.copyOf(classic(ByteOrder.BIG_ENDIAN), 45);
-        TiffTags tags = TiffTags.of(cut);
+        TiffTags tags = tags(cut);
         assertNull(tags.bytes(TiffTags.XMP));
         assertEquals(TiffTags.SEPARATED, tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION));
     }
@@ -74,14 +79,14 @@ class TiffTagsTest {
     void damagedFiles_giveTagsOrAnIOException_nothingElse() {
         Random random = new Random(3);
         byte[] whole = classic(ByteOrder.LITTLE_ENDIAN);
-        assertThrows(IOException.class, () -> TiffTags.of(new byte[] {'I', 'I'}));
+        assertThrows(IOException.class, () -> tags(new byte[] {'I', 'I'}));
         for (int i = 0; i < 5000; i++) {
             byte[] damaged = Arrays.copyOf(whole, 1 + random.nextInt(whole.length));
             for (int hit = 0; hit < 4; hit++) {
                 damaged[random.nextInt(damaged.length)] = (byte) random.nextInt();
             }
             try {
-                TiffTags.of(damaged).bytes(TiffTags.XMP);
+                tags(damaged).bytes(TiffTags.XMP);
             } catch (IOException said) { // that is the answer
                 assertEquals(false, said.getMessage().isEmpty());
             }

@@ -1,4 +1,4 @@
-package nexa.imaging.probe;
+package nexa.imaging.tiff;
 
 import com.drew.lang.BufferBoundsException;
 import com.drew.lang.RandomAccessReader;
@@ -12,7 +12,7 @@ import java.util.Map;
  * Lets headers be read wherever they are in a file. What lies before them, which in TIFF files is most often the pixels, is
  * passed over, and values that are pictures themselves are taken for empty.
  */
-final class ChannelReader extends RandomAccessReader {
+public final class ChannelReader extends RandomAccessReader {
     private static final int PAGE = 1 << 14;
     private static final int MOST_PAGES = 64;
 
@@ -28,7 +28,8 @@ final class ChannelReader extends RandomAccessReader {
         }
     };
 
-    ChannelReader(SeekableByteChannel channel) throws IOException {
+    /** @param channel lent */
+    public ChannelReader(SeekableByteChannel channel) throws IOException {
         this.channel = channel;
         this.length = channel.size();
     }
@@ -57,7 +58,7 @@ final class ChannelReader extends RandomAccessReader {
         }
         byte[] bytes = new byte[count];
         if (count > PAGE) {
-            JpegSegments.read(channel, ByteBuffer.wrap(bytes), index);
+            read(bytes, index);
             return bytes;
         }
         for (int i = 0; i < count; i++) {
@@ -72,9 +73,17 @@ final class ChannelReader extends RandomAccessReader {
             return known;
         }
         byte[] page = new byte[PAGE]; // zeros behind the end, where nobody looks
-        JpegSegments.read(channel, ByteBuffer.wrap(page), (long) number * PAGE);
+        read(page, (long) number * PAGE);
         pages.put(number, page);
         return page;
+    }
+
+    private void read(byte[] into, long at) throws IOException {
+        ByteBuffer buffer = ByteBuffer.wrap(into);
+        channel.position(at);
+        while (buffer.hasRemaining() && channel.read(buffer) >= 0) {
+            // goes on until it is full
+        }
     }
 
     @Override

@@ -1,4 +1,4 @@
-package nexa.imaging.tiff;
+package nexa.imaging.codec;
 
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import nexa.imaging.boxes.Cr3File;
 import nexa.imaging.source.SourceMetadata;
+import nexa.imaging.tiff.TiffHeaders;
+import nexa.imaging.tiff.TiffTags;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -16,20 +18,18 @@ import org.slf4j.LoggerFactory;
  * What raw files say beside the camera's picture in them, which often says nothing. Most of them are TIFF structures, some
  * with a magic number of their maker's; some have boxes.
  */
-public final class RawMetadata {
+final class RawMetadata {
     private static final Logger LOG = LoggerFactory.getLogger(RawMetadata.class);
-    private static final int MAGIC_AT = 2;
-    private static final byte MAGIC = 42;
 
     private RawMetadata() {}
 
     /** What the camera's picture says, or all that the file itself says if the picture has no EXIF. */
-    public static SourceMetadata completed(Path raw, SourceMetadata ofPicture) {
+    static SourceMetadata completed(Path raw, SourceMetadata ofPicture) {
         if (ofPicture.exif() != null) {
             return ofPicture;
         }
         try {
-            SourceMetadata own = isInBoxes(raw) ? ofBoxes(raw) : ofTiff(Files.readAllBytes(raw));
+            SourceMetadata own = isInBoxes(raw) ? ofBoxes(raw) : ofTiff(raw);
             return new SourceMetadata(
                     own.exif(),
                     ofPicture.icc(),
@@ -53,15 +53,9 @@ public final class RawMetadata {
         }
     }
 
-    private static SourceMetadata ofTiff(byte[] bytes) throws IOException {
-        boolean isLittle = bytes.length > 8 && bytes[0] == 'I' && bytes[1] == 'I';
-        boolean isBig = bytes.length > 8 && bytes[0] == 'M' && bytes[1] == 'M';
-        if (!isLittle && !isBig) {
-            return SourceMetadata.NONE;
-        }
-        bytes[MAGIC_AT] = isLittle ? MAGIC : 0;
-        bytes[MAGIC_AT + 1] = isLittle ? 0 : MAGIC;
-        TiffTags tags = TiffTags.of(bytes);
-        return new SourceMetadata(bytes, null, tags.bytes(TiffTags.XMP), tags.bytes(TiffTags.IPTC));
+    private static SourceMetadata ofTiff(Path raw) throws IOException {
+        TiffHeaders headers = TiffHeaders.read(raw);
+        TiffTags tags = headers.tags();
+        return new SourceMetadata(headers.exif(), null, tags.bytes(TiffTags.XMP), tags.bytes(TiffTags.IPTC));
     }
 }

@@ -1,0 +1,22 @@
+package nexa.imaging.tiff;
+
+import com.drew.lang.RandomAccessReader;
+import java.io.IOException;
+import java.nio.channels.SeekableByteChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/**
+ * What a TIFF says, or a raw file that is one but for a magic number of its maker's. Its pixels are not read.
+ *
+ * @param exif what it says of the shot, as a structure of its own
+ */
+public record TiffHeaders(TiffTags tags, byte[] exif) {
+    /** @throws IOException if the file can't be read or is none */
+    public static TiffHeaders read(Path file) throws IOException {
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            RandomAccessReader in = new ChannelReader(channel);
+            return new TiffHeaders(TiffTags.of(TiffStructure.of(in)), ExifExcerpt.of(in));
+        }
+    }
+}
