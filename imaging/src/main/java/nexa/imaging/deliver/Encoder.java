@@ -39,9 +39,15 @@ public final class Encoder {
      */
     public static byte[] encode(Picture picture, Source source, FileSettings settings, double ppi, Consumer<Told> notes)
             throws IOException {
+        return file(picture, source, settings, ppi, notes).bytes();
+    }
+
+    /** The same, of which a TIFF is not put together before it is written; it no longer needs the picture. */
+    public static Encoded file(Picture picture, Source source, FileSettings settings, double ppi, Consumer<Told> notes)
+            throws IOException {
         Optional<Profile> target = target(source, settings);
         if (target.map(Profile::space).equals(Optional.of(Profile.Space.INK))) {
-            return InkFile.bytes(picture, source, settings, target.get(), ppi, notes);
+            return InkFile.of(picture, source, settings, target.get(), ppi, notes);
         }
         FileType type = settings.type();
         try (Colours colours = Colours.of(
@@ -53,10 +59,10 @@ public final class Encoder {
             Itself itself = new Itself(type, ready.size(), ppi, 1, colours.isSrgb());
             Saying saying = Saying.of(source, settings, itself, notes);
             if (type == FileType.TIFF) {
-                return TiffFile.bytes(ready, saying.exif(), saying.blocks(null, colours.icc()), settings.packing());
+                return TiffFile.of(ready, saying.exif(), saying.blocks(null, colours.icc()), settings.packing());
             }
             byte[] exif = saying.exif(ready, settings, notes);
-            return Density.set(Codec.encode(ready, saying.blocks(exif, colours.icc()), settings), ppi);
+            return Encoded.of(Density.set(Codec.encode(ready, saying.blocks(exif, colours.icc()), settings), ppi));
         }
     }
 

@@ -8,6 +8,7 @@ import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryCon
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.List;
@@ -146,10 +147,14 @@ final class ExifBlock {
         return true;
     }
 
-    static byte[] write(TiffOutputSet set) throws IOException {
+    private static byte[] write(TiffOutputSet set) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        new TiffImageWriterLossy(set.byteOrder).write(out, set);
+        write(set, out);
         return out.toByteArray();
+    }
+
+    static void write(TiffOutputSet set, OutputStream out) throws IOException {
+        new TiffImageWriterLossy(set.byteOrder).write(out, set);
     }
 
     private static TiffOutputSet descriptive(byte @Nullable [] source, Consumer<Told> notes) {

@@ -24,7 +24,7 @@ final class InkFile {
      *
      * @throws IOException with words for the user if the file type can't hold inks, or the profile has no way to them
      */
-    static byte[] bytes(
+    static Encoded of(
             Picture picture, Source source, FileSettings settings, Profile inks, double ppi, Consumer<Told> notes)
             throws IOException {
         FileType type = settings.type();
@@ -44,10 +44,10 @@ final class InkFile {
             Itself itself = new Itself(type, ready.size(), ppi, 1, false);
             Saying saying = Saying.of(source, settings, itself, notes);
             if (type == FileType.TIFF) {
-                return TiffFile.bytes(ink, saying.exif(), saying.blocks(null, inks.bytes()), settings.packing());
+                return TiffFile.of(ink, saying.exif(), saying.blocks(null, inks.bytes()), settings.packing());
             }
             SourceMetadata blocks = saying.blocks(thumbnailed(saying, ready, own, settings, notes), inks.bytes());
-            return Codec.best(settings, quality -> JpegParts.with(blocks, InkJpegFile.bytes(ink, quality)));
+            return Encoded.of(Codec.best(settings, quality -> JpegParts.with(blocks, InkJpegFile.bytes(ink, quality))));
         }
     }
 

@@ -31,7 +31,7 @@ import org.apache.commons.imaging.mylzw.MyLzwCompressor;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.jspecify.annotations.Nullable;
 
-/** A TIFF in strips (TIFF 6.0; compression 8 as in its Technical Note 2), 8 or 16 bits. */
+/** A TIFF in strips (TIFF 6.0; compression 8 as in its Technical Note 2), 8 or 16 bits, packed and not yet in one piece. */
 final class TiffFile {
     private static final int MIN_IS_BLACK = 1;
     private static final int RGB = 2;
@@ -44,24 +44,23 @@ final class TiffFile {
     private TiffFile() {}
 
     /** @param set descriptive tags; the picture's own are added */
-    static byte[] bytes(Picture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing)
-            throws IOException {
+    static Encoded of(Picture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing) throws IOException {
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
         root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short)
                 (picture.channels() == 1 ? MIN_IS_BLACK : RGB));
         if (picture.channels() == 4) {
             root.add(TiffTagConstants.TIFF_TAG_EXTRA_SAMPLES, (short) UNASSOCIATED_ALPHA);
         }
-        return bytes(picture.mat(), picture.channels() == 1 ? Mat::clone : TiffFile::redFirst, set, metadata, packing);
+        return of(picture.mat(), picture.channels() == 1 ? Mat::clone : TiffFile::redFirst, set, metadata, packing);
     }
 
     /** Of ink values, in the set that needs no names (TIFF 6.0, section 16). */
-    static byte[] bytes(InkPicture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing)
+    static Encoded of(InkPicture picture, TiffOutputSet set, SourceMetadata metadata, Packing packing)
             throws IOException {
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
         root.add(TiffTagConstants.TIFF_TAG_PHOTOMETRIC_INTERPRETATION, (short) SEPARATED);
         root.add(TiffTagConstants.TIFF_TAG_INK_SET, (short) CMYK);
-        return bytes(picture.mat(), Mat::clone, set, metadata, packing);
+        return of(picture.mat(), Mat::clone, set, metadata, packing);
     }
 
     private static Mat redFirst(Mat mat) {
@@ -71,7 +70,7 @@ final class TiffFile {
     }
 
     /** @param inFileOrder a copy of rows */
-    private static byte[] bytes(
+    private static Encoded of(
             Mat samples, UnaryOperator<Mat> inFileOrder, TiffOutputSet set, SourceMetadata metadata, Packing packing)
             throws IOException {
         int rowBytes = (int) (samples.cols() * samples.elemSize());
@@ -84,7 +83,7 @@ final class TiffFile {
         attach(root, TiffTagConstants.TIFF_TAG_XMP, AbstractFieldType.BYTE, metadata.xmp());
         root.setTiffImageData(new AbstractTiffImageData.Strips(
                 strips(samples, inFileOrder, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));
-        return ExifBlock.write(set);
+        return out -> ExifBlock.write(set, out);
     }
 
     private static void describe(TiffOutputDirectory root, Mat samples, int rowsPerStrip) throws IOException {

@@ -1,6 +1,7 @@
 package nexa.shoot.handover;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -61,7 +62,8 @@ public record Estimate(long bytes, long free) {
                 break;
             }
             try (OpenedPhoto photo = Decoding.open(codecs, List.of(delivery))) {
-                bytes += Rendering.bytes(delivery, photo, note -> {}).length;
+                bytes += Sum.ofWriting(Rendering.file(delivery, photo, note -> {}), OutputStream.nullOutputStream())
+                        .bytes();
                 pixels += pixels(delivery.size());
             }
         }

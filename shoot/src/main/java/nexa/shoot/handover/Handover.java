@@ -1,6 +1,7 @@
 package nexa.shoot.handover;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -11,14 +12,15 @@ import java.util.Set;
 import java.util.function.Consumer;
 import nexa.core.told.Told;
 import nexa.imaging.codec.OpenedPhoto;
+import nexa.imaging.deliver.Encoded;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
+import nexa.shoot.disk.AtomicFile;
 import nexa.shoot.guard.RefusedException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.guard.WriteGuard.IfTaken;
 import nexa.shoot.handover.request.Collision;
-import nexa.shoot.scan.Sha256;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -131,19 +133,8 @@ public final class Handover {
         }
         Set<Told> notes = new LinkedHashSet<>();
         try (Room.Held held = room.take(delivery)) {
-            byte[] encoded = Rendering.bytes(delivery, photo, notes::add);
-            String sha256 = Sha256.of(encoded);
-            writing.guard.write(
-                    delivery.output(),
-                    out -> out.write(encoded),
-                    part -> {
-                        ReadBack.check(delivery, part, encoded, writing.shoot.codecs());
-                        Path output = part.resolveSibling(delivery.output().getFileName());
-                        writing.journal.add(delivery, output, encoded.length, sha256);
-                        writing.shoot.delivers(output, encoded.length, sha256);
-                    },
-                    plan.request().collision() == Collision.REPLACE ? IfTaken.REPLACE : IfTaken.REFUSE);
-            return new Outcome.Written(delivery, encoded.length, sha256, damaged, List.copyOf(notes));
+            Sum sum = write(delivery, Rendering.file(delivery, photo, notes::add), writing);
+            return new Outcome.Written(delivery, sum.bytes(), sum.sha256(), damaged, List.copyOf(notes));
         } catch (UnreadablePhotoException unreadable) {
             return new Outcome.Failed(delivery, unreadable.told());
         } catch (IOException failed) {
@@ -151,6 +142,37 @@ public final class Handover {
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other
             return new Outcome.Failed(delivery, Told.of("told.handover.not-rendered", Told.of(refused)));
         }
+    }
+
+    /** What a file came to while it was written. */
+    private static final class Summed implements AtomicFile.Content {
+        private final Encoded file;
+        private Sum sum = Sum.OF_NOTHING;
+
+        Summed(Encoded file) {
+            this.file = file;
+        }
+
+        @Override
+        public void to(OutputStream out) throws IOException {
+            sum = Sum.ofWriting(file, out);
+        }
+    }
+
+    private Sum write(Delivery delivery, Encoded file, Writing writing) throws IOException {
+        Summed written = new Summed(file);
+        writing.guard.write(
+                delivery.output(),
+                written,
+                part -> {
+                    Sum sum = written.sum;
+                    ReadBack.check(delivery, part, sum, writing.shoot.codecs());
+                    Path output = part.resolveSibling(delivery.output().getFileName());
+                    writing.journal.add(delivery, output, sum.bytes(), sum.sha256());
+                    writing.shoot.delivers(output, sum.bytes(), sum.sha256());
+                },
+                plan.request().collision() == Collision.REPLACE ? IfTaken.REPLACE : IfTaken.REFUSE);
+        return written.sum;
     }
 
     private static Told unwritten(IOException failed) {

@@ -1,9 +1,7 @@
 package nexa.shoot.handover;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Objects;
 import nexa.core.files.DeliveredColour;
 import nexa.core.geometry.PixelSize;
@@ -25,9 +23,8 @@ final class ReadBack {
      *
      * @throws IOException with the reason if anything is not as it was meant
      */
-    static void check(Delivery delivery, Path file, byte[] meant, PhotoCodecs codecs) throws IOException {
-        byte[] read = Files.readAllBytes(file);
-        if (!Arrays.equals(read, meant)) {
+    static void check(Delivery delivery, Path file, Sum meant, PhotoCodecs codecs) throws IOException {
+        if (!meant.equals(Sum.of(file))) {
             throw new ToldException("told.handover.what-on-disk-differs-from");
         }
         if (!(codecs.probe(file) instanceof Probe.Readable(var facts))
@@ -40,7 +37,7 @@ final class ReadBack {
             throw new ToldException("told.handover.file-reads-back-without-colour");
         }
         Reduction reduction = facts.kind() == FileKind.JPEG ? Reduction.EIGHTH : Reduction.NONE;
-        try (Picture picture = Decoder.decode(file, read, reduction)) {
+        try (Picture picture = Decoder.decode(file, reduction)) {
             PixelSize size = facts.decodedToAsShot().apply(picture.size());
             if (!size.equals(reduction.of(delivery.size()))) {
                 throw new ToldException("told.handover.file-reads-back-with-pixels", size);

@@ -24,6 +24,7 @@ import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.deliver.Encoded;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.deliver.FinishSteps;
 import nexa.imaging.deliver.UntouchedJpeg;
@@ -39,7 +40,7 @@ import nexa.imaging.render.SinglePass;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 
-/** A delivery's pixels, and the bytes of its file. */
+/** A delivery's pixels, and its file. */
 public final class Rendering {
     private static final int PLAIN_QUALITY = 92;
 
@@ -90,13 +91,13 @@ public final class Rendering {
     }
 
     /** @param notes told what of the photo's metadata is left out that nobody asked to leave out */
-    static byte[] bytes(Delivery delivery, OpenedPhoto photo, Consumer<Told> notes) throws IOException {
+    static Encoded file(Delivery delivery, OpenedPhoto photo, Consumer<Told> notes) throws IOException {
         if (delivery.untouched().isPresent()) {
-            return untouched(delivery, delivery.untouched().get(), photo.metadata(), notes);
+            return Encoded.of(untouched(delivery, delivery.untouched().get(), photo.metadata(), notes));
         }
         Source source = photo.source();
         try (Picture rendered = pixels(delivery, source)) {
-            return Encoder.encode(rendered, source, delivery.format().files(), delivery.ppi(), notes);
+            return Encoder.file(rendered, source, delivery.format().files(), delivery.ppi(), notes);
         }
     }
 

@@ -15,8 +15,8 @@ final class Room {
     /** Pixels, encoded, outside the heap: rendered, in other colours, sharpened, of another depth. */
     private static final int COPIES = 4;
 
-    /** A TIFF's strips, the file put together, and its array. */
-    private static final double TIFF_COPIES = 3.2;
+    /** A TIFF's strips, and the one that is packed. */
+    private static final double TIFF_COPIES = 1.05;
 
     /** Well packed, and twice. */
     private static final double PACKED = 0.8;
