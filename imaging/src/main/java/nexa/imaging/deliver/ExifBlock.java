@@ -154,7 +154,9 @@ final class ExifBlock {
     }
 
     static void write(TiffOutputSet set, OutputStream out) throws IOException {
-        new TiffImageWriterLossy(set.byteOrder).write(out, set);
+        try (GatheredOutput gathered = new GatheredOutput(out)) {
+            new TiffImageWriterLossy(set.byteOrder).write(gathered, set);
+        }
     }
 
     private static TiffOutputSet descriptive(byte @Nullable [] source, Consumer<Told> notes) {

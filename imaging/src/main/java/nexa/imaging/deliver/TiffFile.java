@@ -12,6 +12,7 @@ import java.nio.ByteOrder;
 import java.nio.ShortBuffer;
 import java.util.Arrays;
 import java.util.function.UnaryOperator;
+import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import nexa.core.files.Packing;
 import nexa.core.files.Packing.Compression;
@@ -40,6 +41,9 @@ final class TiffFile {
     private static final int UNASSOCIATED_ALPHA = 2;
     private static final TagInfo IPTC = new TagInfo("IPTC-NAA", ExifTags.IPTC, AbstractFieldType.LONG);
     private static final int STRIP_BYTES = 1 << 18;
+
+    /** A value of the tag Predictor. */
+    private static final short DIFFERENCES = 2;
 
     private TiffFile() {}
 
@@ -78,11 +82,19 @@ final class TiffFile {
         TiffOutputDirectory root = set.getOrCreateRootDirectory();
         describe(root, samples, rowsPerStrip);
         root.add(TiffTagConstants.TIFF_TAG_COMPRESSION, code(packing.compression()));
+        boolean asDifferences = packing.compression() != Compression.NONE && samples.elemSize1() == Byte.BYTES;
+        if (asDifferences) {
+            root.add(TiffTagConstants.TIFF_TAG_PREDICTOR, DIFFERENCES);
+        }
         attach(root, TiffEpTagConstants.EXIF_TAG_INTER_COLOR_PROFILE, AbstractFieldType.UNDEFINED, metadata.icc());
         attachIptc(root, metadata.iptc());
         attach(root, TiffTagConstants.TIFF_TAG_XMP, AbstractFieldType.BYTE, metadata.xmp());
         root.setTiffImageData(new AbstractTiffImageData.Strips(
-                strips(samples, inFileOrder, rowsPerStrip, set.byteOrder, packing.compression()), rowsPerStrip));
+                strips(samples, inFileOrder, rowsPerStrip, rows -> {
+                    byte[] ordered = ordered(rows, set.byteOrder);
+                    return packed(asDifferences ? differences(ordered, rows) : ordered, packing.compression());
+                }),
+                rowsPerStrip));
         return out -> ExifBlock.write(set, out);
     }
 
@@ -111,19 +123,38 @@ final class TiffFile {
         }
     }
 
-    private static DataElement[] strips(
-            Mat samples, UnaryOperator<Mat> inFileOrder, int rowsPerStrip, ByteOrder order, Compression compression)
+    @FunctionalInterface
+    private interface Packer {
+        byte[] pack(Mat rows) throws IOException;
+    }
+
+    private static DataElement[] strips(Mat samples, UnaryOperator<Mat> inFileOrder, int rowsPerStrip, Packer packer)
             throws IOException {
         DataElement[] strips = new DataElement[Math.ceilDiv(samples.rows(), rowsPerStrip)];
         for (int i = 0; i < strips.length; i++) {
             int top = i * rowsPerStrip;
             try (Mat rows = samples.rowRange(top, Math.min(top + rowsPerStrip, samples.rows()));
-                    Mat packed = inFileOrder.apply(rows)) {
-                byte[] strip = packed(ordered(packed, order), compression);
+                    Mat turned = inFileOrder.apply(rows)) {
+                byte[] strip = packer.pack(turned);
                 strips[i] = new AbstractTiffImageData.Data(0, strip.length, strip);
             }
         }
         return strips;
+    }
+
+    /**
+     * Each value's from the one of the same channel to its left, in place (TIFF 6.0, section 14); of 8 bits, as some readers
+     * know no others.
+     */
+    private static byte[] differences(byte[] values, Mat rows) {
+        int channels = rows.channels();
+        int inRow = rows.cols() * channels;
+        for (int end = values.length; end > 0; end -= inRow) {
+            for (int i = end - 1; i >= end - inRow + channels; i--) {
+                values[i] -= values[i - channels];
+            }
+        }
+        return values;
     }
 
     private static short code(Compression compression) {
@@ -142,10 +173,14 @@ final class TiffFile {
         };
     }
 
+    /** The quickest way: with differences it packs to within a twentieth of the slowest, which takes four times as long. */
     private static byte[] deflated(byte[] raw) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream(raw.length / 2);
-        try (OutputStream deflater = new DeflaterOutputStream(out)) {
+        Deflater quickest = new Deflater(Deflater.BEST_SPEED);
+        try (OutputStream deflater = new DeflaterOutputStream(out, quickest)) {
             deflater.write(raw);
+        } finally {
+            quickest.end();
         }
         return out.toByteArray();
     }
