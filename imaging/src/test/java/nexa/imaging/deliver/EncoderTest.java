@@ -132,6 +132,21 @@ class EncoderTest {
         }
     }
 
+    /** In each way of packing, written as often as one likes; wide enough for several strips. */
+    @ParameterizedTest
+    @ValueSource(strings = {"tiff", "tiff; lzw compression", "tiff; no compression"})
+    void file_tiff_losesNothing_andIsTheSameEachTime(String settings) throws IOException {
+        try (Source source = source();
+                Picture scene = TestPhotos.scene(901, 307)) {
+            Encoded file = Encoder.file(scene, source, FileSettings.parse(settings), 0, note -> {});
+            byte[] bytes = file.bytes();
+            assertArrayEquals(bytes, file.bytes());
+            try (Picture back = Decoder.decode(folder, bytes, Reduction.NONE)) {
+                assertTrue(TestPhotos.psnr(scene, back) > 300);
+            }
+        }
+    }
+
     /** The JDK's own TIFF reader agrees with the writer, independently of OpenCV's. */
     @Test
     void encode_tiff_isReadByAnotherReader() throws IOException {
