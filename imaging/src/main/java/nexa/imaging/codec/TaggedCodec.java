@@ -24,7 +24,6 @@ import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
-import nexa.imaging.pixels.EncodedBytes;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.Headers;
@@ -73,12 +72,13 @@ final class TaggedCodec implements PhotoCodec {
 
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        return decode(file, Decoder.read(file));
+        try (Mat encoded = Decoder.encoded(file)) {
+            return decode(file, encoded);
+        }
     }
 
-    static Source decode(Path file, byte[] bytes) throws UnreadablePhotoException {
-        try (Mat encoded = EncodedBytes.matrix(bytes);
-                IntPointer kinds = new IntPointer();
+    static Source decode(Path file, Mat encoded) throws UnreadablePhotoException {
+        try (IntPointer kinds = new IntPointer();
                 MatVector blocks = new MatVector()) {
             Mat pixels = imdecodeWithMetadata(encoded, kinds, blocks, Reduction.NONE.flags());
             return new Source(Decoder.checked(file, pixels), metadata(kinds, blocks));

@@ -34,7 +34,7 @@ public final class Decoder {
      * @throws UnreadablePhotoException with the reason
      */
     public static Picture decode(Path file, Reduction reduction) throws UnreadablePhotoException {
-        try (Mat encoded = reading(file, () -> EncodedBytes.matrix(file))) {
+        try (Mat encoded = encoded(file)) {
             return decode(file, encoded, reduction, () -> JdkPixels.decode(file));
         }
     }
@@ -85,6 +85,15 @@ public final class Decoder {
             LOG.info("OpenCV does not read {}", file, refused);
             return false;
         }
+    }
+
+    /**
+     * A whole file as OpenCV's decoders want it, without Java's memory.
+     *
+     * @throws UnreadablePhotoException if it can't be read
+     */
+    public static Mat encoded(Path file) throws UnreadablePhotoException {
+        return reading(file, () -> EncodedBytes.matrix(file));
     }
 
     /**

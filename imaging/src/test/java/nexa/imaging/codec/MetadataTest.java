@@ -25,6 +25,7 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
+import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -131,7 +132,9 @@ class MetadataTest {
                 Source source = new Source(scene, from)) {
             byte[] file = Encoder.encode(scene, source, FileSettings.parse(settings), 0, notes::add);
             boolean jpeg = file[0] == (byte) 0xFF;
-            try (Source read = jpeg ? JpegCodec.decode(NAME, file, Reduction.NONE) : TaggedCodec.decode(NAME, file)) {
+            try (Mat encoded = new Mat(file);
+                    Source read =
+                            jpeg ? JpegCodec.decode(NAME, file, Reduction.NONE) : TaggedCodec.decode(NAME, encoded)) {
                 return read.metadata();
             }
         }
