@@ -12,6 +12,8 @@ import nexa.imaging.boxes.FileBoxes.Place;
 import nexa.imaging.source.SourceMetadata;
 import nexa.imaging.tiff.JoinedExif;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * What a CR3 file, whose boxes are those of ISO/IEC 14496-12, says beside its sensor data.
@@ -19,6 +21,11 @@ import org.jspecify.annotations.Nullable;
  * @param pictures where the camera's pictures may be; whoever reads them has to see whether one is there
  */
 public record Cr3File(List<Extent> pictures, SourceMetadata metadata) {
+    private static final Logger LOG = LoggerFactory.getLogger(Cr3File.class);
+
+    /** Cameras write four. */
+    private static final int MOST_TRACKS = 16;
+
     private static final UUID HEADERS = UUID.fromString("85c0b687-820f-11e0-8111-f4ce462b6a48");
     private static final UUID PREVIEW = UUID.fromString("eaf42b5e-1c98-4b88-b9fb-b7dc406e4d16");
     private static final UUID XMP = UUID.fromString("be7acfcb-97a9-42e8-9c71-999491e3afac");
@@ -47,10 +54,12 @@ public record Cr3File(List<Extent> pictures, SourceMetadata metadata) {
         top.ofMaker(PREVIEW, BEFORE_PREVIEW)
                 .flatMap(boxes -> picture(boxes, "PRVW"))
                 .ifPresent(pictures::add);
-        for (Place box : movie.places()) {
-            if (box.type().equals("trak")) {
-                firstSample(movie, box).ifPresent(pictures::add);
-            }
+        List<Place> tracks = movie.places().stream()
+                .filter(box -> box.type().equals("trak"))
+                .limit(MOST_TRACKS)
+                .toList();
+        for (Place track : tracks) {
+            firstSample(movie, track).ifPresent(pictures::add);
         }
         byte[] exif = headers.isEmpty() ? null : exif(headers.get());
         return new Cr3File(pictures, new SourceMetadata(exif, null, xmp(top)));
@@ -86,10 +95,15 @@ public record Cr3File(List<Extent> pictures, SourceMetadata metadata) {
 
     private static byte @Nullable [] exif(FileBoxes headers) throws IOException, ImageProcessingException {
         Optional<ByteBuffer> root = headers.content("CMT1");
-        if (root.isEmpty()) {
+        try {
+            return root.isEmpty()
+                    ? null
+                    : JoinedExif.of(
+                            root.get(), headers.content("CMT2"), headers.content("CMT3"), headers.content("CMT4"));
+        } catch (RuntimeException senseless) { // the pictures may be whole
+            LOG.info("What a CR3 file says of the shot is damaged", senseless);
             return null;
         }
-        return JoinedExif.of(root.get(), headers.content("CMT2"), headers.content("CMT3"), headers.content("CMT4"));
     }
 
     private static byte @Nullable [] xmp(FileBoxes top) throws IOException, ImageProcessingException {

@@ -101,11 +101,16 @@ public final class PhotoFile implements Closeable {
         return headers;
     }
 
-    private Metadata inBoxes() throws IOException, ImageProcessingException {
+    /** None where they are damaged: what kind of file it is is known, and its pictures can be looked for. */
+    private Metadata inBoxes() throws IOException {
         Metadata said = new Metadata();
-        byte[] exif = Cr3File.read(channel).metadata().exif();
-        if (exif != null) {
-            new ExifReader().extract(new ByteArrayReader(exif), said);
+        try {
+            byte[] exif = Cr3File.read(channel).metadata().exif();
+            if (exif != null) {
+                new ExifReader().extract(new ByteArrayReader(exif), said);
+            }
+        } catch (ImageProcessingException damaged) {
+            LOG.info("The boxes of {} are damaged", path, damaged);
         }
         return said;
     }

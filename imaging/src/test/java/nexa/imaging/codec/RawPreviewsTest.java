@@ -1,4 +1,4 @@
-package nexa.imaging.probe;
+package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
@@ -28,7 +28,6 @@ import nexa.core.files.FileSettings;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.TiffWriter;
-import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.FileKind;
@@ -38,6 +37,9 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
+import nexa.imaging.probe.EmbeddedJpeg;
+import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.probe.RawFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import org.junit.jupiter.api.BeforeAll;
@@ -289,6 +291,26 @@ class RawPreviewsTest {
                 .lastIndexOf(new String(beginning, StandardCharsets.ISO_8859_1));
         bytes[at] = 0;
         assertEquals(new PixelSize(1800, 1200), sizes(write(bytes)).getLast());
+    }
+
+    /** The first directory of what is said of the shot is far beyond its structure; the pictures are there. */
+    @Test
+    void cr3_whoseHeadersAreDamaged_showsItsPictures() throws IOException {
+        byte[] bytes = cr3(plain);
+        int structure = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("CMT2") + 4;
+        bytes[structure + 7] = 0x7F;
+        Path file = write(bytes);
+        assertEquals(List.of(SMALL, MIDDLE, LARGE), sizes(file));
+        assertEquals(LARGE, facts(file).asShot());
+    }
+
+    /** Boxes that end nowhere say nothing, but the JPEGs are found. */
+    @Test
+    void cr3_whoseBoxesAreDamaged_isSearched() throws IOException {
+        byte[] bytes = cr3(plain);
+        int movie = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("moov") - 4;
+        bytes[movie + 3] = 3;
+        assertEquals(new PixelSize(1800, 1200), facts(write(bytes)).asShot());
     }
 
     @ParameterizedTest
