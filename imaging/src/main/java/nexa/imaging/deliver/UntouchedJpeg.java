@@ -48,18 +48,18 @@ public final class UntouchedJpeg {
                 new ExifBlock.Itself(FileType.JPEG, size, ppi, orientation, Colours.isSrgb(source.icc()));
         SourceMetadata kept = new SourceMetadata(
                 ExifBlock.bytes(ExifBlock.forDelivery(source.exif(), said, itself, notes), Optional.empty(), notes),
-                null,
+                source.icc(),
                 XmpBlock.forDelivery(source.xmp(), said, List.of(), notes),
                 IptcBlock.bytes(IptcBlock.forDelivery(source.iptc(), said)));
-        return Density.set(BlockCut.cut(file, part, JpegParts.segments(kept), keeps(said)), ppi);
+        return Density.set(BlockCut.cut(file, part, JpegParts.segments(kept), keeps(said, source)), ppi);
     }
 
-    /** The profile always, comments only with all. */
-    private static Predicate<byte[]> keeps(Description said) {
+    /** The profile always, if it is not told otherwise (as one of inks is not), comments only with all. */
+    private static Predicate<byte[]> keeps(Description said, SourceMetadata source) {
         boolean all = said.keep() == Keep.ALL && !said.dropsPlace();
         return segment -> {
             int marker = segment[1] & 0xFF;
-            return marker == APP2 ? begins(segment, ICC) : marker == COMMENT && all;
+            return marker == APP2 ? source.icc() == null && begins(segment, ICC) : marker == COMMENT && all;
         };
     }
 

@@ -20,12 +20,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import nexa.core.files.DeliveredColour;
+import nexa.core.files.Description;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
+import nexa.imaging.deliver.UntouchedJpeg;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
@@ -157,6 +160,28 @@ class CodedColoursTest {
                 assertTrue(codes == null || !codes.containsTag(1));
             }
         }
+    }
+
+    /** Cut without touching its pixels, it loses the code and gets the profile, once. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void untouched_hasTheProfile(boolean isOwn) throws Exception {
+        Path file = photo("R03", isOwn ? Profile.OPTION.bytes() : null);
+        PhotoFacts facts = facts(file);
+        byte[] cut = UntouchedJpeg.of(
+                Files.readAllBytes(file),
+                new BlockCut.Part(0, 0, 160, 96),
+                PhotoCodecs.STANDARD.of(file, facts).metadata(file, facts),
+                Description.DEFAULT,
+                1,
+                0,
+                note -> {});
+        Path delivered = Files.write(folder.resolve("cut.jpg"), cut);
+        assertEquals(Profile.OPTION.name(), facts(delivered).profile());
+        assertArrayEquals(Profile.OPTION.bytes(), JpegBlocks.of(cut).icc());
+        String text = new String(cut, StandardCharsets.ISO_8859_1);
+        assertEquals(text.indexOf("ICC_PROFILE"), text.lastIndexOf("ICC_PROFILE"));
+        assertFalse(text.contains("R03"));
     }
 
     /** Against the standards' primaries and curves (IEC 61966-2-5, 61966-2-1), worked out by hand. */
