@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import nexa.core.geometry.PixelSize;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -14,6 +15,7 @@ import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
+import nexa.imaging.probe.Headers;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.probe.RawFile;
 import nexa.imaging.source.Source;
@@ -21,6 +23,9 @@ import nexa.imaging.source.SourceMetadata;
 
 /** Cameras' sensor data, seen through the JPEG that the camera put into the file. */
 final class RawCodec implements PhotoCodec {
+    /** Share of the photo's long edge below which its preview is called small. */
+    private static final double NEARLY_ALL = 0.75;
+
     @Override
     public FileKind kind() {
         return FileKind.RAW;
@@ -41,7 +46,18 @@ final class RawCodec implements PhotoCodec {
         Optional<EmbeddedJpeg> preview = RawFile.preview(file);
         return preview.isEmpty()
                 ? Probe.unreadable(Trouble.Kind.RAW_WITHOUT_PREVIEW)
-                : Readings.of(kind(), preview.get().size(), headers, EnumSet.of(Remark.CAMERA_PREVIEW));
+                : Readings.of(
+                        kind(),
+                        preview.get().size(),
+                        headers,
+                        EnumSet.of(remark(preview.get().size(), headers)));
+    }
+
+    private static Remark remark(PixelSize preview, Metadata headers) {
+        boolean isSmall = Headers.photoSize(headers)
+                .filter(photo -> preview.longEdge() < NEARLY_ALL * photo.longEdge())
+                .isPresent();
+        return isSmall ? Remark.SMALL_PREVIEW : Remark.CAMERA_PREVIEW;
     }
 
     @Override

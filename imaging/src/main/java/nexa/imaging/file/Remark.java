@@ -6,6 +6,8 @@ public enum Remark {
     FIRST_OF_SEVERAL,
     /** The photo is the JPEG that the camera put into its raw file. */
     CAMERA_PREVIEW,
+    /** The same, and it has clearly fewer pixels than the sensor's data. */
+    SMALL_PREVIEW,
     /** The photo is developed from the sensor's data. */
     SENSOR_DATA,
     /** The file also says how much brighter some screens are to show it; that is left out. */

@@ -56,6 +56,15 @@ public final class Headers {
         return Optional.empty();
     }
 
+    /** The size that EXIF says a photo has, of which a raw file may hold smaller pictures; empty if it doesn't say. */
+    public static Optional<PixelSize> photoSize(Metadata metadata) {
+        return size(
+                metadata,
+                ExifSubIFDDirectory.class,
+                ExifDirectoryBase.TAG_EXIF_IMAGE_WIDTH,
+                ExifDirectoryBase.TAG_EXIF_IMAGE_HEIGHT);
+    }
+
     /** Colour components of a JPEG, 0 if its headers don't say. */
     public static int components(Metadata metadata) {
         return metadata.getDirectoriesOfType(JpegDirectory.class).stream()

@@ -33,6 +33,7 @@ import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
@@ -147,7 +148,9 @@ class RawPreviewsTest {
                         tiff(new TiffWriter.Directory()
                                 .tag(0x8827, 400)
                                 .text(0x9003, "2026:09:21 09:12:08")
-                                .tag(SUBJECT_AREA, AREA))),
+                                .tag(SUBJECT_AREA, AREA)
+                                .tag(0xA002, 6000)
+                                .tag(0xA003, 4000))),
                 box("CMT3", tiff(new TiffWriter.Directory().tag(0xB4, 2).tag(0xE0, AREA))),
                 box("CMT4", tiff(new TiffWriter.Directory().tag(LATITUDE, PLACE))));
         byte[] type = box(
@@ -256,6 +259,12 @@ class RawPreviewsTest {
     @Test
     void raf_hasPictureWithItsThumbnail() throws IOException {
         assertEquals(List.of(SMALL, LARGE), sizes(write(raf(large))));
+    }
+
+    @Test
+    void pictureMuchSmallerThanThePhoto_isSaidToBe() throws IOException {
+        assertTrue(facts(write(cr3(plain))).remarks().contains(Remark.SMALL_PREVIEW));
+        assertTrue(facts(write(raf(large))).remarks().contains(Remark.CAMERA_PREVIEW));
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.util.function.Consumer;
 import nexa.core.told.Told;
 import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.deliver.Encoded;
+import nexa.imaging.file.Remark;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
@@ -132,6 +133,9 @@ public final class Handover {
             return new Outcome.Failed(delivery, tooLarge.get());
         }
         Set<Told> notes = new LinkedHashSet<>();
+        if (Rendering.facts(delivery).remarks().contains(Remark.SMALL_PREVIEW)) {
+            notes.add(Told.of("told.note.small-preview"));
+        }
         try (Room.Held held = room.take(delivery)) {
             Sum sum = write(delivery, Rendering.file(delivery, photo, notes::add), writing);
             return new Outcome.Written(delivery, sum.bytes(), sum.sha256(), damaged, List.copyOf(notes));
