@@ -22,6 +22,9 @@ import org.slf4j.LoggerFactory;
 public final class Decoder {
     private static final Logger LOG = LoggerFactory.getLogger(Decoder.class);
 
+    /** For two files of 100 megapixels and 16 bits. */
+    private static final DecodingRoom ROOM = new DecodingRoom(2500L << 20);
+
     static {
         OpenCv.settle();
     }
@@ -34,7 +37,8 @@ public final class Decoder {
      * @throws UnreadablePhotoException with the reason
      */
     public static Picture decode(Path file, Reduction reduction) throws UnreadablePhotoException {
-        try (Mat encoded = encoded(file)) {
+        try (DecodingRoom.Held held = ROOM.take(length(file));
+                Mat encoded = encoded(file)) {
             return decode(file, encoded, reduction, () -> JdkPixels.decode(file));
         }
     }
@@ -85,6 +89,10 @@ public final class Decoder {
             LOG.info("OpenCV does not read {}", file, refused);
             return false;
         }
+    }
+
+    private static long length(Path file) throws UnreadablePhotoException {
+        return reading(file, () -> Files.size(file));
     }
 
     /**

@@ -1,0 +1,41 @@
+package nexa.imaging.pixels;
+
+import java.util.concurrent.Semaphore;
+
+/**
+ * Memory for large files that are decoded at the same time, outside Java's heap. Each takes what it needs while it is decoded,
+ * so that the largest wait for each other; one that needs more than there is takes all of it. Thread-safe.
+ */
+final class DecodingRoom {
+    private static final int UNIT = 1 << 20;
+
+    /** As read, and as decoded. */
+    private static final int COPIES = 2;
+
+    private final int units;
+    private final Semaphore free;
+
+    /** @param bytes in all */
+    DecodingRoom(long bytes) {
+        units = (int) Math.max(1, bytes / UNIT);
+        free = new Semaphore(units);
+    }
+
+    /** In units of a megabyte. */
+    int taken() {
+        return units - free.availablePermits();
+    }
+
+    /** To be closed when the file is decoded. */
+    interface Held extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    /** Waits until there is enough. */
+    Held take(long fileBytes) {
+        int needed = (int) Math.clamp(COPIES * fileBytes / UNIT, 1, units);
+        free.acquireUninterruptibly(needed);
+        return () -> free.release(needed);
+    }
+}
