@@ -1,6 +1,5 @@
 package nexa.imaging.tiff;
 
-import com.drew.lang.RandomAccessReader;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.util.Map;
@@ -41,10 +40,14 @@ final class ExifExcerpt {
         this.block = new TiffBlock(from.order());
     }
 
-    /** @throws IOException if the first directory can't be read; of damaged ones below it nothing is said */
-    static byte[] of(RandomAccessReader in) throws IOException {
-        ExifExcerpt excerpt = new ExifExcerpt(TiffStructure.of(in));
-        return excerpt.block.bytes(excerpt.write(excerpt.from.firstDirectory(), 0));
+    /**
+     * Of damaged directories below the first nothing is said.
+     *
+     * @param first its first directory
+     */
+    static byte[] of(TiffStructure from, Map<Integer, Field> first) {
+        ExifExcerpt excerpt = new ExifExcerpt(from);
+        return excerpt.block.bytes(excerpt.write(first, 0));
     }
 
     /** Says where the directory is. */

@@ -1,10 +1,11 @@
 package nexa.imaging.tiff;
 
-import com.drew.lang.RandomAccessReader;
 import java.io.IOException;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.TreeMap;
+import nexa.imaging.tiff.TiffStructure.Field;
 
 /**
  * What a TIFF says, or a raw file that is one but for a magic number of its maker's. Its pixels are not read.
@@ -15,8 +16,9 @@ public record TiffHeaders(TiffTags tags, byte[] exif) {
     /** @throws IOException if the file can't be read or is none */
     public static TiffHeaders read(Path file) throws IOException {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
-            RandomAccessReader in = new ChannelReader(channel);
-            return new TiffHeaders(TiffTags.of(TiffStructure.of(in)), ExifExcerpt.of(in));
+            TiffStructure structure = TiffStructure.of(new ChannelReader(channel));
+            TreeMap<Integer, Field> first = structure.firstDirectory();
+            return new TiffHeaders(new TiffTags(first, structure.order()), ExifExcerpt.of(structure, first));
         }
     }
 }

@@ -28,7 +28,7 @@ public final class TiffTags {
     private final Map<Integer, Field> fields;
     private final ByteOrder order;
 
-    private TiffTags(Map<Integer, Field> fields, ByteOrder order) {
+    TiffTags(Map<Integer, Field> fields, ByteOrder order) {
         this.fields = fields;
         this.order = order;
     }
@@ -39,10 +39,6 @@ public final class TiffTags {
         if (!structure.isStandard()) {
             throw new ToldException("told.codec.no-tiff");
         }
-        return of(structure);
-    }
-
-    static TiffTags of(TiffStructure structure) throws IOException {
         return new TiffTags(structure.firstDirectory(), structure.order());
     }
 

@@ -1,6 +1,5 @@
 package nexa.imaging.codec;
 
-import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -25,7 +24,6 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.blocks.BlockCut;
-import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
 import nexa.imaging.deliver.UntouchedJpeg;
@@ -46,13 +44,9 @@ import org.apache.commons.imaging.formats.tiff.taginfos.TagInfoShort;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputDirectory;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputField;
 import org.apache.commons.imaging.formats.tiff.write.TiffOutputSet;
-import org.bytedeco.javacpp.indexer.UByteIndexer;
-import org.bytedeco.opencv.opencv_core.Mat;
-import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Colours that a camera says by a code instead of a profile. */
@@ -182,33 +176,5 @@ class CodedColoursTest {
         String text = new String(cut, StandardCharsets.ISO_8859_1);
         assertEquals(text.indexOf("ICC_PROFILE"), text.lastIndexOf("ICC_PROFILE"));
         assertFalse(text.contains("R03"));
-    }
-
-    /** Against the standards' primaries and curves (IEC 61966-2-5, 61966-2-1), worked out by hand. */
-    @ParameterizedTest
-    @CsvSource({"255,255,255", "0,0,0", "128,128,128", "180,150,120", "120,140,170", "60,60,70", "200,190,120"})
-    void option_toSrgb_isTheMatrixOfThePrimaries(int red, int green, int blue) {
-        double[] light = {linear(red), linear(green), linear(blue)};
-        double[][] toSrgb = {{1.39836, -0.39836, 0}, {0, 1, 0}, {0, -0.04293, 1.04293}};
-        ColourTransform toScreen = ColourTransform.between(Profile.OPTION, Profile.SRGB);
-        try (Picture before = new Picture(new Mat(1, 1, CV_8UC3, new Scalar(blue, green, red, 0)));
-                Picture after = toScreen.apply(before);
-                UByteIndexer pixel = after.mat().createIndexer()) {
-            for (int channel = 0; channel < 3; channel++) {
-                double sum = 0;
-                for (int i = 0; i < 3; i++) {
-                    sum += toSrgb[channel][i] * light[i];
-                }
-                assertEquals(encoded(sum), pixel.get(0, 0, 2 - channel), 1.5);
-            }
-        }
-    }
-
-    private static double linear(int value) {
-        return Math.pow(value / 255.0, 563 / 256.0);
-    }
-
-    private static double encoded(double value) {
-        return 255 * (value <= 0.0031308 ? 12.92 * value : 1.055 * Math.pow(value, 1 / 2.4) - 0.055);
     }
 }

@@ -10,6 +10,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.awt.color.ColorSpace;
 import java.awt.color.ICC_Profile;
 import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
@@ -32,14 +34,29 @@ class ColourTransformTest {
     @CsvSource({"255,255,255", "0,0,0", "128,128,128", "200,100,50", "30,180,90", "60,60,200", "250,240,20"})
     void sRgbToWide_isTheMatrixOfThePrimaries(int red, int green, int blue) {
         double[][] toWide = {{0.8225, 0.1774, 0.0000}, {0.0332, 0.9669, 0.0000}, {0.0171, 0.0724, 0.9108}};
-        double[] linear = {linear(red), linear(green), linear(blue)};
+        assertIsMatrix(WIDER, toWide, red, green, blue, ColourTransformTest::linear);
+    }
+
+    /** The same of opRGB (IEC 61966-2-5), which has a curve of its own. */
+    @ParameterizedTest
+    @CsvSource({"255,255,255", "0,0,0", "128,128,128", "180,150,120", "120,140,170", "60,60,70", "200,190,120"})
+    void optionToSrgb_isTheMatrixOfThePrimaries(int red, int green, int blue) {
+        double[][] toSrgb = {{1.39836, -0.39836, 0}, {0, 1, 0}, {0, -0.04293, 1.04293}};
+        ColourTransform toScreen = ColourTransform.between(Profile.OPTION, Profile.SRGB);
+        assertIsMatrix(toScreen, toSrgb, red, green, blue, value -> Math.pow(value / 255.0, 563 / 256.0));
+    }
+
+    /** @param toLight from a stored value to linear light */
+    private static void assertIsMatrix(
+            ColourTransform transform, double[][] matrix, int red, int green, int blue, IntToDoubleFunction toLight) {
+        double[] light = IntStream.of(red, green, blue).mapToDouble(toLight).toArray();
         try (Picture before = new Picture(new Mat(1, 1, CV_8UC3, new Scalar(blue, green, red, 0)));
-                Picture after = WIDER.apply(before);
+                Picture after = transform.apply(before);
                 UByteIndexer pixel = after.mat().createIndexer()) {
             for (int channel = 0; channel < 3; channel++) {
                 double sum = 0;
                 for (int i = 0; i < 3; i++) {
-                    sum += toWide[channel][i] * linear[i];
+                    sum += matrix[channel][i] * light[i];
                 }
                 assertEquals(encoded(sum), pixel.get(0, 0, 2 - channel), 1.5);
             }
