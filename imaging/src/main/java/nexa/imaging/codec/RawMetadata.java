@@ -1,13 +1,12 @@
 package nexa.imaging.codec;
 
+import com.drew.imaging.FileType;
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.channels.SeekableByteChannel;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import nexa.imaging.boxes.Cr3File;
+import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.SourceMetadata;
 import nexa.imaging.tiff.TiffHeaders;
 import nexa.imaging.tiff.TiffTags;
@@ -29,32 +28,23 @@ final class RawMetadata {
             return ofPicture;
         }
         try {
-            SourceMetadata own = isInBoxes(raw) ? ofBoxes(raw) : ofTiff(raw);
+            SourceMetadata own = Readings.reading(raw, RawMetadata::own);
             return new SourceMetadata(
                     own.exif(),
                     ofPicture.icc(),
                     ofPicture.xmp() == null ? own.xmp() : ofPicture.xmp(),
                     ofPicture.iptc() == null ? own.iptc() : ofPicture.iptc());
-        } catch (IOException | ImageProcessingException unreadable) {
+        } catch (UnreadablePhotoException unreadable) {
             LOG.info("{} says nothing of itself", raw, unreadable);
             return ofPicture;
         }
     }
 
-    private static boolean isInBoxes(Path raw) throws IOException {
-        try (InputStream in = Files.newInputStream(raw)) {
-            return new String(in.readNBytes(8), StandardCharsets.ISO_8859_1).endsWith("ftyp");
+    private static SourceMetadata own(PhotoFile raw) throws IOException, ImageProcessingException {
+        if (raw.type() == FileType.Crx) {
+            return Cr3File.read(raw.channel()).metadata();
         }
-    }
-
-    private static SourceMetadata ofBoxes(Path raw) throws IOException, ImageProcessingException {
-        try (SeekableByteChannel channel = Files.newByteChannel(raw)) {
-            return Cr3File.read(channel).metadata();
-        }
-    }
-
-    private static SourceMetadata ofTiff(Path raw) throws IOException {
-        TiffHeaders headers = TiffHeaders.read(raw);
+        TiffHeaders headers = TiffHeaders.read(raw.channel());
         TiffTags tags = headers.tags();
         return new SourceMetadata(headers.exif(), null, tags.bytes(TiffTags.XMP), tags.bytes(TiffTags.IPTC));
     }

@@ -16,9 +16,14 @@ public record TiffHeaders(TiffTags tags, byte[] exif) {
     /** @throws IOException if the file can't be read or is none */
     public static TiffHeaders read(Path file) throws IOException {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
-            TiffStructure structure = TiffStructure.of(new ChannelReader(channel));
-            TreeMap<Integer, Field> first = structure.firstDirectory();
-            return new TiffHeaders(new TiffTags(first, structure.order()), ExifExcerpt.of(structure, first));
+            return read(channel);
         }
+    }
+
+    /** The same of a file that is open. */
+    public static TiffHeaders read(SeekableByteChannel channel) throws IOException {
+        TiffStructure structure = TiffStructure.of(new ChannelReader(channel));
+        TreeMap<Integer, Field> first = structure.firstDirectory();
+        return new TiffHeaders(new TiffTags(first, structure.order()), ExifExcerpt.of(structure, first));
     }
 }
