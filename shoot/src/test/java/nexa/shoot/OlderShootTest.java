@@ -91,4 +91,19 @@ class OlderShootTest {
             assertEquals(new PixelSize(302, 200), size(shoot, "c.nef"));
         }
     }
+
+    /** They were refused. */
+    @Test
+    void open_photosForHdrScreensOfTheVersionBefore_areLookedAtAgain() throws Exception {
+        test.photo("a.jpg", 200, 300);
+        test.open().close();
+        try (Connection database = database();
+                Statement statement = database.createStatement()) {
+            statement.executeUpdate("UPDATE photo SET kind = NULL, width = NULL, height = NULL, trouble = 'HDR'");
+            statement.executeUpdate("PRAGMA user_version = 13");
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(new PixelSize(200, 300), size(shoot, "a.jpg"));
+        }
+    }
 }

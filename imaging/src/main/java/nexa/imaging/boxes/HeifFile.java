@@ -6,6 +6,7 @@ import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
@@ -77,10 +78,13 @@ public final class HeifFile {
             return Optional.empty();
         }
         Optional<CodedPicture> thumbnail = Optional.empty();
-        for (HeifItem small : table.referring("thmb", item.id())) {
-            thumbnail = thumbnail.isPresent() ? thumbnail : coded(small);
-        }
         Nclx nclx = coded.get().nclx();
+        boolean isHdr = nclx != null && nclx.isHdr();
+        for (HeifItem small : table.referring("thmb", item.id())) {
+            thumbnail = thumbnail.isPresent()
+                    ? thumbnail
+                    : coded(small).filter(found -> !isHdr || Objects.equals(nclx, found.nclx()));
+        }
         return Optional.of(new HeifPicture(
                 coded.get(),
                 shown(item, coded.get().size()),
@@ -88,7 +92,7 @@ public final class HeifFile {
                 bits(item, coded.get()),
                 new SourceMetadata(exif(), profile(item, nclx), block("mime", "application/rdf+xml")),
                 thumbnail,
-                nclx != null && nclx.isHdr(),
+                isHdr,
                 hasGainMap(item),
                 top.has("moov")));
     }
@@ -210,14 +214,17 @@ public final class HeifFile {
         return null;
     }
 
-    /** The embedded one, of a grid perhaps with its tiles; else one for the code points, if they say other than sRGB. */
+    /**
+     * The embedded one, of a grid perhaps with its tiles; else one for the code points, if they say other than sRGB. Those of
+     * HDR come first, as their values get another meaning in decoding.
+     */
     private byte @Nullable [] profile(HeifItem item, @Nullable Nclx nclx) throws ImageProcessingException {
         byte[] embedded = embeddedProfile(item);
         List<Integer> parts = table.partsOf(item.id());
         if (embedded == null && !parts.isEmpty()) {
             embedded = embeddedProfile(table.item(parts.getFirst()));
         }
-        if (embedded != null || nclx == null) {
+        if (nclx == null || embedded != null && !nclx.isHdr()) {
             return embedded;
         }
         return switch (nclx.primaries()) {

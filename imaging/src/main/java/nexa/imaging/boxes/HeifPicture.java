@@ -12,7 +12,7 @@ import nexa.imaging.source.SourceMetadata;
  * @param orientation how that part is turned and mirrored, as EXIF numbers it
  * @param bits a channel
  * @param metadata with its colour profile, or with one made for its code points
- * @param thumbnail the same picture small; of the same orientation
+ * @param thumbnail the same picture small; of the same orientation, and its values mean the same colours
  * @param isHdr whether its light is meant for screens brighter than white paper
  * @param hasGainMap whether it holds another picture that says how much brighter such a screen shows it
  * @param isSequence whether it holds moving pictures, too

@@ -14,6 +14,11 @@ public record Nclx(int primaries, int transfer, int matrix, boolean full) {
 
     /** Whether the light of such a picture is meant for screens brighter than white paper. */
     public boolean isHdr() {
-        return transfer == PQ || transfer == HLG;
+        return transfer == PQ || isHlg();
+    }
+
+    /** Whether it is so by hybrid log-gamma (ITU-R BT.2100), which is relative to the screen. */
+    public boolean isHlg() {
+        return transfer == HLG;
     }
 }

@@ -51,9 +51,6 @@ final class HeifCodec implements PhotoCodec {
             return Probe.unreadable(Trouble.Kind.UNSUPPORTED);
         }
         HeifPicture picture = found.get();
-        if (picture.isHdr()) {
-            return Probe.unreadable(Trouble.Kind.HDR);
-        }
         if (!decodesHevc && picture.coded().coding().equals("hvc1")) {
             return Probe.unreadable(Trouble.Kind.HEVC);
         }
@@ -68,6 +65,9 @@ final class HeifCodec implements PhotoCodec {
         Set<Remark> remarks = EnumSet.noneOf(Remark.class);
         if (picture.isSequence()) {
             remarks.add(Remark.FIRST_OF_SEVERAL);
+        }
+        if (picture.isHdr()) {
+            remarks.add(Remark.HDR);
         }
         if (picture.hasGainMap()) {
             remarks.add(Remark.GAIN_MAP);

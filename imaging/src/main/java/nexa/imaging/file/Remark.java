@@ -12,6 +12,8 @@ public enum Remark {
     SENSOR_DATA,
     /** The file also says how much brighter some screens are to show it; that is left out. */
     GAIN_MAP,
+    /** The picture is made for screens brighter than white paper (PQ or HLG), and shown and delivered as other screens can. */
+    HDR,
     /** The file has no colour profile and is taken for sRGB. */
     NO_PROFILE,
     /** The file has a colour profile that is not for such pixels, and is taken for sRGB. */

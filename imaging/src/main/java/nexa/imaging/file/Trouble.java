@@ -24,8 +24,6 @@ public record Trouble(Kind kind, int percent) implements Telling {
         RAW_WITHOUT_PREVIEW,
         /** This build decodes no HEVC. */
         HEVC,
-        /** Light meant for screens brighter than white paper. */
-        HDR,
         /** The decoder ended or hung, and again in a second try. */
         DECODER_FAILED,
         TOO_LARGE,

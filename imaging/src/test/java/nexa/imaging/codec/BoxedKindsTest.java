@@ -187,9 +187,6 @@ class BoxedKindsTest {
         Path wide = file("wide.avif");
         Tools.run("avifenc", "--cicp", "12/13/6", source(false), wide);
         assertEquals(Profile.WIDE.name(), facts(wide).profile());
-        Path bright = file("bright.avif");
-        Tools.run("avifenc", "-d", 10, "--cicp", "9/16/9", source(true), bright);
-        assertEquals(Probe.unreadable(Trouble.Kind.HDR), PhotoCodecs.STANDARD.probe(bright));
     }
 
     @Test

@@ -132,10 +132,7 @@ public final class Handover {
         if (tooLarge.isPresent()) {
             return new Outcome.Failed(delivery, tooLarge.get());
         }
-        Set<Told> notes = new LinkedHashSet<>();
-        if (Rendering.facts(delivery).remarks().contains(Remark.SMALL_PREVIEW)) {
-            notes.add(Told.of("told.note.small-preview"));
-        }
+        Set<Told> notes = new LinkedHashSet<>(notes(Rendering.facts(delivery).remarks()));
         try (Room.Held held = room.take(delivery)) {
             Sum sum = write(delivery, Rendering.file(delivery, photo, notes::add), writing);
             return new Outcome.Written(delivery, sum.bytes(), sum.sha256(), damaged, List.copyOf(notes));
@@ -146,6 +143,18 @@ public final class Handover {
         } catch (RuntimeException | OutOfMemoryError refused) { // native code's own; one file's trouble stops no other
             return new Outcome.Failed(delivery, Told.of("told.handover.not-rendered", Told.of(refused)));
         }
+    }
+
+    /** What of a photo's reading matters to who gets the file. */
+    private static List<Told> notes(Set<Remark> remarks) {
+        List<Told> notes = new ArrayList<>();
+        if (remarks.contains(Remark.SMALL_PREVIEW)) {
+            notes.add(Told.of("told.note.small-preview"));
+        }
+        if (remarks.contains(Remark.HDR)) {
+            notes.add(Told.of("told.note.hdr"));
+        }
+        return notes;
     }
 
     /** What a file came to while it was written. */

@@ -9,7 +9,8 @@ import java.util.List;
 /** The database's tables, version by version. A database is brought up to date in one transaction when opened. */
 final class Schema {
     /** Each entry leads from the version of its index to the next. Never change one that was released; add another. */
-    private static final List<String> STEPS = List.of("""
+    private static final List<String> STEPS =
+            List.of("""
             CREATE TABLE photo (
               id INTEGER PRIMARY KEY,
               file TEXT NOT NULL UNIQUE,
@@ -101,6 +102,8 @@ final class Schema {
                 AND id NOT IN (SELECT photo FROM crop) AND id NOT IN (SELECT photo FROM alternate);
             UPDATE photo SET bytes = -1 -- cameras' codes for colours were not read
               WHERE kind = 'JPEG' AND profile IS NULL OR kind = 'RAW' AND profile IS NULL AND file NOT LIKE '%.cr3';
+            """, """
+            UPDATE photo SET bytes = -1, trouble = 'UNSUPPORTED' WHERE trouble = 'HDR'; -- such pictures are read now
             """);
 
     private static final List<String> COLUMNS = List.of(

@@ -70,7 +70,7 @@ final class HeifDecoder implements StillDecoder {
                 if (coded.tiles().size() > 1) {
                     new HeifTiles(channel, coded, first, smaller, canvas, stride).decode(THREADS);
                 }
-                taker.take(new Pixels(
+                Pixels pixels = new Pixels(
                         Math.ceilDiv(shown.width(), smaller),
                         Math.ceilDiv(shown.height(), smaller),
                         frames.channels(),
@@ -78,7 +78,9 @@ final class HeifDecoder implements StillDecoder {
                         canvas,
                         shown.y() / smaller * stride + (long) shown.x() / smaller * frames.pixel(),
                         stride,
-                        null));
+                        null);
+                HdrLight.of(coded.nclx()).ifPresent(light -> light.turn(pixels));
+                taker.take(pixels);
             }
         }
     }

@@ -1,0 +1,164 @@
+package nexa.imaging.apart.decoder;
+
+import java.lang.foreign.MemorySegment;
+import java.lang.foreign.ValueLayout;
+import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+import java.util.stream.IntStream;
+import nexa.imaging.boxes.Nclx;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Turns light that is meant for HDR screens (ITU-R BT.2100-2) into what other screens show: values on sRGB's curve, of the same
+ * primaries. White paper is at {@value #WHITE} cd/m² (ITU-R BT.2408), which other screens show as their white; what is brighter
+ * is rolled off below it (ITU-R BT.2390-10, 5.4.1), each colour for itself. Immutable.
+ */
+final class HdrLight {
+    /** What the brightest values are taken for, in cd/m²; the same for all photos, so that a set does not jump. */
+    static final double PEAK = 1000;
+
+    static final double WHITE = 203;
+
+    private static final ValueLayout.OfShort TWO_BYTES = ValueLayout.JAVA_SHORT_UNALIGNED;
+    private static final int MOST = 0xFFFF;
+
+    /** BT.2100's luma of red, green and blue. */
+    private static final double[] LUMA = {0.2627, 0.6780, 0.0593};
+
+    /** How much steeper HLG's light is on a screen of {@link #PEAK} than before the camera. */
+    private static final double SCREEN_GAMMA = 1.2;
+
+    /** Of light in parts of {@link #PEAK}, by its square root, as darkness needs finer steps. */
+    private static final char[] SHOWN = table(i -> {
+        double root = (double) i / MOST;
+        return shown(root * root * PEAK);
+    });
+
+    private final boolean isHlg;
+
+    /** For PQ what each value is shown as; for HLG the light before the camera, 0 to 1 as 0 to 65,535. */
+    private final char[] values;
+
+    private HdrLight(boolean isHlg) {
+        this.isHlg = isHlg;
+        this.values = isHlg
+                ? table(value -> scene((double) value / MOST))
+                : table(value -> shown(Pq.toLight((double) value / MOST)));
+    }
+
+    /** For pixels of such code points; empty if they are meant for any screen. */
+    static Optional<HdrLight> of(@Nullable Nclx nclx) {
+        return nclx == null || !nclx.isHdr() ? Optional.empty() : Optional.of(new HdrLight(nclx.isHlg()));
+    }
+
+    private static char[] table(IntToDoubleFunction value) {
+        char[] table = new char[MOST + 1];
+        for (int i = 0; i <= MOST; i++) {
+            table[i] = (char) Math.round(value.applyAsDouble(i) * MOST);
+        }
+        return table;
+    }
+
+    /**
+     * What another screen shows for light.
+     *
+     * @param light of one colour on an HDR screen, in cd/m²
+     * @return on sRGB's curve, 0 to 1
+     */
+    static double shown(double light) {
+        double most = Pq.toValue(PEAK);
+        double white = Pq.toValue(WHITE) / most;
+        double knee = 1.5 * white - 0.5;
+        double value = Math.min(1, Pq.toValue(light) / most);
+        double rolled = value < knee ? value : rolledOff((value - knee) / (1 - knee), knee, white);
+        return curve(Math.min(1, Pq.toLight(rolled * most) / WHITE));
+    }
+
+    /** BT.2390's spline from the knee to white. */
+    private static double rolledOff(double t, double knee, double white) {
+        double t2 = t * t;
+        double t3 = t2 * t;
+        return (2 * t3 - 3 * t2 + 1) * knee + (t3 - 2 * t2 + t) * (1 - knee) + (3 * t2 - 2 * t3) * white;
+    }
+
+    /** IEC 61966-2-1. */
+    private static double curve(double light) {
+        return light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
+    }
+
+    /** HLG's light before the camera, 0 to 1 (BT.2100, table 5). */
+    static double scene(double value) {
+        double a = 0.17883277;
+        double b = 1 - 4 * a;
+        double c = 0.5 - a * Math.log(4 * a);
+        return value <= 0.5 ? value * value / 3 : (Math.exp((value - c) / a) + b) / 12;
+    }
+
+    /** Turns the values of whole pixels, in place. */
+    void turn(Pixels pixels) {
+        IntStream.range(0, pixels.height()).parallel().forEach(y -> turnRow(pixels.row(y), pixels));
+    }
+
+    private void turnRow(MemorySegment row, Pixels pixels) {
+        int bytes = pixels.bits() / Byte.SIZE;
+        int step = pixels.channels() * bytes;
+        for (long at = 0; at < row.byteSize(); at += step) {
+            double gain = isHlg ? gain(row, at, pixels) : 1;
+            for (long sample = at; sample < at + step; sample += bytes) {
+                int value = values[value(row, sample, bytes)];
+                put(row, sample, bytes, isHlg ? ofScreen(gain * value / MOST) : value);
+            }
+        }
+    }
+
+    /** @param light in parts of {@link #PEAK} */
+    private static int ofScreen(double light) {
+        return SHOWN[(int) Math.round(Math.sqrt(Math.min(1, light)) * MOST)];
+    }
+
+    /** From one colour's light before the camera to that on a screen, which depends on how light all three are together. */
+    private double gain(MemorySegment row, long at, Pixels pixels) {
+        int bytes = pixels.bits() / Byte.SIZE;
+        double luma = 0;
+        for (int c = 0; c < pixels.channels(); c++) {
+            double part = pixels.channels() == 1 ? 1 : LUMA[c];
+            luma += part * values[value(row, at + (long) c * bytes, bytes)] / MOST;
+        }
+        return Math.pow(luma, SCREEN_GAMMA - 1);
+    }
+
+    /** In 16 bits. */
+    private static int value(MemorySegment row, long at, int bytes) {
+        return bytes == 2 ? row.get(TWO_BYTES, at) & MOST : (row.get(ValueLayout.JAVA_BYTE, at) & 0xFF) * 257;
+    }
+
+    private static void put(MemorySegment row, long at, int bytes, int value) {
+        if (bytes == 2) {
+            row.set(TWO_BYTES, at, (short) value);
+        } else {
+            row.set(ValueLayout.JAVA_BYTE, at, (byte) ((value * 255 + MOST / 2) / MOST));
+        }
+    }
+
+    /** The perceptual quantizer (SMPTE ST 2084; BT.2100, table 4), between values of 0 to 1 and cd/m². */
+    static final class Pq {
+        private static final double M1 = 2610.0 / 16384;
+        private static final double M2 = 2523.0 / 4096 * 128;
+        private static final double C1 = 3424.0 / 4096;
+        private static final double C2 = 2413.0 / 4096 * 32;
+        private static final double C3 = 2392.0 / 4096 * 32;
+        private static final double BRIGHTEST = 10_000;
+
+        private Pq() {}
+
+        static double toLight(double value) {
+            double root = Math.pow(value, 1 / M2);
+            return BRIGHTEST * Math.pow(Math.max(0, root - C1) / (C2 - C3 * root), 1 / M1);
+        }
+
+        static double toValue(double light) {
+            double power = Math.pow(light / BRIGHTEST, M1);
+            return Math.pow((C1 + C2 * power) / (1 + C3 * power), M2);
+        }
+    }
+}
