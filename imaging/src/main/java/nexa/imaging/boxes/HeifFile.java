@@ -23,9 +23,6 @@ public final class HeifFile {
     private static final String GAIN_MAP = "hdrgainmap";
     private static final int MOST_TILES = 65_536;
     private static final int LARGEST_BLOCK = 32 << 20;
-    private static final int BT709 = 1;
-    private static final int BT2020 = 9;
-    private static final int P3 = 12;
 
     private final SeekableByteChannel channel;
     private final FileBoxes top;
@@ -227,12 +224,7 @@ public final class HeifFile {
         if (nclx == null || embedded != null && !nclx.isHdr()) {
             return embedded;
         }
-        return switch (nclx.primaries()) {
-            case BT709 -> Profile.SRGB.bytes();
-            case P3 -> Profile.WIDE.bytes();
-            case BT2020 -> Profile.TELEVISION.bytes();
-            default -> null;
-        };
+        return nclx.profile().map(Profile::bytes).orElse(null);
     }
 
     private static byte @Nullable [] embeddedProfile(HeifItem item) {

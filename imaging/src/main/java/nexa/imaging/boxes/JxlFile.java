@@ -10,8 +10,10 @@ import java.nio.channels.SeekableByteChannel;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.boxes.FileBoxes.Place;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.source.SourceMetadata;
 import org.brotli.dec.BrotliInputStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a JPEG XL file says (ISO/IEC 18181-1, 18181-2): a bare codestream, or one in boxes with its metadata. Its profile
@@ -19,10 +21,15 @@ import org.brotli.dec.BrotliInputStream;
  *
  * @param stored before it is turned
  * @param orientation how it is turned and mirrored, as EXIF numbers it
+ * @param hdr what its numbers mean, if they are light for HDR screens; else null
  */
-public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata) {
+public record JxlFile(
+        PixelSize stored,
+        int orientation,
+        SourceMetadata metadata,
+        @Nullable Nclx hdr) {
     private static final int LARGEST_BLOCK = 32 << 20;
-    private static final int BEGINNING = 64;
+    private static final int BEGINNING = 1024;
     private static final int CODESTREAM = 0xFF0A;
 
     /** Whether a file of these first bytes is one. */
@@ -40,13 +47,23 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
         try {
             ByteBuffer first = FileBoxes.read(channel, 0, BEGINNING);
             if ((first.getShort(0) & 0xFFFF) == CODESTREAM) {
-                return codestream(first, SourceMetadata.NONE);
+                return of(JxlHeader.read(first), SourceMetadata.NONE);
             }
             FileBoxes top = FileBoxes.of(channel);
-            return codestream(ByteBuffer.wrap(beginning(channel, top)), metadata(top));
+            return of(JxlHeader.read(ByteBuffer.wrap(beginning(channel, top))), metadata(top));
         } catch (RuntimeException senseless) { // numbers that point beyond what is there
             throw new ImageProcessingException(senseless);
         }
+    }
+
+    /** Where its light is meant for HDR screens, the code points are the profile that its pixels get. */
+    private static JxlFile of(JxlHeader header, SourceMetadata metadata) {
+        Nclx nclx = header.nclx();
+        if (nclx == null || !nclx.isHdr()) {
+            return new JxlFile(header.stored(), header.orientation(), metadata, null);
+        }
+        byte[] icc = nclx.profile().map(Profile::bytes).orElse(null);
+        return new JxlFile(header.stored(), header.orientation(), metadata.withIcc(icc), nclx);
     }
 
     /** Of the codestream, which may lie in several boxes, each after its number. */
@@ -91,52 +108,5 @@ public record JxlFile(PixelSize stored, int orientation, SourceMetadata metadata
             }
             return ByteBuffer.wrap(bytes);
         }
-    }
-
-    /** The size header and the beginning of the image header (18181-1, annexes D.2 and D.3). */
-    private static JxlFile codestream(ByteBuffer stream, SourceMetadata metadata) throws ImageProcessingException {
-        if ((stream.getShort() & 0xFFFF) != CODESTREAM) {
-            throw new ImageProcessingException("no codestream");
-        }
-        LowBits in = new LowBits(stream);
-        PixelSize size = size(in);
-        int orientation = 1;
-        boolean usual = in.flag();
-        if (!usual && in.flag()) { // it says more than the usual
-            orientation = in.bits(3) + 1;
-        }
-        return new JxlFile(size, orientation, metadata);
-    }
-
-    private static PixelSize size(LowBits in) {
-        boolean small = in.flag();
-        int height = side(in, small);
-        int ratio = in.bits(3);
-        long width =
-                switch (ratio) {
-                    case 1 -> height;
-                    case 2 -> height * 12L / 10;
-                    case 3 -> height * 4L / 3;
-                    case 4 -> height * 3L / 2;
-                    case 5 -> height * 16L / 9;
-                    case 6 -> height * 5L / 4;
-                    case 7 -> height * 2L;
-                    default -> side(in, small);
-                };
-        return new PixelSize(Math.toIntExact(width), height);
-    }
-
-    private static int side(LowBits in, boolean small) {
-        if (small) {
-            return 8 * (in.bits(5) + 1);
-        }
-        int length =
-                switch (in.bits(2)) {
-                    case 0 -> 9;
-                    case 1 -> 13;
-                    case 2 -> 18;
-                    default -> 30;
-                };
-        return in.bits(length) + 1;
     }
 }

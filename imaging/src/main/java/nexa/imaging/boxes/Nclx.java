@@ -1,5 +1,8 @@
 package nexa.imaging.boxes;
 
+import java.util.Optional;
+import nexa.imaging.colour.Profile;
+
 /**
  * How numbers stand for colours, by the code points of ITU-T H.273.
  *
@@ -9,6 +12,9 @@ package nexa.imaging.boxes;
  * @param full whether all values are used, not only those that television does
  */
 public record Nclx(int primaries, int transfer, int matrix, boolean full) {
+    private static final int BT709 = 1;
+    private static final int BT2020 = 9;
+    private static final int P3 = 12;
     private static final int PQ = 16;
     private static final int HLG = 18;
 
@@ -20,5 +26,15 @@ public record Nclx(int primaries, int transfer, int matrix, boolean full) {
     /** Whether it is so by hybrid log-gamma (ITU-R BT.2100), which is relative to the screen. */
     public boolean isHlg() {
         return transfer == HLG;
+    }
+
+    /** One of such primaries with sRGB's curve; empty if there is none. */
+    public Optional<Profile> profile() {
+        return switch (primaries) {
+            case BT709 -> Optional.of(Profile.SRGB);
+            case P3 -> Optional.of(Profile.WIDE);
+            case BT2020 -> Optional.of(Profile.TELEVISION);
+            default -> Optional.empty();
+        };
     }
 }

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.boxes.JxlFile;
@@ -45,15 +46,16 @@ final class JxlCodec implements PhotoCodec {
             return Probe.unreadable(Trouble.Kind.JPEG_XL);
         }
         JxlFile said = JxlFile.read(file.channel());
-        return Readings.of(kind(), said.stored(), said.orientation(), said.metadata(), EnumSet.noneOf(Remark.class));
+        Set<Remark> remarks = said.hdr() == null ? EnumSet.noneOf(Remark.class) : EnumSet.of(Remark.HDR);
+        return Readings.of(kind(), said.stored(), said.orientation(), said.metadata(), remarks);
     }
 
-    /** The profile comes with the pixels. */
+    /** The profile comes with the pixels, where they are not made for HDR screens. */
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         SourceMetadata metadata =
                 Readings.reading(file, opened -> JxlFile.read(opened.channel()).metadata());
         Apart.Decoded decoded = apart.decode(file, Kind.JPEG_XL, facts.asShot(), reduction, 0);
-        return new Source(decoded.picture(), metadata.withIcc(decoded.icc().length == 0 ? null : decoded.icc()));
+        return new Source(decoded.picture(), decoded.icc().length == 0 ? metadata : metadata.withIcc(decoded.icc()));
     }
 }

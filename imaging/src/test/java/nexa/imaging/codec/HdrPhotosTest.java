@@ -3,6 +3,7 @@ package nexa.imaging.codec;
 import static nexa.imaging.TestPhotos.facts;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,11 +18,15 @@ import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.imaging.source.Source;
+import nexa.imaging.system.SystemLibrary;
 import org.bytedeco.javacpp.indexer.UShortIndexer;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.global.opencv_imgproc;
+import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Photos made for HDR screens, as cameras write them: their light on sRGB's curve where other screens can show it. */
@@ -113,7 +118,10 @@ class HdrPhotosTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     void pq_showsItsLight(boolean isHevc) throws IOException {
-        Path file = isHevc ? hif(pq(), Set.of(1)) : avif(16, pq());
+        assertShowsItsLight(isHevc ? hif(pq(), Set.of(1)) : avif(16, pq()));
+    }
+
+    private static void assertShowsItsLight(Path file) throws IOException {
         PhotoFacts facts = facts(file);
         assertEquals(Set.of(Remark.HDR), facts.remarks());
         assertEquals(Profile.TELEVISION.name(), facts.profile());
@@ -123,6 +131,47 @@ class HdrPhotosTest {
             double decibels = TestPhotos.psnr(expected, source.picture());
             assertTrue(decibels >= 45, decibels + " dB");
         }
+    }
+
+    /** @param distance how much may be lost; 0 = nothing */
+    private Path jxl(String colours, double distance, Path png) throws IOException {
+        assumeTrue(SystemLibrary.jxl().isPresent(), "libjxl is not installed");
+        Tools.need("cjxl");
+        Path file = folder.resolve("a.jxl");
+        Tools.run("cjxl", png, file, "-d", distance, "-e", 3, "-x", "color_space=" + colours);
+        return file;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0,false", "0.1,false", "0.1,true"})
+    void jpegXl_showsItsLight(double distance, boolean hasAlpha) throws IOException {
+        Path png = pq();
+        if (hasAlpha) {
+            addAlpha(png);
+        }
+        assertShowsItsLight(jxl("RGB_D65_202_Rel_PeQ", distance, png));
+    }
+
+    private static void addAlpha(Path png) {
+        try (Mat three = opencv_imgcodecs.imread(png.toString(), opencv_imgcodecs.IMREAD_UNCHANGED);
+                Mat four = new Mat()) {
+            opencv_imgproc.cvtColor(three, four, opencv_imgproc.COLOR_BGR2BGRA);
+            assertTrue(opencv_imgcodecs.imwrite(png.toString(), four));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"RGB_D65_DCI_Rel_HLG, Wide RGB (P3 primaries)", "RGB_D65_202_Rel_HLG, Wide RGB (BT.2020 primaries)"})
+    void jpegXl_namesItsColours(String colours, String profile) throws IOException {
+        PhotoFacts facts = facts(jxl(colours, 1, pq()));
+        assertEquals(Set.of(Remark.HDR), facts.remarks());
+        assertEquals(profile, facts.profile());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"RGB_D65_SRG_Rel_SRG", "RGB_D65_202_Rel_SRG", "RGB_D65_SRG_Rel_Lin"})
+    void jpegXlForAnyScreen_isNone(String colours) throws IOException {
+        assertEquals(Set.of(), facts(jxl(colours, 1, pq())).remarks());
     }
 
     /** Light before the camera, and a power of how light all three are, give light on a screen (BT.2100, table 5). */

@@ -9,6 +9,7 @@ import nexa.imaging.colour.Profile;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
+import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +23,7 @@ import org.jspecify.annotations.Nullable;
 public record Photo(long id, String file, String fingerprint, Probe probe) {
     private static final String DEVELOPED = "-data";
     private static final String CODED_COLOURS = "-coded";
+    private static final String FOR_ANY_SCREEN = "-sdr";
 
     /** Thousands of photos are looked up at every step of a gesture; ids tell nearly all of them apart. */
     @Override
@@ -72,8 +74,13 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
     }
 
     private static String way(PhotoFacts facts) {
-        boolean isCoded = Profile.coded(facts.profile()).isPresent();
-        return facts.kind() == FileKind.RAW_DATA ? DEVELOPED : isCoded ? CODED_COLOURS : "";
+        if (facts.kind() == FileKind.RAW_DATA) {
+            return DEVELOPED;
+        }
+        if (facts.remarks().contains(Remark.HDR)) {
+            return FOR_ANY_SCREEN;
+        }
+        return Profile.coded(facts.profile()).isPresent() ? CODED_COLOURS : "";
     }
 
     /** The file's name without folders and extension. */

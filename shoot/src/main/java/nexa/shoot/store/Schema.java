@@ -104,6 +104,7 @@ final class Schema {
               WHERE kind = 'JPEG' AND profile IS NULL OR kind = 'RAW' AND profile IS NULL AND file NOT LIKE '%.cr3';
             """, """
             UPDATE photo SET bytes = -1, trouble = 'UNSUPPORTED' WHERE trouble = 'HDR'; -- such pictures are read now
+            UPDATE photo SET bytes = -1 WHERE kind = 'JPEG_XL'; -- they were shown nearly black
             """);
 
     private static final List<String> COLUMNS = List.of(

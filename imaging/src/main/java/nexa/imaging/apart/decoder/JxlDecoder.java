@@ -3,12 +3,18 @@ package nexa.imaging.apart.decoder;
 import static java.lang.foreign.ValueLayout.JAVA_BYTE;
 import static java.lang.foreign.ValueLayout.JAVA_INT;
 
+import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
 import java.lang.foreign.Arena;
 import java.lang.foreign.MemorySegment;
+import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
+import nexa.imaging.boxes.JxlFile;
+import nexa.imaging.boxes.Nclx;
 import nexa.imaging.pixels.PixelLimit;
+import org.jspecify.annotations.Nullable;
 
 /** JPEG XL by its reference library, where that is installed. Of moving pictures the first. */
 final class JxlDecoder implements StillDecoder {
@@ -59,7 +65,18 @@ final class JxlDecoder implements StillDecoder {
             MemorySegment all = arena.allocate(bytes.length);
             MemorySegment.copy(bytes, 0, all, JAVA_BYTE, 0, bytes.length);
             decoder.read(all);
-            taker.take(pixels(decoder, arena));
+            Pixels pixels = pixels(decoder, arena);
+            Optional<HdrLight> light = HdrLight.of(hdr(file));
+            light.ifPresent(hdr -> hdr.turn(pixels));
+            taker.take(light.isPresent() ? pixels.withoutProfile() : pixels);
+        }
+    }
+
+    private static @Nullable Nclx hdr(Path file) throws IOException, Refusal {
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            return JxlFile.read(channel).hdr();
+        } catch (ImageProcessingException damaged) {
+            throw Refusal.damaged(String.valueOf(damaged.getMessage()));
         }
     }
 

@@ -23,6 +23,11 @@ public record Pixels(
         long start,
         long stride,
         byte @Nullable [] icc) {
+    /** The same, whose values mean something else than the decoder says. */
+    Pixels withoutProfile() {
+        return new Pixels(width, height, channels, bits, memory, start, stride, null);
+    }
+
     /** Bytes of a row. */
     public long row() {
         return (long) width * channels * bits / Byte.SIZE;
