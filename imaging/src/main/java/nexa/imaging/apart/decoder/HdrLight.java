@@ -23,27 +23,30 @@ final class HdrLight {
     private static final int MOST = 0xFFFF;
 
     /** BT.2100's luma of red, green and blue. */
-    private static final double[] LUMA = {0.2627, 0.6780, 0.0593};
+    private static final float[] LUMA = {0.2627f, 0.6780f, 0.0593f};
 
     /** How much steeper HLG's light is on a screen of {@link #PEAK} than before the camera. */
     private static final double SCREEN_GAMMA = 1.2;
 
     /** Of light in parts of {@link #PEAK}, by its square root, as darkness needs finer steps. */
-    private static final char[] SHOWN = table(i -> {
-        double root = (double) i / MOST;
-        return shown(root * root * PEAK);
-    });
+    private static final char[] SHOWN = shown(i -> square((double) i / MOST) * PEAK);
+
+    /** For PQ what each value is shown as. */
+    private static final char[] OF_PQ = shown(value -> Pq.toLight((double) value / MOST));
+
+    /** For HLG the square root of light before the camera, by its values. */
+    private static final float[] SCENE_ROOTS = floats(value -> Math.sqrt(scene((double) value / MOST)));
+
+    /**
+     * The square root of what leads from there to light on a screen, by the square root of how light all three colours are
+     * together (BT.2100, table 5).
+     */
+    private static final float[] GAIN_ROOTS = floats(i -> Math.pow((double) i / MOST, SCREEN_GAMMA - 1));
 
     private final boolean isHlg;
 
-    /** For PQ what each value is shown as; for HLG the light before the camera, 0 to 1 as 0 to 65,535. */
-    private final char[] values;
-
     private HdrLight(boolean isHlg) {
         this.isHlg = isHlg;
-        this.values = isHlg
-                ? table(value -> scene((double) value / MOST))
-                : table(value -> shown(Pq.toLight((double) value / MOST)));
     }
 
     /** For pixels of such code points; empty if they are meant for any screen. */
@@ -51,12 +54,24 @@ final class HdrLight {
         return nclx == null || !nclx.isHdr() ? Optional.empty() : Optional.of(new HdrLight(nclx.isHlg()));
     }
 
-    private static char[] table(IntToDoubleFunction value) {
+    private static char[] shown(IntToDoubleFunction light) {
         char[] table = new char[MOST + 1];
         for (int i = 0; i <= MOST; i++) {
-            table[i] = (char) Math.round(value.applyAsDouble(i) * MOST);
+            table[i] = (char) Math.round(shown(light.applyAsDouble(i)) * MOST);
         }
         return table;
+    }
+
+    private static float[] floats(IntToDoubleFunction value) {
+        float[] table = new float[MOST + 1];
+        for (int i = 0; i <= MOST; i++) {
+            table[i] = (float) value.applyAsDouble(i);
+        }
+        return table;
+    }
+
+    private static double square(double value) {
+        return value * value;
     }
 
     /**
@@ -96,48 +111,56 @@ final class HdrLight {
 
     /** Turns the values of whole pixels, in place. */
     void turn(Pixels pixels) {
-        IntStream.range(0, pixels.height()).parallel().forEach(y -> turnRow(pixels.row(y), pixels));
+        IntStream.range(0, pixels.height()).parallel().forEach(y -> {
+            MemorySegment row = pixels.row(y);
+            short[] values = pixels.bits() == 16 ? row.toArray(TWO_BYTES) : widened(row.toArray(ValueLayout.JAVA_BYTE));
+            if (isHlg) {
+                turnHlg(values, pixels.channels());
+            } else {
+                turnPq(values);
+            }
+            row.copyFrom(pixels.bits() == 16 ? MemorySegment.ofArray(values) : MemorySegment.ofArray(narrowed(values)));
+        });
     }
 
-    private void turnRow(MemorySegment row, Pixels pixels) {
-        int bytes = pixels.bits() / Byte.SIZE;
-        int step = pixels.channels() * bytes;
-        for (long at = 0; at < row.byteSize(); at += step) {
-            double gain = isHlg ? gain(row, at, pixels) : 1;
-            for (long sample = at; sample < at + step; sample += bytes) {
-                int value = values[value(row, sample, bytes)];
-                put(row, sample, bytes, isHlg ? ofScreen(gain * value / MOST) : value);
+    private static short[] widened(byte[] bytes) {
+        short[] values = new short[bytes.length];
+        for (int i = 0; i < bytes.length; i++) {
+            values[i] = (short) ((bytes[i] & 0xFF) * 257);
+        }
+        return values;
+    }
+
+    private static byte[] narrowed(short[] values) {
+        byte[] bytes = new byte[values.length];
+        for (int i = 0; i < bytes.length; i++) {
+            bytes[i] = (byte) (((values[i] & MOST) * 255 + MOST / 2) / MOST);
+        }
+        return bytes;
+    }
+
+    private static void turnPq(short[] values) {
+        for (int i = 0; i < values.length; i++) {
+            values[i] = (short) OF_PQ[values[i] & MOST];
+        }
+    }
+
+    private static void turnHlg(short[] values, int channels) {
+        for (int at = 0; at < values.length; at += channels) {
+            float luma = 0;
+            for (int c = 0; c < channels; c++) {
+                float root = SCENE_ROOTS[values[at + c] & MOST];
+                luma += (channels == 1 ? 1 : LUMA[c]) * root * root;
+            }
+            float gain = GAIN_ROOTS[index((float) Math.sqrt(luma))];
+            for (int c = 0; c < channels; c++) {
+                values[at + c] = (short) SHOWN[index(gain * SCENE_ROOTS[values[at + c] & MOST])];
             }
         }
     }
 
-    /** @param light in parts of {@link #PEAK} */
-    private static int ofScreen(double light) {
-        return SHOWN[(int) Math.round(Math.sqrt(Math.min(1, light)) * MOST)];
-    }
-
-    /** From one colour's light before the camera to that on a screen, which depends on how light all three are together. */
-    private double gain(MemorySegment row, long at, Pixels pixels) {
-        int bytes = pixels.bits() / Byte.SIZE;
-        double luma = 0;
-        for (int c = 0; c < pixels.channels(); c++) {
-            double part = pixels.channels() == 1 ? 1 : LUMA[c];
-            luma += part * values[value(row, at + (long) c * bytes, bytes)] / MOST;
-        }
-        return Math.pow(luma, SCREEN_GAMMA - 1);
-    }
-
-    /** In 16 bits. */
-    private static int value(MemorySegment row, long at, int bytes) {
-        return bytes == 2 ? row.get(TWO_BYTES, at) & MOST : (row.get(ValueLayout.JAVA_BYTE, at) & 0xFF) * 257;
-    }
-
-    private static void put(MemorySegment row, long at, int bytes, int value) {
-        if (bytes == 2) {
-            row.set(TWO_BYTES, at, (short) value);
-        } else {
-            row.set(ValueLayout.JAVA_BYTE, at, (byte) ((value * 255 + MOST / 2) / MOST));
-        }
+    private static int index(float part) {
+        return Math.min(MOST, (int) (part * MOST + 0.5f));
     }
 
     /** The perceptual quantizer (SMPTE ST 2084; BT.2100, table 4), between values of 0 to 1 and cd/m². */
