@@ -39,7 +39,7 @@ final class RawCodec implements PhotoCodec {
     /** Whether a file holds sensor data. */
     boolean isRaw(PhotoFile file) throws IOException {
         Optional<Metadata> headers = RawFile.mayBe(file.type()) ? file.understoodHeaders() : Optional.empty();
-        return headers.isPresent() && RawFile.isRaw(file.type(), headers.get());
+        return headers.isPresent() && RawFile.isRaw(file, headers.get());
     }
 
     private Probe read(PhotoFile file, Metadata headers) throws IOException {

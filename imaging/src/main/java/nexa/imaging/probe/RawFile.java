@@ -8,14 +8,17 @@ import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import nexa.imaging.file.FileKind;
 
 /**
  * Camera raw files, seen through the largest JPEG that the camera put into them. Most say where it is
@@ -55,11 +58,27 @@ public final class RawFile {
     }
 
     /** Whether it holds a sensor's data and not a finished picture. */
-    public static boolean isRaw(FileType type, Metadata metadata) {
-        return RAW_TYPES.contains(type)
-                || type == FileType.Tiff
-                        && metadata.getDirectoriesOfType(ExifDirectoryBase.class).stream()
-                                .anyMatch(RawFile::isRaw);
+    public static boolean isRaw(PhotoFile file, Metadata metadata) {
+        return RAW_TYPES.contains(file.type())
+                || file.type() == FileType.Tiff
+                        && (metadata.getDirectoriesOfType(ExifDirectoryBase.class).stream()
+                                        .anyMatch(RawFile::isRaw)
+                                || isNamedRaw(file.path()) && beginsWithThumbnail(metadata));
+    }
+
+    private static boolean isNamedRaw(Path path) {
+        String name = path.toString();
+        return FileKind.RAW
+                .endings()
+                .contains(name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT));
+    }
+
+    /** Where the data is, some makers say by tags of their own; what then seems to be the picture is a small one. */
+    private static boolean beginsWithThumbnail(Metadata metadata) {
+        ExifIFD0Directory first = metadata.getFirstDirectoryOfType(ExifIFD0Directory.class);
+        Integer width = first == null ? null : first.getInteger(ExifDirectoryBase.TAG_IMAGE_WIDTH);
+        Integer height = first == null ? null : first.getInteger(ExifDirectoryBase.TAG_IMAGE_HEIGHT);
+        return width == null || height == null || Math.max(width, height) < LARGE_ENOUGH;
     }
 
     private static boolean isRaw(Directory directory) {

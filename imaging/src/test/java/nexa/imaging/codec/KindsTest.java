@@ -183,6 +183,28 @@ class KindsTest {
         }
     }
 
+    /** Some makers' files say of a small finished picture only; by its content such a file is a small TIFF. */
+    @ParameterizedTest
+    @CsvSource({"k.iiq,1200", "k.MOS,1200", "k.tif,160"})
+    void rawFileThatTellsOfItsThumbnailOnly_isNotTakenForThat(String name, int width) throws IOException {
+        byte[] thumbnail = TiffWriter.bytes(new TiffWriter.Directory()
+                .tag(256, 160)
+                .tag(257, 107)
+                .tag(258, 8, 8, 8)
+                .tag(259, 1)
+                .tag(262, 2)
+                .tag(277, 3)
+                .tag(278, 107)
+                .data(273, 279, new byte[160 * 107 * 3]));
+        try (Picture scene = TestPhotos.scene(1200, 800)) {
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            bytes.writeBytes(thumbnail);
+            bytes.writeBytes(Encoder.plainJpeg(scene, 96));
+            Path file = Files.write(folder.resolve(name), bytes.toByteArray());
+            assertEquals(width, facts(file).asShot().width());
+        }
+    }
+
     @Test
     void rawFileWithoutPreview_thatNobodyDevelops_saysSo() throws IOException {
         Path file = folder.resolve("bare.dng");
