@@ -15,6 +15,8 @@ public record Frame(double centreX, double centreY, double width, double height)
             throw new IllegalArgumentException(
                     "Not a frame: centre " + centreX + ", " + centreY + ", size " + width + " × " + height);
         }
+        centreX += 0.0; // of the two zeros only one is stored, and a frame read again is the same
+        centreY += 0.0;
     }
 
     public static Frame around(Point centre, double width, double height) {

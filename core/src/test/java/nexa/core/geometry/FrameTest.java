@@ -48,4 +48,9 @@ class FrameTest {
     void overlap_ofAQuarter_isAQuarter() {
         assertEquals(0.25, new Frame(0, 0, 2, 2).overlap(new Frame(0.5, 0.5, 1, 1)), 1e-12);
     }
+
+    @Test
+    void centre_hasOneZero() {
+        assertEquals(new Frame(0, 0, 0.5, 0.4), new Frame(-0.0, -0.0, 0.5, 0.4));
+    }
 }

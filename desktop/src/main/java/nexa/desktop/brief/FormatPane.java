@@ -23,6 +23,7 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.ColourBox;
 import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Shown;
 import nexa.shoot.exchange.Shelf;
 import nexa.words.Words;
@@ -51,7 +52,7 @@ public final class FormatPane implements PaneLayer.Content {
         this.shelf = shelf;
         this.format = format;
         this.done = done;
-        quality = new Spinner<>(1, 100, format.files().quality());
+        quality = Numbers.whole("format-quality", 1, 100, format.files().quality());
         colour = new ColourBox(format.files().colour(), "format-colour");
         fill();
         GridPane grid = new GridPane(12, 9);
@@ -97,7 +98,6 @@ public final class FormatPane implements PaneLayer.Content {
         centred.setId("format-centred");
         Buttons.explain(centred, Words.of("format.centred.tip"));
         type.setId("format-type");
-        quality.setEditable(true);
         quality.setPrefWidth(90);
         quality.getEditor().setAccessibleText(Words.of("handover.quality.tip"));
         quality.disableProperty().bind(type.valueProperty().map(chosen -> !chosen.hasQuality()));

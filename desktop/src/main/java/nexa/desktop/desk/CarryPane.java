@@ -25,6 +25,7 @@ import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Numbers;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -84,10 +85,8 @@ public final class CarryPane implements PaneLayer.Content {
     }
 
     private static Spinner<Integer> next(Settings settings) {
-        Spinner<Integer> next =
-                new Spinner<>(1, MOST_NEXT, settings.carryNextProperty().get());
-        next.setId("carry-next");
-        next.setEditable(true);
+        Spinner<Integer> next = Numbers.whole(
+                "carry-next", 1, MOST_NEXT, settings.carryNextProperty().get());
         next.setPrefWidth(84);
         next.getEditor().setAccessibleText(Words.of("to.next"));
         next.valueProperty().subscribe(settings.carryNextProperty()::set);

@@ -21,6 +21,7 @@ import nexa.desktop.repair.Filling;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Numbers;
 import nexa.shoot.handover.FillLook;
 import nexa.words.Words;
 import org.kordamp.ikonli.Ikon;
@@ -33,7 +34,7 @@ public final class FillPane implements PaneLayer.Content {
     private final FillBox fill;
     private final Button asFormat;
     private final Label figures = new Label();
-    private final Spinner<Integer> percent = new Spinner<>(1, 100, 10);
+    private final Spinner<Integer> percent = Numbers.whole("fill-percent", 1, 100, 10);
     private final VBox node = new VBox(12);
     private final Subscription subscriptions;
     private boolean showing;
@@ -45,11 +46,8 @@ public final class FillPane implements PaneLayer.Content {
         asFormat = Buttons.text("fill.format", () -> filling.choose(Optional.empty()));
         asFormat.setId("fill-format");
         Buttons.explain(asFormat, Words.of("fill.format.tip"));
-        percent.setId("fill-percent");
         percent.setAccessibleText(Words.of("fill.room"));
-        percent.setEditable(true);
         percent.setPrefWidth(80);
-        percent.focusedProperty().subscribe(focused -> percent.commitValue());
         figures.setWrapText(true);
         figures.getStyleClass().add("note");
         figures.setId("fill-figures");

@@ -28,6 +28,7 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.ColourBox;
 import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Rows;
 import nexa.desktop.widget.Shown;
 import nexa.words.Words;
@@ -127,11 +128,8 @@ final class PixelsForm extends GridPane {
     }
 
     private static Spinner<Integer> number(String id, int least, int most, int now) {
-        Spinner<Integer> spinner = new Spinner<>(least, most, now);
-        spinner.setId(id);
-        spinner.setEditable(true);
+        Spinner<Integer> spinner = Numbers.whole(id, least, most, now);
         spinner.setPrefWidth(92);
-        spinner.focusedProperty().subscribe(focused -> spinner.commitValue());
         return spinner;
     }
 

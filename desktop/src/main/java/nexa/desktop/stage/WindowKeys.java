@@ -1,11 +1,14 @@
 package nexa.desktop.stage;
 
 import java.util.function.Predicate;
+import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Spinner;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import nexa.desktop.keys.Keys;
+import org.jspecify.annotations.Nullable;
 
 /** Keys that spell words are the shoot's, unless somebody types into a field. */
 public final class WindowKeys {
@@ -32,11 +35,15 @@ public final class WindowKeys {
             used = false;
             return; // by a filter of this scene before this one
         }
-        boolean typing = scene.getFocusOwner() instanceof TextInputControl && event.getCode() != KeyCode.ESCAPE;
+        boolean typing = isTypedInto(scene.getFocusOwner()) && event.getCode() != KeyCode.ESCAPE;
         used = !typing && use.test(event);
         if (used) {
             event.consume();
         }
+    }
+
+    private static boolean isTypedInto(@Nullable Node focused) {
+        return focused instanceof TextInputControl || focused instanceof Spinner<?> spinner && spinner.isEditable();
     }
 
     /** The letter of a key that was used must not be typed into a field that the key opened. */

@@ -3,6 +3,10 @@ package nexa.desktop.window;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import javafx.scene.control.Spinner;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
@@ -108,6 +112,25 @@ class BriefEditingTest extends WindowTest {
         assertTrue(robot.lookup("#format-keep").tryQuery().isEmpty(), "closed");
         reopen();
         assertEquals(poster, session().format().orElseThrow());
+    }
+
+    /** What is typed counts without Enter, and does nothing else; what is no number is put back. */
+    @Test
+    void quality_isKeptAsTyped(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        choose(robot, "Edit…");
+        Spinner<?> quality = robot.lookup("#format-quality").queryAs(Spinner.class);
+        TextField field = quality.getEditor();
+        List<Throwable> mistakes = new CopyOnWriteArrayList<>();
+        onFx(() -> Thread.currentThread().setUncaughtExceptionHandler((thread, mistake) -> mistakes.add(mistake)));
+        click(robot, field).push(KeyCode.SHORTCUT, KeyCode.A).write("much").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(List.of(), mistakes);
+        assertEquals(Pose.AS_SHOT, session().framing().pose(), "M did not mirror");
+        assertEquals("92", field.getText());
+        click(robot, field).push(KeyCode.SHORTCUT, KeyCode.A).write("81");
+        click(robot, "#format-keep");
+        assertEquals(81, session().format().orElseThrow().files().quality());
     }
 
     private static void fill(FxRobot robot, String field, String text) throws Exception {
