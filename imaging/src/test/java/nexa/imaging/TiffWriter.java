@@ -5,20 +5,26 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 
 /** Writes little TIFF structures (TIFF 6.0, section 2) with directories, sub-directories and data, as cameras do. */
 public final class TiffWriter {
     private static final int ASCII = 2;
     private static final int LONG = 4;
+    private static final int UNDEFINED = 7;
 
     /** One directory: tags with their values, and data that a tag points to. */
     public static final class Directory {
         private final TreeMap<Integer, long[]> tags = new TreeMap<>();
         private final TreeMap<Integer, byte[]> data = new TreeMap<>();
         private final TreeMap<Integer, byte[]> texts = new TreeMap<>();
+        private final TreeMap<Integer, byte[]> blocks = new TreeMap<>();
         private final List<Directory> below = new ArrayList<>();
+        private int parts = 1;
 
         public Directory tag(int tag, long... values) {
             tags.put(tag, values);
@@ -31,10 +37,24 @@ public final class TiffWriter {
             return tag(tag, 0);
         }
 
+        /** A tag whose value is bytes of any meaning, more than four. */
+        public Directory block(int tag, byte[] bytes) {
+            blocks.put(tag, bytes);
+            return tag(tag, 0);
+        }
+
         /** A tag whose value is where the bytes are, and another that says how many. */
         public Directory data(int offsetTag, int lengthTag, byte[] bytes) {
             data.put(offsetTag, bytes);
             return tag(offsetTag, 0).tag(lengthTag, bytes.length);
+        }
+
+        /** The same for bytes that lie in equal parts, of which each has its place. */
+        public Directory parts(int offsetTag, int lengthTag, byte[] bytes, int count) {
+            parts = count;
+            long[] lengths = new long[count];
+            Arrays.fill(lengths, bytes.length / count);
+            return data(offsetTag, lengthTag, bytes).tag(lengthTag, lengths);
         }
 
         /** A sub-directory (tag 330). */
@@ -65,15 +85,18 @@ public final class TiffWriter {
 
     private int write(Directory directory) {
         for (var data : directory.data.entrySet()) {
-            directory.tags.put(data.getKey(), new long[] {out.position()});
+            int start = out.position();
+            int step = data.getValue().length / directory.parts;
+            directory.tags.put(
+                    data.getKey(),
+                    IntStream.range(0, directory.parts)
+                            .mapToLong(part -> start + (long) part * step)
+                            .toArray());
             out.put(data.getValue());
             align();
         }
-        for (var text : directory.texts.entrySet()) {
-            directory.tags.put(text.getKey(), new long[] {out.position()});
-            out.put(text.getValue());
-            align();
-        }
+        writeAside(directory, directory.texts);
+        writeAside(directory, directory.blocks);
         if (!directory.below.isEmpty()) {
             directory.tags.put(
                     330, directory.below.stream().mapToLong(this::write).toArray());
@@ -84,8 +107,10 @@ public final class TiffWriter {
         for (var tag : directory.tags.entrySet()) {
             long[] numbers = tag.getValue();
             byte[] text = directory.texts.get(tag.getKey());
+            byte[] aside = text == null ? directory.blocks.get(tag.getKey()) : text;
+            int type = aside == null ? LONG : text == null ? UNDEFINED : ASCII;
             out.putShort((short) (int) tag.getKey());
-            out.putShort((short) (text == null ? LONG : ASCII)).putInt(text == null ? numbers.length : text.length);
+            out.putShort((short) type).putInt(aside == null ? numbers.length : aside.length);
             out.putInt(numbers.length == 1 ? (int) numbers[0] : values);
             if (numbers.length > 1) {
                 for (int i = 0; i < numbers.length; i++) {
@@ -97,6 +122,14 @@ public final class TiffWriter {
         out.putInt(0);
         out.position(values);
         return at;
+    }
+
+    private void writeAside(Directory directory, Map<Integer, byte[]> values) {
+        for (var value : values.entrySet()) {
+            directory.tags.put(value.getKey(), new long[] {out.position()});
+            out.put(value.getValue());
+            align();
+        }
     }
 
     private void align() {

@@ -1,7 +1,6 @@
 package nexa.imaging.codec;
 
 import java.awt.image.BufferedImage;
-import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.channels.SeekableByteChannel;
@@ -23,8 +22,6 @@ import nexa.imaging.pixels.JdkPixels;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.JpegSegments;
-import org.bytedeco.javacpp.indexer.UByteIndexer;
-import org.bytedeco.opencv.global.opencv_core;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -119,22 +116,9 @@ final class InkJpeg {
         return JdkPixels.matrix(image);
     }
 
-    /** Each ink takes its share of the light away. */
     private static Mat plain(byte[] bytes) throws IOException {
-        Raster ink = read(bytes, reader -> reader.readRaster(0, null));
-        Mat matrix = new Mat(ink.getHeight(), ink.getWidth(), opencv_core.CV_8UC3);
-        int[] cmyk = new int[INKS];
-        try (UByteIndexer pixels = matrix.createIndexer()) {
-            for (int y = 0; y < ink.getHeight(); y++) {
-                for (int x = 0; x < ink.getWidth(); x++) {
-                    ink.getPixel(x, y, cmyk);
-                    int light = 255 - cmyk[3];
-                    for (int channel = 0; channel < 3; channel++) {
-                        pixels.put(y, x, 2 - channel, (255 - cmyk[channel]) * light / 255);
-                    }
-                }
-            }
+        try (InkPicture amounts = read(bytes, InkJpeg::asTheyAre)) {
+            return amounts.withoutProfile().mat();
         }
-        return matrix;
     }
 }

@@ -1,94 +1,97 @@
 package nexa.imaging.tiff;
 
-import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGB2BGR;
+import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGBA2BGRA;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
 
 import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageReader;
-import javax.imageio.stream.ImageInputStream;
+import nexa.core.geometry.Turn;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.RasterMatrix;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
-import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, and of ink values an
- * alpha that is none (TIFF 6.0, tags PhotometricInterpretation and ExtraSamples). Inks whose profile is there become what it says.
+ * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, of 16 bits whose channels
+ * lie apart something else, and of inks an alpha that is none, or nothing (TIFF 6.0, tags PhotometricInterpretation,
+ * PlanarConfiguration and ExtraSamples).
  */
 public final class TiffPixels {
     private static final Logger LOG = LoggerFactory.getLogger(TiffPixels.class);
+    private static final int RGB = 2;
     private static final int UNASSOCIATED_ALPHA = 2;
 
     private TiffPixels() {}
 
+    /** The pixels, turned as the file says. */
     public static Picture decode(Path file, Optional<TiffTags> tags) throws UnreadablePhotoException {
-        Optional<Picture> inks =
-                tags.filter(TiffPixels::isOfInks).flatMap(read -> TiffInks.shown(file, read.bytes(TiffTags.ICC)));
-        return inks.isPresent() ? inks.get() : decodeAsTheyAre(file, tags);
+        if (tags.filter(TiffPixels::isOfInks).isPresent()) {
+            Optional<Picture> inks = TiffInks.shown(file, tags.get());
+            return inks.isPresent()
+                    ? turned(inks.get(), tags.get())
+                    : withoutAlpha(Decoder.decode(file, Reduction.NONE));
+        }
+        return tags.isPresent() && isMisread(tags.get())
+                ? turned(asStored(file, tags.get()), tags.get())
+                : Decoder.decode(file, Reduction.NONE);
     }
 
     private static boolean isOfInks(TiffTags tags) {
         return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == TiffTags.SEPARATED;
     }
 
-    private static Picture decodeAsTheyAre(Path file, Optional<TiffTags> tags) throws UnreadablePhotoException {
-        Picture picture = Decoder.decode(file, Reduction.NONE);
-        if (tags.isEmpty() || picture.channels() != 4 || picture.bits() != 8) {
-            return picture;
-        }
-        if (isOfInks(tags.get())) {
-            return withoutAlpha(picture);
-        }
-        if (tags.get().number(TiffTags.EXTRA_SAMPLES) == UNASSOCIATED_ALPHA) {
-            return straight(file, picture);
-        }
-        return picture;
+    private static boolean isMisread(TiffTags tags) {
+        boolean isDeep = tags.number(TiffTags.BITS) == 16;
+        return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == RGB
+                && (isDeep
+                        ? tags.number(TiffTags.PLANAR_CONFIGURATION) == TiffTags.APART
+                        : tags.number(TiffTags.EXTRA_SAMPLES) == UNASSOCIATED_ALPHA);
     }
 
-    private static Picture withoutAlpha(Picture four) {
-        try (four) {
+    private static Picture turned(Picture stored, TiffTags tags) {
+        int orientation = tags.number(TiffTags.ORIENTATION);
+        if (orientation <= 1 || orientation > 8) {
+            return stored;
+        }
+        try (stored) {
+            return stored.turned(Turn.ofExif(orientation));
+        }
+    }
+
+    private static Picture withoutAlpha(Picture decoded) {
+        if (decoded.channels() != 4) {
+            return decoded;
+        }
+        try (decoded) {
             Mat three = new Mat();
-            cvtColor(four.mat(), three, COLOR_BGRA2BGR);
+            cvtColor(decoded.mat(), three, COLOR_BGRA2BGR);
             return new Picture(three);
         }
     }
 
-    /** Read again by a library that hands the samples out as they are. */
-    private static Picture straight(Path file, Picture mixed) throws UnreadablePhotoException {
-        ImageReader reader = ImageIO.getImageReadersByFormatName("tiff").next();
-        try (mixed;
-                ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            reader.setInput(in);
-            return new Picture(matrix(reader.read(0).getRaster()));
+    private static Picture asStored(Path file, TiffTags tags) throws UnreadablePhotoException {
+        try {
+            return TiffReader.read(file, tags, TiffPixels::colours);
         } catch (IOException | RuntimeException damaged) {
-            LOG.info("{} can't be read with its alpha", file, damaged);
+            LOG.info("{} can't be read as it is stored", file, damaged);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));
-        } finally {
-            reader.dispose();
         }
     }
 
-    private static Mat matrix(Raster raster) {
-        Mat matrix = new Mat(raster.getHeight(), raster.getWidth(), CV_8UC4);
-        int[] row = new int[4 * raster.getWidth()];
-        try (UByteIndexer pixels = matrix.createIndexer()) {
-            for (int y = 0; y < raster.getHeight(); y++) {
-                raster.getPixels(0, y, raster.getWidth(), 1, row);
-                for (int x = 0; x < raster.getWidth(); x++) {
-                    pixels.put((long) y, (long) x, row[4 * x + 2], row[4 * x + 1], row[4 * x], row[4 * x + 3]);
-                }
-            }
-        }
-        return matrix;
+    /** Blue, green, red, and alpha if there is a fourth channel; what is beyond that is left out. */
+    private static Picture colours(Raster samples) {
+        int channels = Math.min(4, samples.getNumBands());
+        Mat matrix = RasterMatrix.of(samples, channels);
+        cvtColor(matrix, matrix, channels == 4 ? COLOR_RGBA2BGRA : COLOR_RGB2BGR);
+        return new Picture(matrix);
     }
 }

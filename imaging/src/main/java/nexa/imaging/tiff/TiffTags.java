@@ -11,7 +11,10 @@ import org.jspecify.annotations.Nullable;
 
 /** The tags of a TIFF's first directory as they are stored. Those whose values lie outside the file are left out. */
 public final class TiffTags {
+    public static final int BITS = 258;
     public static final int PHOTOMETRIC_INTERPRETATION = 262;
+    public static final int ORIENTATION = 274;
+    public static final int PLANAR_CONFIGURATION = 284;
     public static final int EXTRA_SAMPLES = 338;
     public static final int XMP = 700;
     public static final int IPTC = 33723;
@@ -20,6 +23,9 @@ public final class TiffTags {
 
     /** A value of {@link #PHOTOMETRIC_INTERPRETATION}: ink values. */
     public static final int SEPARATED = 5;
+
+    /** A value of {@link #PLANAR_CONFIGURATION}: all of one channel comes before the next. */
+    public static final int APART = 2;
 
     private static final int BYTE = 1;
     private static final int SHORT = 3;

@@ -5,13 +5,20 @@ import static org.bytedeco.opencv.global.opencv_core.CV_8UC4;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.zip.DeflaterOutputStream;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.files.Packing;
+import nexa.core.geometry.Turn;
 import nexa.imaging.InkMaker;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.TiffWriter;
@@ -31,6 +38,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -73,7 +81,7 @@ class TiffPixelsTest {
     @Test
     void inkValues_gainNoAlpha_andAreTold() throws IOException {
         byte[] ink = new byte[8 * 8 * 4];
-        java.util.Arrays.fill(ink, (byte) 40);
+        Arrays.fill(ink, (byte) 40);
         Directory first = new Directory()
                 .tag(256, 8)
                 .tag(257, 8)
@@ -88,6 +96,139 @@ class TiffPixelsTest {
         assertTrue(facts.remarks().contains(Remark.INK), facts::toString);
         try (Source read = PhotoCodecs.STANDARD.open(file, facts)) {
             assertEquals(3, read.picture().channels());
+        }
+    }
+
+    private static final int INK_WIDTH = 60;
+    private static final int INK_HEIGHT = 20;
+
+    /** Four inks of 16 bits that rise along a row, at different speeds. */
+    private static short ink(int x, int y, int ink) {
+        return (short) (Math.sin(0.05 * x * (ink + 1) + 0.2 * y) * 12_000 + 14_000);
+    }
+
+    /**
+     * @param differences whether each value but a row's first is told by how it differs from its neighbour, packed (predictor 2)
+     * @param channels four inks, and perhaps an alpha
+     */
+    private Path inkTiff(boolean differences, boolean hasProfile, int channels, int orientation) throws IOException {
+        ByteBuffer samples = ByteBuffer.allocate(INK_WIDTH * INK_HEIGHT * channels * Short.BYTES)
+                .order(ByteOrder.LITTLE_ENDIAN);
+        for (int y = 0; y < INK_HEIGHT; y++) {
+            for (int x = 0; x < INK_WIDTH; x++) {
+                for (int ink = 0; ink < channels; ink++) {
+                    int before = differences && x > 0 ? ink(x - 1, y, ink) : 0;
+                    samples.putShort((short) (ink(x, y, ink) - before));
+                }
+            }
+        }
+        ByteArrayOutputStream packed = new ByteArrayOutputStream();
+        try (OutputStream out = differences ? new DeflaterOutputStream(packed) : packed) {
+            out.write(samples.array());
+        }
+        long[] bits = new long[channels];
+        Arrays.fill(bits, 16);
+        Directory directory = new Directory()
+                .tag(256, INK_WIDTH)
+                .tag(257, INK_HEIGHT)
+                .tag(258, bits)
+                .tag(259, differences ? 8 : 1)
+                .tag(262, 5)
+                .tag(274, orientation)
+                .tag(277, channels)
+                .tag(278, INK_HEIGHT)
+                .tag(317, differences ? 2 : 1)
+                .data(273, 279, packed.toByteArray());
+        if (channels > 4) {
+            directory.tag(338, 2);
+        }
+        if (hasProfile) {
+            directory.block(34675, InkMaker.profile());
+        }
+        return Files.write(folder.resolve("inks.tif"), TiffWriter.bytes(directory));
+    }
+
+    private static Picture shown(Path file) throws IOException {
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
+            return source.picture().shared();
+        }
+    }
+
+    /** As most programs write them. */
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void inksToldAsDifferences_areTheSameInks(boolean hasProfile) throws IOException {
+        try (Picture expected = shown(inkTiff(false, hasProfile, 4, 1));
+                Picture shown = shown(inkTiff(true, hasProfile, 4, 1))) {
+            assertTrue(TestPhotos.psnr(expected, shown) > 90);
+        }
+    }
+
+    @Test
+    void alphaBesideInks_isLeftOut() throws IOException {
+        try (Picture expected = shown(inkTiff(true, true, 4, 1));
+                Picture shown = shown(inkTiff(true, true, 5, 1))) {
+            assertTrue(TestPhotos.psnr(expected, shown) > 90);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {3, 5, 6})
+    void inks_lieAsTheFileSays(int orientation) throws IOException {
+        try (Picture stored = shown(inkTiff(false, true, 4, 1));
+                Picture expected = stored.turned(Turn.ofExif(orientation));
+                Picture shown = shown(inkTiff(false, true, 4, orientation))) {
+            assertEquals(expected.size(), shown.size());
+            assertTrue(TestPhotos.psnr(expected, shown) > 90);
+        }
+    }
+
+    private static final int SIDE = 8;
+
+    /** Red, green and blue of 16 bits that rise in different directions, and an alpha. */
+    private static int sample(int x, int y, int channel) {
+        return new int[] {8000 * x, 8000 * y, 4000 * (x + y), 65535}[channel];
+    }
+
+    /** @param apart whether all of one channel comes first (PlanarConfiguration 2) */
+    private Path deepTiff(int channels, boolean apart, int orientation) throws IOException {
+        ByteBuffer samples =
+                ByteBuffer.allocate(SIDE * SIDE * channels * Short.BYTES).order(ByteOrder.LITTLE_ENDIAN);
+        int plane = SIDE * SIDE;
+        for (int i = 0; i < plane * channels; i++) {
+            int pixel = apart ? i % plane : i / channels;
+            int channel = apart ? i / plane : i % channels;
+            samples.putShort((short) sample(pixel % SIDE, pixel / SIDE, channel));
+        }
+        long[] bits = new long[channels];
+        Arrays.fill(bits, 16);
+        Directory directory = new Directory()
+                .tag(256, SIDE)
+                .tag(257, SIDE)
+                .tag(258, bits)
+                .tag(259, 1)
+                .tag(262, 2)
+                .tag(274, orientation)
+                .tag(277, channels)
+                .tag(278, SIDE)
+                .tag(284, apart ? 2 : 1)
+                .parts(273, 279, samples.array(), apart ? channels : 1);
+        if (channels == 4) {
+            directory.tag(338, 2);
+        }
+        return Files.write(folder.resolve("deep-" + apart + ".tif"), TiffWriter.bytes(directory));
+    }
+
+    /** OpenCV gives other colours for them. */
+    @ParameterizedTest
+    @CsvSource({"3,1", "4,1", "3,6", "3,4"})
+    void deepChannelsThatLieApart_areTheSamePicture(int channels, int orientation) throws IOException {
+        Path together = deepTiff(channels, false, orientation);
+        Path apart = deepTiff(channels, true, orientation);
+        try (Source expected = PhotoCodecs.STANDARD.open(together, facts(together));
+                Source shown = PhotoCodecs.STANDARD.open(apart, facts(apart))) {
+            assertEquals(channels, shown.picture().channels());
+            assertTrue(TestPhotos.psnr(expected.picture(), shown.picture()) > 90);
         }
     }
 
