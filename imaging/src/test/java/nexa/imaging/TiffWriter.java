@@ -8,13 +8,19 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 
 /** Writes little TIFF structures (TIFF 6.0, section 2) with directories, sub-directories and data, as cameras do. */
 public final class TiffWriter {
     private static final int ASCII = 2;
+    private static final int SHORT = 3;
     private static final int LONG = 4;
+
+    /** Whose values are shorts by the standard, which some readers rely on. */
+    private static final Set<Integer> SHORT_TAGS = Set.of(258, 259, 262, 274, 277, 284, 317, 338, 339);
+
     private static final int UNDEFINED = 7;
 
     /** One directory: tags with their values, and data that a tag points to. */
@@ -108,6 +114,10 @@ public final class TiffWriter {
             long[] numbers = tag.getValue();
             byte[] text = directory.texts.get(tag.getKey());
             byte[] aside = text == null ? directory.blocks.get(tag.getKey()) : text;
+            if (SHORT_TAGS.contains(tag.getKey())) {
+                values = writeShorts(tag.getKey(), numbers, values);
+                continue;
+            }
             int type = aside == null ? LONG : text == null ? UNDEFINED : ASCII;
             out.putShort((short) (int) tag.getKey());
             out.putShort((short) type).putInt(aside == null ? numbers.length : aside.length);
@@ -122,6 +132,18 @@ public final class TiffWriter {
         out.putInt(0);
         out.position(values);
         return at;
+    }
+
+    /** @return where values that do not fit go on */
+    private int writeShorts(int tag, long[] numbers, int values) {
+        out.putShort((short) tag).putShort((short) SHORT).putInt(numbers.length);
+        boolean fits = numbers.length <= 2;
+        int at = fits ? out.position() : values;
+        out.putInt(fits ? 0 : values);
+        for (int i = 0; i < numbers.length; i++) {
+            out.putShort(at + 2 * i, (short) numbers[i]);
+        }
+        return fits ? values : values + (numbers.length + 1) / 2 * 4;
     }
 
     private void writeAside(Directory directory, Map<Integer, byte[]> values) {

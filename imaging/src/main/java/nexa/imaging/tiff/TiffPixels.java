@@ -16,14 +16,15 @@ import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.RasterMatrix;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.tiff.TiffReader.Making;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
  * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, of 16 bits whose channels
- * lie apart something else, and of inks an alpha that is none, or nothing (TIFF 6.0, tags PhotometricInterpretation,
- * PlanarConfiguration and ExtraSamples).
+ * lie apart something else, of inks an alpha that is none, or nothing, and some greys wrongly ({@link TiffGreys}; TIFF 6.0, tags
+ * PhotometricInterpretation, PlanarConfiguration and ExtraSamples).
  */
 public final class TiffPixels {
     private static final Logger LOG = LoggerFactory.getLogger(TiffPixels.class);
@@ -40,8 +41,9 @@ public final class TiffPixels {
                     ? turned(inks.get(), tags.get())
                     : withoutAlpha(Decoder.decode(file, Reduction.NONE));
         }
-        return tags.isPresent() && isMisread(tags.get())
-                ? turned(asStored(file, tags.get()), tags.get())
+        Optional<Making> making = tags.flatMap(TiffPixels::makingOfMisread);
+        return making.isPresent()
+                ? turned(asStored(file, tags.get(), making.get()), tags.get())
                 : Decoder.decode(file, Reduction.NONE);
     }
 
@@ -49,7 +51,14 @@ public final class TiffPixels {
         return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == TiffTags.SEPARATED;
     }
 
-    private static boolean isMisread(TiffTags tags) {
+    private static Optional<Making> makingOfMisread(TiffTags tags) {
+        if (TiffGreys.areMisread(tags)) {
+            return Optional.of(TiffGreys.making(tags));
+        }
+        return areColoursMisread(tags) ? Optional.of(TiffPixels::colours) : Optional.empty();
+    }
+
+    private static boolean areColoursMisread(TiffTags tags) {
         boolean isDeep = tags.number(TiffTags.BITS) == 16;
         return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == RGB
                 && (isDeep
@@ -78,9 +87,9 @@ public final class TiffPixels {
         }
     }
 
-    private static Picture asStored(Path file, TiffTags tags) throws UnreadablePhotoException {
+    private static Picture asStored(Path file, TiffTags tags, Making making) throws UnreadablePhotoException {
         try {
-            return TiffReader.read(file, tags, TiffPixels::colours);
+            return TiffReader.read(file, tags, making);
         } catch (IOException | RuntimeException damaged) {
             LOG.info("{} can't be read as it is stored", file, damaged);
             throw new UnreadablePhotoException(file, Trouble.of(Trouble.Kind.DAMAGED));

@@ -14,6 +14,7 @@ public final class TiffTags {
     public static final int BITS = 258;
     public static final int PHOTOMETRIC_INTERPRETATION = 262;
     public static final int ORIENTATION = 274;
+    public static final int SAMPLES = 277;
     public static final int PLANAR_CONFIGURATION = 284;
     public static final int EXTRA_SAMPLES = 338;
     public static final int XMP = 700;
