@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
 import nexa.imaging.colour.Profile;
+import nexa.imaging.file.Remark;
 import nexa.imaging.source.SourceMetadata;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +23,10 @@ public final class HeifFile {
     private static final Set<String> SEQUENCES = Set.of("hevc", "hevx", "msf1", "avis");
     private static final Set<String> CODINGS = Set.of("hvc1", "av01");
     private static final String GAIN_MAP = "hdrgainmap";
+
+    /** HEIF's name for it, and HEVC's. */
+    private static final Set<String> ALPHAS = Set.of("auxiliary:alpha", "hevc:2015:auxid:1");
+
     private static final int MOST_TILES = 65_536;
     private static final int LARGEST_BLOCK = 32 << 20;
 
@@ -89,9 +95,7 @@ public final class HeifFile {
                 bits(item, coded.get()),
                 new SourceMetadata(exif(), profile(item, nclx), block("mime", "application/rdf+xml")),
                 thumbnail,
-                isHdr,
-                hasGainMap(item),
-                top.has("moov")));
+                remarks(item, isHdr)));
     }
 
     private Optional<CodedPicture> coded(HeifItem item) throws IOException, ImageProcessingException {
@@ -252,10 +256,27 @@ public final class HeifFile {
         return inTable != null ? inTable : Pieces.of(channel, table.extents(item.id()), LARGEST_BLOCK);
     }
 
-    private boolean hasGainMap(HeifItem item) {
-        return table.hasItem("tmap")
-                || table.referring("auxl", item.id()).stream()
-                        .flatMap(other -> other.property("auxC").stream())
-                        .anyMatch(kind -> HeifTable.latin(kind).contains(GAIN_MAP));
+    private Set<Remark> remarks(HeifItem item, boolean isHdr) {
+        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        if (isHdr) {
+            remarks.add(Remark.HDR);
+        }
+        if (table.hasItem("tmap") || hasBeside(item, GAIN_MAP)) {
+            remarks.add(Remark.GAIN_MAP);
+        }
+        if (ALPHAS.stream().anyMatch(alpha -> hasBeside(item, alpha))) {
+            remarks.add(Remark.NO_ALPHA);
+        }
+        if (top.has("moov")) {
+            remarks.add(Remark.FIRST_OF_SEVERAL);
+        }
+        return remarks;
+    }
+
+    /** Whether there is another picture of a kind that belongs to one. */
+    private boolean hasBeside(HeifItem item, String kind) {
+        return table.referring("auxl", item.id()).stream()
+                .flatMap(other -> other.property("auxC").stream())
+                .anyMatch(said -> HeifTable.latin(said).contains(kind));
     }
 }

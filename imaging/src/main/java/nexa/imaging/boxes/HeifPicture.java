@@ -1,7 +1,9 @@
 package nexa.imaging.boxes;
 
 import java.util.Optional;
+import java.util.Set;
 import nexa.core.geometry.PixelSize;
+import nexa.imaging.file.Remark;
 import nexa.imaging.source.SourceMetadata;
 
 /**
@@ -13,9 +15,7 @@ import nexa.imaging.source.SourceMetadata;
  * @param bits a channel
  * @param metadata with its colour profile, or with one made for its code points
  * @param thumbnail the same picture small; of the same orientation, and its values mean the same colours
- * @param isHdr whether its light is meant for screens brighter than white paper
- * @param hasGainMap whether it holds another picture that says how much brighter such a screen shows it
- * @param isSequence whether it holds moving pictures, too
+ * @param remarks on what of it is left out or changed
  */
 public record HeifPicture(
         CodedPicture coded,
@@ -24,9 +24,7 @@ public record HeifPicture(
         int bits,
         SourceMetadata metadata,
         Optional<CodedPicture> thumbnail,
-        boolean isHdr,
-        boolean hasGainMap,
-        boolean isSequence) {
+        Set<Remark> remarks) {
     /** As it comes out of the decoder, before it is turned. */
     public PixelSize stored() {
         return shown.size();

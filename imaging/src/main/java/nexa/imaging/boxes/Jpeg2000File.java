@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param bits of the first component
  */
-public record Jpeg2000File(PixelSize size, int bits, SourceMetadata metadata) {
+public record Jpeg2000File(PixelSize size, int components, int bits, SourceMetadata metadata) {
     private static final int START_OF_CODESTREAM = 0xFF4F;
     private static final int SIZE_MARKER = 0xFF51;
     private static final int BEGINNING = 64;
@@ -28,6 +28,11 @@ public record Jpeg2000File(PixelSize size, int bits, SourceMetadata metadata) {
 
     /** A TIFF structure, by the name "JpgTiffExif->JP2". */
     private static final UUID EXIF = UUID.fromString("4a706754-6966-6645-7869-662d3e4a5032");
+
+    /** Whether there is one more than grey or colours need. */
+    public boolean hasAlpha() {
+        return components == 2 || components == 4;
+    }
 
     /** Whether a file of these first bytes is one. */
     public static boolean isOne(byte[] beginning) {
@@ -68,10 +73,14 @@ public record Jpeg2000File(PixelSize size, int bits, SourceMetadata metadata) {
         long bottom = Integer.toUnsignedLong(in.getInt());
         long left = Integer.toUnsignedLong(in.getInt());
         long top = Integer.toUnsignedLong(in.getInt());
-        in.position(in.position() + 18); // tiles, number of components
+        in.position(in.position() + 16); // tiles
+        int components = in.getShort() & 0xFFFF;
         int bits = (in.get() & 0x7F) + 1;
         return new Jpeg2000File(
-                new PixelSize(Math.toIntExact(right - left), Math.toIntExact(bottom - top)), bits, metadata);
+                new PixelSize(Math.toIntExact(right - left), Math.toIntExact(bottom - top)),
+                components,
+                bits,
+                metadata);
     }
 
     private static SourceMetadata metadata(FileBoxes top) throws IOException, ImageProcessingException {

@@ -22,12 +22,14 @@ import org.jspecify.annotations.Nullable;
  * @param stored before it is turned
  * @param orientation how it is turned and mirrored, as EXIF numbers it
  * @param hdr what its numbers mean, if they are light for HDR screens; else null
+ * @param hasAlpha whether it says how transparent it is
  */
 public record JxlFile(
         PixelSize stored,
         int orientation,
         SourceMetadata metadata,
-        @Nullable Nclx hdr) {
+        @Nullable Nclx hdr,
+        boolean hasAlpha) {
     private static final int LARGEST_BLOCK = 32 << 20;
     private static final int BEGINNING = 1024;
     private static final int CODESTREAM = 0xFF0A;
@@ -60,10 +62,10 @@ public record JxlFile(
     private static JxlFile of(JxlHeader header, SourceMetadata metadata) {
         Nclx nclx = header.nclx();
         if (nclx == null || !nclx.isHdr()) {
-            return new JxlFile(header.stored(), header.orientation(), metadata, null);
+            return new JxlFile(header.stored(), header.orientation(), metadata, null, header.hasAlpha());
         }
         byte[] icc = nclx.profile().map(Profile::bytes).orElse(null);
-        return new JxlFile(header.stored(), header.orientation(), metadata.withIcc(icc), nclx);
+        return new JxlFile(header.stored(), header.orientation(), metadata.withIcc(icc), nclx, header.hasAlpha());
     }
 
     /** Of the codestream, which may lie in several boxes, each after its number. */

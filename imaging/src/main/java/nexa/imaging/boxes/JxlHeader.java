@@ -12,9 +12,10 @@ import org.jspecify.annotations.Nullable;
  * @param stored before it is turned
  * @param orientation how it is turned and mirrored, as EXIF numbers it
  * @param nclx what the numbers mean, by H.273's code points; null if a profile says it, or points of its own
+ * @param hasAlpha whether it says how transparent it is
  */
 record JxlHeader(
-        PixelSize stored, int orientation, @Nullable Nclx nclx) {
+        PixelSize stored, int orientation, @Nullable Nclx nclx, boolean hasAlpha) {
     private static final int MARKER = 0xFF0A;
     private static final int GREY = 1;
     private static final int OTHER_SPACE = 2;
@@ -34,6 +35,7 @@ record JxlHeader(
     /** Reads on, as far as its bytes go. */
     private static final class Reader {
         private final LowBits in;
+        private boolean hasAlpha;
 
         Reader(LowBits in) {
             this.in = in;
@@ -42,11 +44,12 @@ record JxlHeader(
         JxlHeader header() {
             PixelSize size = size();
             if (in.flag()) { // all is usual
-                return new JxlHeader(size, 1, null);
+                return new JxlHeader(size, 1, null, false);
             }
             boolean saysMore = in.flag();
             int orientation = saysMore ? in.bits(3) + 1 : 1;
-            return new JxlHeader(size, orientation, colours(saysMore));
+            Nclx nclx = colours(saysMore);
+            return new JxlHeader(size, orientation, nclx, hasAlpha);
         }
 
         /** Null also where they can't be reached: something rare, or much, comes before them. */
@@ -117,9 +120,11 @@ record JxlHeader(
         /** One beside the colours. */
         private void channel() {
             if (in.flag()) { // plain alpha
+                hasAlpha = true;
                 return;
             }
             int type = code();
+            hasAlpha |= type == ALPHA;
             depth();
             number(0, 0, 3, 0, 4, 0, 1, 3);
             skip(Byte.SIZE * number(0, 0, 0, 4, 16, 5, 48, 10)); // its name

@@ -3,9 +3,7 @@ package nexa.imaging.codec;
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.EnumSet;
 import java.util.Optional;
-import java.util.Set;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.boxes.HeifFile;
@@ -13,7 +11,6 @@ import nexa.imaging.boxes.HeifPicture;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
-import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.Reduction;
@@ -58,21 +55,7 @@ final class HeifCodec implements PhotoCodec {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
         apart.warm();
-        return Readings.of(kind(), picture.stored(), picture.orientation(), picture.metadata(), remarks(picture));
-    }
-
-    private static Set<Remark> remarks(HeifPicture picture) {
-        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
-        if (picture.isSequence()) {
-            remarks.add(Remark.FIRST_OF_SEVERAL);
-        }
-        if (picture.isHdr()) {
-            remarks.add(Remark.HDR);
-        }
-        if (picture.hasGainMap()) {
-            remarks.add(Remark.GAIN_MAP);
-        }
-        return remarks;
+        return Readings.of(kind(), picture.stored(), picture.orientation(), picture.metadata(), picture.remarks());
     }
 
     @Override

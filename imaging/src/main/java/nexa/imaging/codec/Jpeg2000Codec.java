@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.boxes.Jpeg2000File;
@@ -40,7 +41,8 @@ final class Jpeg2000Codec implements PhotoCodec {
             return Optional.empty();
         }
         Jpeg2000File said = Jpeg2000File.read(file.channel());
-        return Optional.of(Readings.of(kind(), said.size(), UPRIGHT, said.metadata(), EnumSet.noneOf(Remark.class)));
+        Set<Remark> remarks = said.hasAlpha() ? EnumSet.of(Remark.NO_ALPHA) : EnumSet.noneOf(Remark.class);
+        return Optional.of(Readings.of(kind(), said.size(), UPRIGHT, said.metadata(), remarks));
     }
 
     @Override

@@ -46,7 +46,13 @@ final class JxlCodec implements PhotoCodec {
             return Probe.unreadable(Trouble.Kind.JPEG_XL);
         }
         JxlFile said = JxlFile.read(file.channel());
-        Set<Remark> remarks = said.hdr() == null ? EnumSet.noneOf(Remark.class) : EnumSet.of(Remark.HDR);
+        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        if (said.hdr() != null) {
+            remarks.add(Remark.HDR);
+        }
+        if (said.hasAlpha()) {
+            remarks.add(Remark.NO_ALPHA);
+        }
         return Readings.of(kind(), said.stored(), said.orientation(), said.metadata(), remarks);
     }
 

@@ -14,6 +14,8 @@ public enum Remark {
     GAIN_MAP,
     /** The picture is made for screens brighter than white paper (PQ or HLG), and shown and delivered as other screens can. */
     HDR,
+    /** How transparent the picture is, the file says; that is left out. */
+    NO_ALPHA,
     /** The file has no colour profile and is taken for sRGB. */
     NO_PROFILE,
     /** The file has a colour profile that is not for such pixels, and is taken for sRGB. */

@@ -30,7 +30,9 @@ import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.Source;
 import nexa.imaging.system.SystemLibrary;
 import org.bytedeco.opencv.global.opencv_imgcodecs;
+import org.bytedeco.opencv.global.opencv_imgproc;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -307,5 +309,30 @@ class BoxedKindsTest {
         Path avif = file("moving.avif");
         Tools.run("avifenc", source(false), source(false), avif);
         assertTrue(facts(avif).remarks().contains(Remark.FIRST_OF_SEVERAL));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"heif-enc,a.heic", "avifenc,a.avif", "opj_compress,a.jp2", "cjxl,a.jxl"})
+    void transparency_isSaidToBeLeftOut(String encoder, String name) throws IOException {
+        Tools.need(encoder);
+        assumeTrue(!encoder.equals("cjxl") || SystemLibrary.jxl().isPresent(), "libjxl is not installed");
+        Path png = file("four.png");
+        try (Picture scene = TestPhotos.scene(WIDTH, HEIGHT);
+                Mat four = new Mat()) {
+            opencv_imgproc.cvtColor(scene.mat(), four, opencv_imgproc.COLOR_BGR2BGRA);
+            four.rowRange(0, HEIGHT / 2).put(new Scalar(10, 20, 30, 100));
+            assertTrue(opencv_imgcodecs.imwrite(png.toString(), four));
+        }
+        Path file = file(name);
+        switch (encoder) {
+            case "heif-enc" -> Tools.run(encoder, png, "-o", file);
+            case "opj_compress" -> Tools.run(encoder, "-i", png, "-o", file);
+            default -> Tools.run(encoder, png, file);
+        }
+        PhotoFacts facts = facts(file);
+        assertTrue(facts.remarks().contains(Remark.NO_ALPHA), facts::toString);
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts)) {
+            assertEquals(3, source.picture().channels());
+        }
     }
 }

@@ -118,12 +118,12 @@ class HdrPhotosTest {
     @ParameterizedTest
     @ValueSource(booleans = {false, true})
     void pq_showsItsLight(boolean isHevc) throws IOException {
-        assertShowsItsLight(isHevc ? hif(pq(), Set.of(1)) : avif(16, pq()));
+        assertShowsItsLight(isHevc ? hif(pq(), Set.of(1)) : avif(16, pq()), Set.of(Remark.HDR));
     }
 
-    private static void assertShowsItsLight(Path file) throws IOException {
+    private static void assertShowsItsLight(Path file, Set<Remark> remarks) throws IOException {
         PhotoFacts facts = facts(file);
-        assertEquals(Set.of(Remark.HDR), facts.remarks());
+        assertEquals(remarks, facts.remarks());
         assertEquals(Profile.TELEVISION.name(), facts.profile());
         try (Picture expected = scene(value -> curved(SCENE_WHITE / 203 * linear(value)));
                 Source source = PhotoCodecs.STANDARD.open(file, facts)) {
@@ -149,7 +149,8 @@ class HdrPhotosTest {
         if (hasAlpha) {
             addAlpha(png);
         }
-        assertShowsItsLight(jxl("RGB_D65_202_Rel_PeQ", distance, png));
+        Set<Remark> remarks = hasAlpha ? Set.of(Remark.HDR, Remark.NO_ALPHA) : Set.of(Remark.HDR);
+        assertShowsItsLight(jxl("RGB_D65_202_Rel_PeQ", distance, png), remarks);
     }
 
     private static void addAlpha(Path png) {
