@@ -22,6 +22,7 @@ import nexa.desktop.pane.HeaderView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.PictureSettings;
+import nexa.desktop.stage.BegunDrags;
 import nexa.desktop.stage.Dropped;
 import nexa.desktop.stage.ResultWindow;
 import nexa.desktop.stage.SurroundChoice;
@@ -101,6 +102,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         Scene scene = new Scene(root, width, height);
         scene.getStylesheets().add(Theme.stylesheet());
         surround.fill(scene);
+        BegunDrags.guard(scene);
         takeKeys(scene);
         program.rest().watch(scene);
         Dropped.onto(scene, this::openFrom);
