@@ -17,7 +17,11 @@ public final class BegunDrags {
         scene.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> drags.begun = true);
         scene.addEventFilter(MouseEvent.MOUSE_DRAGGED, drags::dragged);
         scene.addEventFilter(MouseEvent.DRAG_DETECTED, drags::dragged);
-        scene.addEventFilter(MouseEvent.MOUSE_MOVED, event -> drags.begun = false);
+        scene.addEventFilter(MouseEvent.MOUSE_RELEASED, drags::released);
+    }
+
+    private void released(MouseEvent event) {
+        begun = event.isPrimaryButtonDown() || event.isSecondaryButtonDown() || event.isMiddleButtonDown();
     }
 
     private void dragged(MouseEvent event) {
