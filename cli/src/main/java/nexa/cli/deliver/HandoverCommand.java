@@ -196,7 +196,7 @@ public final class HandoverCommand extends ShootCommand {
     private static void add(Rows rows, Delivery delivery, @Nullable Outcome outcome) {
         String reason =
                 switch (outcome) {
-                    case null -> "not begun";
+                    case null -> Words.of("cli.handover.not-begun");
                     case Outcome.Written written -> written.remarks().isEmpty() ? null : Words.of(written.remarks());
                     case Outcome.Failed failed -> Words.of(failed.reason());
                 };
