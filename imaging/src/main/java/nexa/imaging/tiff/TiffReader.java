@@ -50,14 +50,14 @@ final class TiffReader {
         }
     }
 
-    private static ImageReader ofJdk() throws IOException {
+    private static ImageReader ofJdk() {
         for (Iterator<ImageReader> readers = ImageIO.getImageReadersByFormatName("tiff"); readers.hasNext(); ) {
             ImageReader reader = readers.next();
             if (!(reader.getOriginatingProvider() instanceof TIFFImageReaderSpi)) {
                 return reader;
             }
         }
-        throw new IOException("the JDK has none");
+        return LIBRARY.createReaderInstance(null);
     }
 
     private static Picture read(ImageReader reader, Path file, Making making) throws IOException {
