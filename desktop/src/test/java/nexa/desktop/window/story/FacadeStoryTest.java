@@ -159,7 +159,7 @@ class FacadeStoryTest extends WindowTest {
         press(robot, KeyCode.V);
         click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
         click(robot, "#handover-start");
-        until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("8 files"));
+        until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("8 files are in"));
         try (Stream<Path> files = Files.list(out)) {
             for (Path file :
                     files.filter(each -> each.toString().endsWith(".jpg")).toList()) {

@@ -224,7 +224,7 @@ class HandoverViewTest extends WindowTest {
         until(() -> robot.lookup("#handover-resume").query().isVisible());
         assertEquals("Try what failed again", text(robot, "#handover-resume"));
         click(robot, "#handover-resume");
-        until(() -> text(robot, "#handover-status").startsWith("3 files"));
+        until(() -> text(robot, "#handover-status").startsWith("3 files are in"));
         try (Stream<Path> files = Files.list(out.resolve("4-5"))) {
             assertEquals(3, files.count());
         }
@@ -244,7 +244,7 @@ class HandoverViewTest extends WindowTest {
         assertEquals("Go on", text(robot, "#handover-pause"));
         assertTrue(delivered(out) < 3, "not all are written");
         click(robot, "#handover-pause");
-        until(() -> text(robot, "#handover-status").startsWith("3 files"));
+        until(() -> text(robot, "#handover-status").startsWith("3 files are in"));
         assertEquals(3, delivered(out));
         JsonNode list = new ObjectMapper().readTree(out.resolve("handover.json").toFile());
         assertEquals(3, list.path("files").size());

@@ -122,7 +122,7 @@ class JourneyTest extends WindowTest {
         press(robot, KeyCode.V);
         click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
         click(robot, "#handover-start");
-        until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("3 files"));
+        until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("3 files are in"));
     }
 
     private static void assertDelivered(Path file, Frame frame) throws IOException {
