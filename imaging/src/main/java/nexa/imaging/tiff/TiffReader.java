@@ -6,6 +6,7 @@ import java.awt.image.Raster;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.Set;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -17,11 +18,14 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Readers of TIFFs that hand out samples as they are stored: of all inks, and with an alpha that is not mixed in. The JDK's is
- * several times as fast; the library's knows more, and channels that lie apart (PlanarConfiguration).
+ * several times as fast; the library's knows more, and gives channels that lie apart and those packed as JPEG rightly.
  */
 final class TiffReader {
     private static final Logger LOG = LoggerFactory.getLogger(TiffReader.class);
     private static final TIFFImageReaderSpi LIBRARY = new TIFFImageReaderSpi();
+
+    /** Packings as JPEG, the old way and the new. */
+    private static final Set<Integer> JPEGS = Set.of(6, 7);
 
     /** Pixels that are read at once: the library keeps them in Java's memory, where no large scan has room. */
     private static final int BAND = 4_000_000;
@@ -39,7 +43,7 @@ final class TiffReader {
      * @throws IOException if it can't be read; the library may throw what it likes besides
      */
     static Picture read(Path file, TiffTags tags, Making making) throws IOException {
-        if (tags.number(TiffTags.PLANAR_CONFIGURATION) == TiffTags.APART) {
+        if (isLibrarysAlone(tags)) {
             return read(LIBRARY.createReaderInstance(null), file, making);
         }
         try {
@@ -48,6 +52,12 @@ final class TiffReader {
             LOG.debug("{} is left to the library", file, unknown);
             return read(LIBRARY.createReaderInstance(null), file, making);
         }
+    }
+
+    /** What the JDK's reader gives wrongly, without saying so. */
+    private static boolean isLibrarysAlone(TiffTags tags) {
+        return tags.number(TiffTags.PLANAR_CONFIGURATION) == TiffTags.APART
+                || JPEGS.contains(tags.number(TiffTags.COMPRESSION));
     }
 
     private static ImageReader ofJdk() {

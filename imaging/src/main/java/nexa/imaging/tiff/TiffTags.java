@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 /** The tags of a TIFF's first directory as they are stored. Those whose values lie outside the file are left out. */
 public final class TiffTags {
     public static final int BITS = 258;
+    public static final int COMPRESSION = 259;
     public static final int PHOTOMETRIC_INTERPRETATION = 262;
     public static final int ORIENTATION = 274;
     public static final int SAMPLES = 277;

@@ -20,6 +20,7 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.imaging.InkMaker;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.TiffWriter;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
@@ -133,5 +134,22 @@ class InkTest {
         PhotoFacts facts = assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
                 .facts();
         assertEquals(java.util.Set.of(Remark.NO_PROFILE), facts.remarks());
+    }
+
+    @Test
+    void inksInATiff_packedAsJpeg_areTheSameInks() throws IOException {
+        byte[] tiff = TiffWriter.bytes(new TiffWriter.Directory()
+                .tag(256, 64)
+                .tag(257, 48)
+                .tag(258, 8, 8, 8, 8)
+                .tag(259, 7)
+                .tag(262, 5)
+                .tag(277, 4)
+                .tag(278, 48)
+                .data(273, 279, jpeg(false)));
+        try (Picture expected = shown("a.jpg", jpeg(false));
+                Picture shown = shown("a.tif", tiff)) {
+            assertTrue(TestPhotos.psnr(expected, shown) > 45);
+        }
     }
 }
