@@ -37,6 +37,13 @@ public final class TiffWriter {
             return this;
         }
 
+        /** How many channels pixels have, and the bits of each. */
+        public Directory channels(int channels, int bits) {
+            long[] each = new long[channels];
+            Arrays.fill(each, bits);
+            return tag(258, each).tag(277, channels);
+        }
+
         /** A tag whose value is a text of more than three letters. */
         public Directory text(int tag, String text) {
             texts.put(tag, (text + '\0').getBytes(StandardCharsets.US_ASCII));

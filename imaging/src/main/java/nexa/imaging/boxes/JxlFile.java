@@ -32,7 +32,6 @@ public record JxlFile(
         boolean hasAlpha) {
     private static final int LARGEST_BLOCK = 32 << 20;
     private static final int BEGINNING = 1024;
-    private static final int CODESTREAM = 0xFF0A;
 
     /** Whether a file of these first bytes is one. */
     public static boolean isOne(byte[] beginning) {
@@ -40,7 +39,7 @@ public record JxlFile(
         if (in.remaining() < 12) {
             return false;
         }
-        return (in.getShort(0) & 0xFFFF) == CODESTREAM
+        return (in.getShort(0) & 0xFFFF) == JxlHeader.MARKER
                 || in.getInt(0) == 12 && in.getInt(4) == 0x4A584C20 && in.getInt(8) == 0x0D0A870A;
     }
 
@@ -48,7 +47,7 @@ public record JxlFile(
     public static JxlFile read(SeekableByteChannel channel) throws IOException, ImageProcessingException {
         try {
             ByteBuffer first = FileBoxes.read(channel, 0, BEGINNING);
-            if ((first.getShort(0) & 0xFFFF) == CODESTREAM) {
+            if ((first.getShort(0) & 0xFFFF) == JxlHeader.MARKER) {
                 return of(JxlHeader.read(first), SourceMetadata.NONE);
             }
             FileBoxes top = FileBoxes.of(channel);

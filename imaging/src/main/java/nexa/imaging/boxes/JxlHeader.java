@@ -16,7 +16,9 @@ import org.jspecify.annotations.Nullable;
  */
 record JxlHeader(
         PixelSize stored, int orientation, @Nullable Nclx nclx, boolean hasAlpha) {
-    private static final int MARKER = 0xFF0A;
+    /** What a codestream begins with. */
+    static final int MARKER = 0xFF0A;
+
     private static final int GREY = 1;
     private static final int OTHER_SPACE = 2;
     private static final int OF_ITS_OWN = 2;

@@ -91,6 +91,11 @@ public final class ToneCurve {
                 value -> value >= bend ? Math.pow(Math.max(0, a * value + b), g) + above : slope * value + below));
     }
 
+    /** From light to values on sRGB's curve, both 0 to 1: the way back of {@link #SRGB}. */
+    public static double srgb(double light) {
+        return light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
+    }
+
     public double toLight(double value) {
         return Math.clamp(curve.applyAsDouble(value), 0, 1);
     }

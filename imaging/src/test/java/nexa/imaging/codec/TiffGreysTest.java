@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.BitSet;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
@@ -60,15 +59,12 @@ class TiffGreysTest {
                 data[i + 1] = high;
             }
         }
-        long[] depth = new long[samples];
-        Arrays.fill(depth, bits);
         Directory directory = new Directory()
                 .tag(256, SIDE)
                 .tag(257, SIDE)
-                .tag(258, depth)
+                .channels(samples, bits)
                 .tag(259, 1)
                 .tag(262, isWhiteZero ? 0 : 1)
-                .tag(277, samples)
                 .tag(278, SIDE)
                 .data(273, 279, data);
         if (samples == 2) {

@@ -126,16 +126,13 @@ class TiffPixelsTest {
         try (OutputStream out = differences ? new DeflaterOutputStream(packed) : packed) {
             out.write(samples.array());
         }
-        long[] bits = new long[channels];
-        Arrays.fill(bits, 16);
         Directory directory = new Directory()
                 .tag(256, INK_WIDTH)
                 .tag(257, INK_HEIGHT)
-                .tag(258, bits)
+                .channels(channels, 16)
                 .tag(259, differences ? 8 : 1)
                 .tag(262, 5)
                 .tag(274, orientation)
-                .tag(277, channels)
                 .tag(278, INK_HEIGHT)
                 .tag(317, differences ? 2 : 1)
                 .data(273, 279, packed.toByteArray());
@@ -200,16 +197,13 @@ class TiffPixelsTest {
             int channel = apart ? i / plane : i % channels;
             samples.putShort((short) sample(pixel % SIDE, pixel / SIDE, channel));
         }
-        long[] bits = new long[channels];
-        Arrays.fill(bits, 16);
         Directory directory = new Directory()
                 .tag(256, SIDE)
                 .tag(257, SIDE)
-                .tag(258, bits)
+                .channels(channels, 16)
                 .tag(259, 1)
                 .tag(262, 2)
                 .tag(274, orientation)
-                .tag(277, channels)
                 .tag(278, SIDE)
                 .tag(284, apart ? 2 : 1)
                 .parts(273, 279, samples.array(), apart ? channels : 1);

@@ -3,6 +3,7 @@ package nexa.imaging.apart.decoder;
 import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;
 import java.util.stream.IntStream;
+import nexa.imaging.colour.ToneCurve;
 
 /**
  * From linear light to sRGB's curve (IEC 61966-2-1), brightened so that the picture is on average as light as the camera
@@ -97,7 +98,7 @@ final class Exposure {
 
     private static double shown(double light, double gain) {
         double pressed = pressed(light * gain, gain);
-        return pressed <= 0.0031308 ? 12.92 * pressed : 1.055 * Math.pow(pressed, 1 / 2.4) - 0.055;
+        return ToneCurve.srgb(pressed);
     }
 
     /** Goes on from the shoulder with the same slope, and reaches 1 where the brightened white is. */

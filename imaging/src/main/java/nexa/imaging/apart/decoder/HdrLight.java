@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import nexa.imaging.boxes.Nclx;
+import nexa.imaging.colour.ToneCurve;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -86,7 +87,7 @@ final class HdrLight {
         double knee = 1.5 * white - 0.5;
         double value = Math.min(1, Pq.toValue(light) / most);
         double rolled = value < knee ? value : rolledOff((value - knee) / (1 - knee), knee, white);
-        return curve(Math.min(1, Pq.toLight(rolled * most) / WHITE));
+        return ToneCurve.srgb(Math.min(1, Pq.toLight(rolled * most) / WHITE));
     }
 
     /** BT.2390's spline from the knee to white. */
@@ -94,11 +95,6 @@ final class HdrLight {
         double t2 = t * t;
         double t3 = t2 * t;
         return (2 * t3 - 3 * t2 + 1) * knee + (t3 - 2 * t2 + t) * (1 - knee) + (3 * t2 - 2 * t3) * white;
-    }
-
-    /** IEC 61966-2-1. */
-    private static double curve(double light) {
-        return light <= 0.0031308 ? 12.92 * light : 1.055 * Math.pow(light, 1 / 2.4) - 0.055;
     }
 
     /** HLG's light before the camera, 0 to 1 (BT.2100, table 5). */
