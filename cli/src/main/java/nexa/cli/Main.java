@@ -108,7 +108,7 @@ public final class Main implements Runnable {
 
     /** Reading what a command takes is most of a short one's time: only the one that is named is read, or all if it is none. */
     static CommandLine commands(String... arguments) {
-        CommandLine line = new CommandLine(new Main());
+        CommandLine line = new CommandLine(new Main()).setExpandAtFiles(false); // a folder may be called @kiln
         List<Class<?>> named = COMMANDS.stream()
                 .filter(each -> arguments.length > 0 && name(each).equals(arguments[0]))
                 .toList();

@@ -1,5 +1,6 @@
 package nexa.cli;
 
+import static org.junit.jupiter.api.Assertions.assertDoesNotThrow;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -69,7 +70,8 @@ class HelpTest {
                 .toList();
         assertEquals(List.of(), same);
         List<String> unused = new ArrayList<>(GERMAN.keySet());
-        unused.removeIf(key -> key.startsWith("usage.") || translated.containsValue(GERMAN.getString(key)));
+        unused.removeIf(key -> key.startsWith("usage.")
+                || translated.containsValue(GERMAN.getString(key).formatted()));
         assertEquals(List.of(), unused);
     }
 
@@ -82,6 +84,14 @@ class HelpTest {
         CommandLine line = Main.commands();
         line.setResourceBundle(GERMAN);
         said(line).forEach((of, german) -> assertEquals(options(english.get(of)), options(german), of + ": " + german));
+    }
+
+    /** The library that prints them takes them for patterns, and warns on the screen of one that is none. */
+    @Test
+    void percentSigns_areDoubled() {
+        for (String key : GERMAN.keySet()) {
+            assertDoesNotThrow(() -> GERMAN.getString(key).formatted(), key);
+        }
     }
 
     /** What begins with two dashes. */

@@ -29,10 +29,20 @@ class ToldTest {
     private static final Pattern THROWN =
             Pattern.compile("new (?:IO|Told|Store|Refused|Invalid)Exception\\(\\s*\"[^\"]*\\w+ \\w+ \\w+");
 
+    private static final Pattern SENTENCE = Pattern.compile("\"([^\"\\n]*\\w+ \\w+ [^\"\\n]*)\"");
+
+    /** Annotations that describe commands and options, and what goes to the log. */
+    private static final Pattern HELP = Pattern.compile(
+            "(?:@(?:Command|Option|Parameters)|LOG\\.\\w+)\\((?:\"(?:[^\"\\\\]|\\\\.)*\"|[^\"()]|\\([^()]*\\))*\\)");
+
     private static String sources(List<String> modules) throws IOException {
+        return text(modules.stream().map(module -> module + "/src/main/java").toList());
+    }
+
+    private static String text(List<String> folders) throws IOException {
         StringBuilder all = new StringBuilder();
-        for (String module : modules) {
-            try (Stream<Path> files = Files.walk(ROOT.resolve(module).resolve("src/main/java"))) {
+        for (String folder : folders) {
+            try (Stream<Path> files = Files.walk(ROOT.resolve(folder))) {
                 for (Path file :
                         files.filter(each -> each.toString().endsWith(".java")).toList()) {
                     all.append(Files.readString(file)).append('\n');
@@ -69,6 +79,17 @@ class ToldTest {
             thrown.add(matcher.group());
         }
         assertEquals(Set.of(), thrown);
+    }
+
+    /** What commands say is in the bundles too; what they say of themselves stands beside their options. */
+    @Test
+    void commandsHaveNoSentences_butInTheirHelp() throws IOException {
+        String commands = text(List.of(
+                "cli/src/main/java/nexa/cli/base",
+                "cli/src/main/java/nexa/cli/correct",
+                "cli/src/main/java/nexa/cli/crop",
+                "cli/src/main/java/nexa/cli/deliver"));
+        assertEquals(Set.of(), found(SENTENCE, HELP.matcher(commands).replaceAll("")));
     }
 
     @Test

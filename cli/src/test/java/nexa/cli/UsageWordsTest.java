@@ -40,7 +40,7 @@ class UsageWordsTest extends CommandTest {
             crop kiln --tilt                 | --tilt braucht einen Wert.
             crop kiln --tilt 1 --tilt 2      | --tilt ist mehr als einmal angegeben.
             crop kiln --tilt steil           | --tilt: „steil“ ist kein Wert dafür. Es ist eine Zahl.
-            mark kiln --suggest --clear      | Davon geht nur eines auf einmal: --suggest, --clear
+            mark kiln --json --suggest --clear | Davon geht nur eines auf einmal: --suggest, --clear
             sidecars kiln                    | Eines davon fehlt: --write, --read, --in-step, --not-in-step
             """)
     void isSaidInTheLanguageThatIsSet(String line, String said) {
@@ -52,6 +52,12 @@ class UsageWordsTest extends CommandTest {
         String said = saidOf("handovr", "kiln");
         assertTrue(said.startsWith("handovr: Diesen Befehl gibt es nicht"), said);
         assertTrue(said.contains("Gemeint ist vielleicht: ") && said.contains("handover"), said);
+    }
+
+    /** A folder may be called so; to the library that reads command lines it is a file that holds arguments. */
+    @Test
+    void whatBeginsWithAt_isTakenAsItStands() {
+        assertTrue(saidOf("photos", "kiln", "@" + folder).startsWith("@" + folder + ": "));
     }
 
     @Test

@@ -60,7 +60,7 @@ public abstract class ShootCommand implements Callable<Integer> {
     @Override
     public final Integer call() throws IOException {
         if (!Files.isDirectory(folder)) {
-            throw wrong(Files.exists(folder) ? folder + " is not a folder" : "There is no folder " + folder);
+            throw wrong(Words.of(Files.exists(folder) ? "cli.not-folder" : "told.shoot.no-folder", folder));
         }
         Duration patience = edits() ? PATIENCE : Duration.ZERO;
         try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser(), Integer.MAX_VALUE, patience)) {
@@ -162,10 +162,10 @@ public abstract class ShootCommand implements Callable<Integer> {
     }
 
     private ParameterException unknownFormat(Shoot shoot, String name) {
-        String there = shoot.brief().formats().isEmpty()
-                ? "the brief is empty; add one with: nexa formats FOLDER --add NAME=4:5"
-                : "the brief has: " + shoot.brief().names();
-        return wrong(Words.of("cli.no-format", name, there));
+        return wrong(
+                shoot.brief().formats().isEmpty()
+                        ? Words.of("cli.no-format-brief-empty", name)
+                        : Words.of("cli.no-format-brief", name, shoot.brief().names()));
     }
 
     /** The named formats, all if none is named. */
@@ -195,11 +195,11 @@ public abstract class ShootCommand implements Callable<Integer> {
     protected final Photo one(Shoot shoot, String option, String name) {
         List<Photo> matching = chosen(shoot, List.of(name));
         if (matching.size() > 1) {
-            throw wrong(option + " is one photo; “" + name + "” matches " + names(matching));
+            throw wrong(Words.of("cli.one-photo", option, name, names(matching)));
         }
         Photo photo = matching.getFirst();
         photo.trouble().ifPresent(trouble -> {
-            throw wrong(photo.file() + " can't be read: " + Words.of(trouble));
+            throw wrong(Words.of("told.at", photo.file(), trouble.told()));
         });
         return photo;
     }
@@ -219,10 +219,7 @@ public abstract class ShootCommand implements Callable<Integer> {
 
     protected final void requireEditing(Shoot shoot) throws IOException {
         if (!shoot.mayEdit()) {
-            throw new IOException(
-                    shoot.told().isEmpty()
-                            ? "Another Nexa has this shoot open; close it there, or make the change there"
-                            : "Nothing can be changed here now");
+            throw new ToldException(shoot.told().isEmpty() ? "told.cli.open-elsewhere" : "told.cli.no-change");
         }
     }
 
@@ -238,6 +235,6 @@ public abstract class ShootCommand implements Callable<Integer> {
     protected static String names(List<Photo> photos) {
         int shown = 12;
         String list = photos.stream().limit(shown).map(Photo::file).collect(Collectors.joining(", "));
-        return photos.size() > shown ? list + " and " + (photos.size() - shown) + " more" : list;
+        return photos.size() > shown ? list + " " + Words.of("paper.more", photos.size() - shown) : list;
     }
 }

@@ -3,11 +3,14 @@ package nexa.cli.base;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.words.Words;
+import picocli.CommandLine;
 import picocli.CommandLine.MaxValuesExceededException;
 import picocli.CommandLine.MissingParameterException;
+import picocli.CommandLine.Model.ArgGroupSpec;
 import picocli.CommandLine.Model.ArgSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.MutuallyExclusiveArgsException;
@@ -26,7 +29,8 @@ public final class UsageWords {
             case MissingParameterException missing -> missing(missing.getMissing(), arguments);
             case OverwrittenOptionException twice -> Words.of("usage.twice", name(twice.getOverwritten()));
             case MaxValuesExceededException tooMany -> Words.of("usage.too-many");
-            case MutuallyExclusiveArgsException both -> Words.of("usage.exclusive", options(arguments));
+            case MutuallyExclusiveArgsException both ->
+                Words.of("usage.exclusive", given(both.getCommandLine(), arguments));
             default ->
                 wrong.getArgSpec() == null
                         ? String.valueOf(wrong.getMessage()) // said by a command of ours
@@ -56,11 +60,16 @@ public final class UsageWords {
         return Words.of(oneOfThem ? "usage.one-missing" : "usage.missing", names);
     }
 
-    /** Those that were given. */
-    private static String options(String[] arguments) {
+    /** Of the command's options of which there may be one alone, those that were given. */
+    private static String given(CommandLine command, String[] arguments) {
+        Set<String> alone = command.getCommandSpec().argGroups().stream()
+                .filter(ArgGroupSpec::exclusive)
+                .flatMap(group -> group.options().stream())
+                .map(OptionSpec::longestName)
+                .collect(Collectors.toSet());
         return Stream.of(arguments)
-                .filter(given -> given.startsWith("--"))
                 .map(given -> given.split("=", 2)[0])
+                .filter(alone::contains)
                 .distinct()
                 .collect(Collectors.joining(", "));
     }

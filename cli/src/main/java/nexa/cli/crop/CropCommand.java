@@ -120,7 +120,7 @@ public final class CropCommand extends ShootCommand {
         Frame frame = Derivation.frame(space.asShot(), held, format, brief);
         if (size != null) {
             Frame sized = Fit.largest(space.outline(), frame.aspect()).scaled(size);
-            requireLarge(sized, photo, space);
+            requireLarge(size, sized, photo, space);
             frame = Frame.around(frame.centre(), sized.width(), sized.height());
         }
         if (centre != null) {
@@ -134,16 +134,16 @@ public final class CropCommand extends ShootCommand {
                 format, held.crop(format).map(crop -> crop.withWish(wish)).orElse(new Crop(wish)));
     }
 
-    private void requireLarge(Frame sized, Photo photo, PhotoSpace space) {
+    private void requireLarge(double size, Frame sized, Photo photo, PhotoSpace space) {
         double edge = space.asShot().longEdge();
         if (Math.min(sized.width(), sized.height()) * edge < Derivation.SMALLEST_PIXELS) {
-            throw wrong("--size %s leaves %.1f × %.1f pixels of %s; a frame has at least %d on a side"
-                    .formatted(
-                            size,
-                            sized.width() * edge,
-                            sized.height() * edge,
-                            photo.file(),
-                            Derivation.SMALLEST_PIXELS));
+            throw wrong(Words.of(
+                    "cli.size-leaves",
+                    size,
+                    sized.width() * edge,
+                    sized.height() * edge,
+                    photo.file(),
+                    Derivation.SMALLEST_PIXELS));
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.StringJoiner;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Format;
@@ -89,13 +90,10 @@ public final class LineupCommand extends ShootCommand {
     }
 
     private static String words(Spread spread, int count) {
-        String text = "Spread of %d: place %.2f %% of the frame".formatted(count, 100 * spread.place());
-        if (spread.size().isPresent()) {
-            text += ", size %.2f %%".formatted(100 * spread.size().getAsDouble());
-        }
-        if (spread.lean().isPresent()) {
-            text += ", lean %.2f°".formatted(spread.lean().getAsDouble());
-        }
-        return text;
+        StringJoiner figures = new StringJoiner(", ");
+        figures.add(Words.of("cli.spread", count, 100 * spread.place()));
+        spread.size().ifPresent(size -> figures.add(Words.of("cli.spread.size", 100 * size)));
+        spread.lean().ifPresent(lean -> figures.add(Words.of("cli.spread.lean", lean)));
+        return figures.toString();
     }
 }

@@ -15,6 +15,8 @@ import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.core.naming.NameTemplate;
 import nexa.core.print.SizeTarget;
+import nexa.core.told.Told;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.Handover;
@@ -124,7 +126,7 @@ public final class HandoverCommand extends ShootCommand {
             shoot.letOthersEdit();
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new IOException("The handover was stopped", stopped);
+            throw new ToldException(Told.of("told.cli.stopped"), stopped);
         }
     }
 

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Format;
@@ -70,7 +69,7 @@ public final class PaperCommands {
             try {
                 return paper.page(lying, margin);
             } catch (IllegalArgumentException none) {
-                throw wrong(String.format(Locale.ROOT, "A margin of %s mm leaves nothing of the paper", margin), none);
+                throw wrong(Words.of("cli.margin", margin), none);
             }
         }
 

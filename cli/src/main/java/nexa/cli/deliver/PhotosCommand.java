@@ -14,8 +14,6 @@ import picocli.CommandLine.Command;
 
 @Command(name = "photos", description = "List a shoot's photos.")
 public final class PhotosCommand extends ShootCommand {
-    private static final String DAMAGED = "parts of the picture are damaged";
-
     @Override
     protected boolean run(Shoot shoot, Rows rows) {
         for (Photo photo : shoot.photos()) {
@@ -29,7 +27,11 @@ public final class PhotosCommand extends ShootCommand {
                             size.map(s -> s.orientation().name().toLowerCase(Locale.ROOT))
                                     .orElse(null))
                     .with("state", size.isPresent() ? (isDamaged(photo) ? "damaged" : "ok") : "unreadable")
-                    .with("reason", photo.trouble().map(Words::of).orElse(isDamaged(photo) ? DAMAGED : null));
+                    .with(
+                            "reason",
+                            photo.trouble()
+                                    .map(Words::of)
+                                    .orElse(isDamaged(photo) ? Words.of("told.note.damaged") : null));
         }
         if (shoot.others() > 0) {
             say(Words.of("wall.others", shoot.others()));

@@ -1,5 +1,6 @@
 package nexa.shoot.exchange;
 
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -142,8 +143,14 @@ public record BriefFile(String name, List<Format> formats) {
         try {
             return JSON.readTree(text);
         } catch (JsonProcessingException broken) {
-            throw new ToldException(Told.of("told.exchange.not-json", broken.getOriginalMessage()), broken);
+            throw notJson(broken);
         }
+    }
+
+    /** With the place where it is broken; what is wrong there the parser says in English alone. */
+    static ToldException notJson(JsonProcessingException broken) {
+        JsonLocation at = broken.getLocation() == null ? JsonLocation.NA : broken.getLocation();
+        return new ToldException(Told.of("told.exchange.not-json", at.getLineNr(), at.getColumnNr()), broken);
     }
 
     private static Format format(JsonNode node, int place) throws IOException {

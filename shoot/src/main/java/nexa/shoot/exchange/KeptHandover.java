@@ -68,10 +68,9 @@ public record KeptHandover(Path folder, NameTemplate names, Collision taken, boo
                     root.path("alternates").asBoolean(),
                     BriefFile.parse(root.path("brief").toString()));
         } catch (JsonProcessingException broken) {
-            throw new ToldException(Told.of("told.exchange.not-json", broken.getOriginalMessage()), broken);
+            throw BriefFile.notJson(broken);
         } catch (InvalidPathException elsewhere) { // of another system
-            throw new ToldException(
-                    Told.of("told.exchange.not-json", String.valueOf(elsewhere.getReason())), elsewhere);
+            throw new ToldException(Told.of("told.exchange.no-folder-here", elsewhere.getInput()), elsewhere);
         } catch (IllegalArgumentException wrong) {
             throw new ToldException(Told.of(wrong), wrong);
         }

@@ -14,14 +14,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import nexa.core.told.Told;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.photo.Photo;
+import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.DuplicateHeaderMode;
 
 /** Reads a table of crops row by row; what is kept is bounded by the shoot's photos, not by the file. */
 final class TableReader {
@@ -55,17 +58,26 @@ final class TableReader {
                     .setHeader()
                     .setSkipHeaderRecord(true)
                     .setIgnoreEmptyLines(true)
+                    .setDuplicateHeaderMode(DuplicateHeaderMode.ALLOW_EMPTY)
+                    .setAllowMissingColumnNames(true) // spreadsheets write empty columns at the end
                     .get();
             rows(format.parse(text), between != ',');
-        } catch (UncheckedIOException | IllegalArgumentException broken) { // the parser's own
-            if (broken.getCause() instanceof CharacterCodingException) {
-                throw new ToldException(Told.of("told.exchange.no-table-crops-not-utf"), broken);
-            }
-            throw new ToldException(Told.of("told.exchange.no-table-crops", Told.of(broken)), broken);
-        } catch (CharacterCodingException binary) {
-            throw new ToldException(Told.of("told.exchange.no-table-crops-not-utf"), binary);
+        } catch (IllegalArgumentException twice) { // the parser's own
+            throw new ToldException(Told.of("told.exchange.no-table-crops-columns-twice"), twice);
+        } catch (CSVException | CharacterCodingException broken) {
+            throw noTable(broken, 1);
         }
         return byPhoto;
+    }
+
+    /** @param row that can't be read, of which the first has the columns' names */
+    private static IOException noTable(IOException broken, long row) {
+        return switch (broken) {
+            case CSVException quotes -> new ToldException(Told.of("told.exchange.no-table-crops-row", row), quotes);
+            case CharacterCodingException binary ->
+                new ToldException(Told.of("told.exchange.no-table-crops-not-utf"), binary);
+            default -> broken;
+        };
     }
 
     private static Reader decoded(Path file) throws IOException {
@@ -98,11 +110,12 @@ final class TableReader {
         if (!rows.getHeaderNames().containsAll(List.of("photo", "format", "centreX"))) {
             throw new ToldException("told.exchange.no-table-crops-no-columns");
         }
-        for (CSVRecord row : rows) {
-            Optional<Photo> photo = photo(row);
-            if (photo.isPresent()) {
-                take(photo.get(), row, commaInNumbers);
+        try {
+            for (CSVRecord row : rows) {
+                photo(row).ifPresent(photo -> take(photo, row, commaInNumbers));
             }
+        } catch (UncheckedIOException broken) { // the parser's own
+            throw noTable(Objects.requireNonNull(broken.getCause()), rows.getRecordNumber() + 2);
         }
     }
 

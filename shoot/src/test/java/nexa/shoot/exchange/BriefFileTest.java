@@ -66,7 +66,7 @@ class BriefFileTest {
             value = {
                 "{} | not-brief",
                 "[1, 2] | not-brief",
-                "{\"nexaBrief\":1,\"formats\": | not-json",
+                "{\"nexaBrief\":1,\"formats\": | not-json (1, 26",
                 "'' | not-brief",
                 "{\"nexaBrief\":9,\"formats\":[]} | newer",
                 "{\"nexaBrief\":1,\"formats\":[{\"name\":\"A\",\"shape\":\"wide\"}]} | format-brief (1",

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import nexa.core.brief.Alternate;
@@ -36,6 +37,7 @@ import nexa.core.space.Pose;
 import nexa.core.told.Told;
 import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.TestShoot;
 import nexa.shoot.edit.Edit;
@@ -284,17 +286,30 @@ class ExchangeTest {
         }
     }
 
+    private String refusal(Shoot shoot, String text) {
+        return assertThrows(ToldException.class, () -> {
+                    Path file = Files.writeString(base.resolve("some.csv"), text);
+                    CropsTable.read(shoot, file);
+                })
+                .told()
+                .toString();
+    }
+
     @Test
     void aTableThatIsNone_isRefusedWithWords() throws IOException {
         try (Shoot shoot = test.open()) {
             TestShoot.addFormat(shoot, "Print", "4:5");
-            for (String text : List.of("", "a,b\r\n1,2\r\n", "photo,format,centreX\r\n\"k1.jpg,Print,0.1")) {
-                Path file = Files.writeString(base.resolve("some.csv"), text);
-                assertThrows(IOException.class, () -> CropsTable.read(shoot, file), text);
-            }
+            Map.of(
+                            "", "no-table-crops-no-columns",
+                            "a,b\r\n1,2\r\n", "no-table-crops-no-columns",
+                            "photo,format,centreX,photo\r\n1,2,3,4\r\n", "no-table-crops-columns-twice",
+                            "photo,\"format\"x,centreX\r\n", "no-table-crops-row (1)",
+                            "photo,format,centreX\r\n\"k1.jpg,Print,0.1", "no-table-crops-row (2)",
+                            "photo,format,centreX\r\nk1.jpg,Print,0\r\nk1.jpg,\"Print\"x,0", "no-table-crops-row (3)")
+                    .forEach((text, why) -> assertEquals("told.exchange." + why, refusal(shoot, text)));
             Path file = Files.writeString(
                     base.resolve("some.csv"),
-                    "photo,format,centreX,centreY,width,height\r\nk1.jpg,Print,0,0,0.5,wide\r\nk99.jpg,Print,0,0,1,1\r\n");
+                    "photo,format,centreX,centreY,width,height,,\r\nk1.jpg,Print,0,0,0.5,wide,,\r\nk99.jpg,Print,0,0,1,1,,\r\n");
             assertEquals(
                     List.of(
                             Told.of("told.exchange.no-photo", "k99.jpg"),
