@@ -82,6 +82,17 @@ class DeliveryCommandsTest extends CommandTest {
         assertEquals(2, run("crops", shoot(), "--import", "nowhere.csv"));
     }
 
+    /** Before a run begins, instead of by each of its files. */
+    @Test
+    void colourProfileThatIsNone_isTold() {
+        place("0.7");
+        String photo = folder.resolve("h.jpg").toString();
+        Path out = base.resolve("out");
+        assertEquals(1, run("handover", shoot(), "--out", out.toString(), "--colour", photo));
+        assertEquals(photo + " is not a colour profile for RGB or for inks (CMYK)", said().strip());
+        assertFalse(Files.exists(out));
+    }
+
     @Test
     void paper_becomesPdf() throws IOException {
         Path contact = base.resolve("sheets/contact.pdf");

@@ -16,6 +16,7 @@ import nexa.core.files.FileType;
 import nexa.core.naming.NameTemplate;
 import nexa.core.print.SizeTarget;
 import nexa.core.told.Told;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Delivery;
@@ -130,7 +131,7 @@ public final class HandoverCommand extends ShootCommand {
         }
     }
 
-    private HandoverRequest request(Shoot shoot) {
+    private HandoverRequest request(Shoot shoot) throws IOException {
         List<Format> formats = formats(shoot, names);
         if (formats.isEmpty()) {
             throw wrong(Words.of("cli.brief-empty-so-nothing-hand"));
@@ -140,6 +141,9 @@ public final class HandoverCommand extends ShootCommand {
         }
         requireQuality();
         List<Format> asked = formats.stream().map(this::asked).toList();
+        for (Format format : asked) {
+            Profile.delivered(format.files().colour()); // said once, and not of each file
+        }
         HandoverRequest all =
                 new HandoverRequest(out, asked).named(names(), taken()).withAlternates(alternates);
         try {
