@@ -213,7 +213,7 @@ public abstract class ShootCommand implements Callable<Integer> {
                             || matcher.matches(Path.of(photo.name())))
                     .toList();
         } catch (PatternSyntaxException malformed) {
-            throw wrong(Words.of("cli.not-pattern", glob, malformed.getDescription()));
+            throw wrong(Words.of("cli.not-pattern", glob), malformed);
         }
     }
 

@@ -117,7 +117,7 @@ public final class PaperModel {
 
     /** Where a sheet is put if nobody says: beside what was delivered. */
     public Path usualFile() {
-        String name = kind.get() == Kind.PRINTS ? "prints.pdf" : "contact sheet.pdf";
+        String name = Words.of(kind.get() == Kind.PRINTS ? "paper.file.prints" : "paper.file.contact");
         return shoot.folder().resolve("delivered").resolve(name);
     }
 

@@ -169,8 +169,8 @@ public final class WriteGuard {
             return;
         }
         if (!Files.isRegularFile(real, LinkOption.NOFOLLOW_LINKS)) {
-            String what = Files.isSymbolicLink(real) ? "a link" : "no plain file";
-            throw new RefusedException("told.guard.nexa-writes-none", real, what);
+            throw new RefusedException(
+                    Files.isSymbolicLink(real) ? "told.guard.link" : "told.guard.no-plain-file", real);
         }
         if (isOriginal(real)) {
             throw new RefusedException("told.guard.photo-nexa-never-writes-one", real);
