@@ -1,7 +1,7 @@
 package nexa.shoot;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import java.io.IOException;
@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
 import nexa.shoot.disk.AtomicFile;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -37,21 +38,29 @@ public final class Preferences implements AutoCloseable {
 
     public static Preferences open(Locations locations) {
         Path file = locations.data().resolve("settings.json");
-        return new Preferences(file, read(file));
+        return new Preferences(file, read(file).orElse(Map.of()));
     }
 
-    private static Map<String, String> read(Path file) {
+    /** What is no text or number is passed over. Empty if the file holds something else, or nothing that can be read. */
+    private static Optional<Map<String, String>> read(Path file) {
         if (!Files.exists(file)) {
-            return Map.of();
+            return Optional.of(Map.of());
         }
         try {
-            Map<String, String> read = JSON.readValue(file.toFile(), new TypeReference<Map<String, String>>() {});
-            read.values().removeIf(value -> value == null);
-            return read;
+            JsonNode root = JSON.readTree(file.toFile());
+            return root.isObject() ? Optional.of(texts(root)) : Optional.empty();
         } catch (IOException damaged) {
             LOG.warn("{} can't be read; defaults are used: {}", file, damaged.toString());
-            return Map.of();
+            return Optional.empty();
         }
+    }
+
+    private static Map<String, String> texts(JsonNode root) {
+        return root.properties().stream()
+                .filter(entry ->
+                        entry.getValue().isValueNode() && !entry.getValue().isNull())
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, entry -> entry.getValue().asText()));
     }
 
     public Optional<String> get(String name) {
@@ -64,10 +73,17 @@ public final class Preferences implements AutoCloseable {
         }
     }
 
-    /** Another window may have written since: only this one value is changed in the file. */
+    /**
+     * Another window may have written since: only this one value is changed in the file. One that can't be read is kept
+     * beside the new one, for what is on the shelf may still be got out of it.
+     */
     private void write(String name, String value) {
         try {
-            Map<String, String> all = new TreeMap<>(read(file));
+            Optional<Map<String, String>> before = read(file);
+            if (before.isEmpty()) {
+                AtomicFile.putAside(file);
+            }
+            Map<String, String> all = new TreeMap<>(before.orElse(Map.of()));
             all.put(name, value);
             Files.createDirectories(file.getParent());
             AtomicFile.write(file, json(all));

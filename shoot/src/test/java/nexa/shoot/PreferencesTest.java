@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class PreferencesTest {
     @TempDir
@@ -54,5 +56,31 @@ class PreferencesTest {
             preferences.put("mat", "1");
         }
         assertTrue(Files.readString(file).contains("\"mat\" : \"1\""));
+        assertEquals("{ \"mat\": ", Files.readString(file.resolveSibling("settings.json.damaged")));
+    }
+
+    /** A hand may have written them. */
+    @ParameterizedTest
+    @ValueSource(strings = {"null", "[]", "7", "", "{\"mat\": null}", "{\"mat\": {\"deep\": 1}}"})
+    void open_otherJson_startsWithDefaults(String text) throws IOException {
+        Path file = locations().data().resolve("settings.json");
+        Files.createDirectories(file.getParent());
+        Files.writeString(file, text);
+        try (Preferences preferences = Preferences.open(locations())) {
+            assertTrue(preferences.get("mat").isEmpty());
+        }
+    }
+
+    @Test
+    void open_numbersAndOneValueThatIsNone_keepsTheOthers() throws IOException {
+        Path file = locations().data().resolve("settings.json");
+        Files.createDirectories(file.getParent());
+        Files.writeString(file, "{\"ppi\": 300, \"pen\": true, \"deep\": [1], \"mat\": \"AUTO\"}");
+        try (Preferences preferences = Preferences.open(locations())) {
+            assertEquals(Optional.of("300"), preferences.get("ppi"));
+            assertEquals(Optional.of("true"), preferences.get("pen"));
+            assertEquals(Optional.of("AUTO"), preferences.get("mat"));
+            assertTrue(preferences.get("deep").isEmpty());
+        }
     }
 }

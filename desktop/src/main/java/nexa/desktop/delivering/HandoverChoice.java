@@ -1,5 +1,6 @@
 package nexa.desktop.delivering;
 
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
@@ -59,10 +60,20 @@ public final class HandoverChoice {
     public HandoverChoice(Shoot shoot, Around around) {
         this.shoot = shoot;
         this.around = around;
-        this.folder = new SimpleObjectProperty<>(
-                shoot.setting(FOLDER).map(Path::of).orElse(shoot.folder().resolve("delivered")));
+        this.folder = new SimpleObjectProperty<>(shoot.setting(FOLDER)
+                .flatMap(HandoverChoice::here)
+                .orElse(shoot.folder().resolve("delivered")));
         this.names = new SimpleObjectProperty<>(
                 shoot.setting(NAMES).flatMap(HandoverChoice::template).orElse(NameTemplate.DEFAULT));
+    }
+
+    /** A shoot may come from another system, where folders have other names. */
+    private static Optional<Path> here(String folder) {
+        try {
+            return Optional.of(Path.of(folder)).filter(Path::isAbsolute);
+        } catch (InvalidPathException elsewhere) { // then the usual one is
+            return Optional.empty();
+        }
     }
 
     private static Optional<NameTemplate> template(String text) {

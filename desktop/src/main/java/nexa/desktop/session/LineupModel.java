@@ -89,6 +89,7 @@ public final class LineupModel {
             return Stream.of(text.split(" "))
                     .filter(word -> !word.isEmpty())
                     .map(Double::valueOf)
+                    .filter(Double::isFinite)
                     .toList();
         } catch (NumberFormatException ofAnotherVersion) { // then the usual one is
             return List.of();

@@ -18,6 +18,15 @@ final class Kept {
         return property;
     }
 
+    /** @throws NumberFormatException if it is none; also for one that is not finite, which no range would hold */
+    static double number(String text) {
+        double number = Double.parseDouble(text);
+        if (!Double.isFinite(number)) {
+            throw new NumberFormatException(text);
+        }
+        return number;
+    }
+
     private static <T> T read(String value, T usual, Function<String, T> parse) {
         try {
             return parse.apply(value);

@@ -49,6 +49,6 @@ public record OverlayLook(Ink ink, double strength, double thickness) {
         if (parts.length != 3) {
             throw new IllegalArgumentException(text);
         }
-        return new OverlayLook(Ink.valueOf(parts[0]), Double.parseDouble(parts[1]), Double.parseDouble(parts[2]));
+        return new OverlayLook(Ink.valueOf(parts[0]), Kept.number(parts[1]), Kept.number(parts[2]));
     }
 }

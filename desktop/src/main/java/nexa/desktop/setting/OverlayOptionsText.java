@@ -25,8 +25,7 @@ final class OverlayOptionsText {
                 .filter(shape -> !shape.isEmpty())
                 .map(OverlayOptionsText::ratio)
                 .toList();
-        return new OverlayOptions(
-                Integer.parseInt(parts[0]), nested, Double.parseDouble(parts[2]), Double.parseDouble(parts[3]));
+        return new OverlayOptions(Integer.parseInt(parts[0]), nested, Kept.number(parts[2]), Kept.number(parts[3]));
     }
 
     private static Shape.Ratio ratio(String text) {

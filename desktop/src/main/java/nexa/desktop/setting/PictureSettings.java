@@ -84,7 +84,7 @@ public final class PictureSettings {
     }
 
     private static Conversion conversion(String text) {
-        return new Conversion(Intent.valueOf(text.split(" ")[0]), text.endsWith(KEEPING_BLACK));
+        return new Conversion(Intent.valueOf(text.split(" ", 2)[0]), text.endsWith(KEEPING_BLACK));
     }
 
     private static String text(Conversion conversion) {

@@ -69,7 +69,7 @@ public final class Settings {
                 kept("overlay options", OverlayOptions.DEFAULT, OverlayOptionsText::parse, OverlayOptionsText::of);
         mover = kept("mover", Mover.FRAME, Mover::valueOf, Enum::name);
         matTone = kept("mat tone", MatTone.AUTO, MatTone::valueOf, Enum::name);
-        matStrength = kept("mat strength", 0.7, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
+        matStrength = kept("mat strength", 0.7, text -> Math.clamp(Kept.number(text), 0, 1), String::valueOf);
         snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
         neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
         railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
@@ -88,11 +88,11 @@ public final class Settings {
         carryToArrivals = kept("carry to arrivals", false, Boolean::valueOf, String::valueOf);
         look = kept("look", true, Boolean::valueOf, String::valueOf);
         followArrivals = kept("follow arrivals", false, Boolean::valueOf, String::valueOf);
-        plumbFar = kept("plumb far", 1.0, text -> Math.clamp(Double.parseDouble(text), 0, 1), String::valueOf);
+        plumbFar = kept("plumb far", 1.0, text -> Math.clamp(Kept.number(text), 0, 1), String::valueOf);
         hintsTaken = kept("hints taken", Set.of(), names -> named(names, Hint::valueOf), Settings::names);
         unit = kept("unit", Unit.PIXEL, Unit::valueOf, Enum::name);
         reference = kept("reference", Reference.TOP_LEFT, Reference::valueOf, Enum::name);
-        ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Double.parseDouble(text), 1, 10_000), String::valueOf);
+        ppi = kept("ppi", USUAL_PPI, text -> Math.clamp(Kept.number(text), 1, 10_000), String::valueOf);
     }
 
     private <T> ObjectProperty<T> kept(String name, T usual, Function<String, T> parse, Function<T, String> text) {

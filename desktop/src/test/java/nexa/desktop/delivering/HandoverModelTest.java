@@ -22,6 +22,8 @@ import nexa.shoot.exchange.KeptHandover;
 import nexa.shoot.handover.request.Collision;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class HandoverModelTest {
     @TempDir
@@ -79,6 +81,18 @@ class HandoverModelTest {
             assertEquals(
                     List.of("Print"),
                     choice.chosenFormats().stream().map(Format::name).toList());
+        }
+    }
+
+    /** Where a shoot was before, a folder may have a name that is none here. */
+    @ParameterizedTest
+    @ValueSource(strings = {"", "C:\\Users\\Ada\\delivered", "delivered\0", "../out"})
+    void folderOfAnotherSystem_isTheUsualOneHere(String stored) throws IOException {
+        Path folder = Files.createDirectory(base.resolve("shoot"));
+        try (Shoot shoot = Shoot.open(folder, new Locations(base.resolve("data"), base.resolve("cache")))) {
+            shoot.remember("handover folder", stored);
+            HandoverChoice choice = new HandoverChoice(shoot, mock(HandoverChoice.Around.class));
+            assertEquals(folder.resolve("delivered"), choice.folderProperty().get());
         }
     }
 }

@@ -1,14 +1,24 @@
 package nexa.desktop.setting;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+import static org.mockito.Mockito.withSettings;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Collectors;
 import nexa.core.exact.Unit;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
+import nexa.desktop.keys.Keys;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import org.junit.jupiter.api.Test;
@@ -52,6 +62,50 @@ class SettingsTest {
             assertEquals(Unit.INCH, settings.unitProperty().get());
             assertEquals(
                     List.of("20x30 cm", "8.5:11"), settings.shapesProperty().get());
+        }
+    }
+
+    /** Whatever a hand or another version wrote. */
+    @Test
+    void anyTexts_giveSettings() {
+        List<String> words = List.of(
+                "",
+                " ",
+                ";",
+                "x",
+                "1",
+                "-1",
+                "0.5",
+                "NaN",
+                "Infinity",
+                "1e999",
+                "99999999999",
+                "THIRDS",
+                "NESTED",
+                "SHAPE",
+                "4:5",
+                "PERCEPTUAL",
+                "LIGHT",
+                "true",
+                "de",
+                "\n",
+                "=",
+                "Ctrl");
+        Random random = new Random(20261129);
+        for (int i = 0; i < 500; i++) {
+            Preferences preferences = mock(withSettings().stubOnly());
+            when(preferences.get(any()))
+                    .thenAnswer(asked -> Optional.of(random.ints(random.nextInt(5), 0, words.size())
+                            .mapToObj(words::get)
+                            .collect(Collectors.joining(random.nextBoolean() ? " " : ";"))));
+            Settings settings = new Settings(preferences);
+            assertTrue(settings.matStrengthProperty().get() <= 1);
+            assertTrue(settings.plumbFarProperty().get() <= 1);
+            assertTrue(settings.ppiProperty().get() >= 1);
+            assertTrue(settings.overlayLookProperty().get().thickness() <= 4);
+            assertTrue(settings.pictures().memoryBytes() > 0);
+            assertNotNull(settings.pictures().screenColours());
+            assertNotNull(new Keys(preferences).map());
         }
     }
 

@@ -35,6 +35,14 @@ public final class AtomicFile {
         void check(Path part) throws IOException;
     }
 
+    /** Gives a file of Nexa's own that can't be read another name, which an earlier one gives up for it. */
+    public static void putAside(Path damaged) throws IOException {
+        Files.move(
+                damaged,
+                damaged.resolveSibling(damaged.getFileName() + ".damaged"),
+                StandardCopyOption.REPLACE_EXISTING);
+    }
+
     /**
      * Writes beside the target, forces to disk, then renames over the target.
      *
