@@ -78,8 +78,8 @@ public record PhotoCodecs(List<PhotoCodec> inOrder) {
         } catch (IOException failed) {
             LOG.info("Reading {} failed", path, failed);
             return Probe.unreadable(Trouble.Kind.READ_FAILED);
-        } catch (ImageProcessingException | RuntimeException damaged) {
-            LOG.info("The headers of {} are damaged", path, damaged);
+        } catch (ImageProcessingException | RuntimeException | OutOfMemoryError | StackOverflowError damaged) {
+            LOG.info("The headers of {} are damaged", path, damaged); // libraries believe the lengths that they tell
             return Probe.unreadable(Trouble.Kind.DAMAGED);
         }
     }

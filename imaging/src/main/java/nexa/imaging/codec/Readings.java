@@ -3,7 +3,6 @@ package nexa.imaging.codec;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
-import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.icc.IccReader;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -21,6 +20,7 @@ import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.CameraHeaders;
+import nexa.imaging.probe.CarefulExif;
 import nexa.imaging.probe.Headers;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.SourceMetadata;
@@ -53,7 +53,7 @@ final class Readings {
     static Probe of(FileKind kind, PixelSize stored, int orientation, SourceMetadata metadata, Set<Remark> remarks) {
         Metadata headers = new Metadata();
         if (metadata.exif() != null) {
-            new ExifReader().extract(new ByteArrayReader(metadata.exif()), headers);
+            new CarefulExif().extract(new ByteArrayReader(metadata.exif()), headers);
         }
         if (metadata.icc() != null) {
             new IccReader().extract(new ByteArrayReader(metadata.icc()), headers);

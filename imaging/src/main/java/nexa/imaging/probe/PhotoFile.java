@@ -4,10 +4,8 @@ import com.drew.imaging.FileType;
 import com.drew.imaging.FileTypeDetector;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
-import com.drew.imaging.tiff.TiffMetadataReader;
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
-import com.drew.metadata.exif.ExifReader;
 import java.io.BufferedInputStream;
 import java.io.Closeable;
 import java.io.IOException;
@@ -94,7 +92,8 @@ public final class PhotoFile implements Closeable {
             headers = switch (type) {
                 case Unknown -> new Metadata();
                 case Crx -> inBoxes();
-                case Tiff, Cr2, Orf, Rw2 -> TiffMetadataReader.readMetadata(new ChannelReader(channel));
+                case Tiff, Cr2, Orf, Rw2 -> CarefulExif.ofTiff(new ChannelReader(channel));
+                case Jpeg -> CarefulExif.ofJpeg(fromTheBeginning());
                 default -> ImageMetadataReader.readMetadata(fromTheBeginning(), length(), type);
             };
         }
@@ -107,7 +106,7 @@ public final class PhotoFile implements Closeable {
         try {
             byte[] exif = Cr3File.read(channel).metadata().exif();
             if (exif != null) {
-                new ExifReader().extract(new ByteArrayReader(exif), said);
+                new CarefulExif().extract(new ByteArrayReader(exif), said);
             }
         } catch (ImageProcessingException damaged) {
             LOG.info("The boxes of {} are damaged", path, damaged);

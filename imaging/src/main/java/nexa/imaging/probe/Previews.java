@@ -2,7 +2,6 @@ package nexa.imaging.probe;
 
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
-import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.exif.ExifThumbnailDirectory;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -70,7 +69,7 @@ public final class Previews {
             return;
         }
         Metadata metadata = new Metadata();
-        new ExifReader().extract(new ByteArrayReader(payload), metadata, EXIF.length);
+        new CarefulExif().extract(new ByteArrayReader(payload), metadata, EXIF.length);
         for (ExifThumbnailDirectory directory : metadata.getDirectoriesOfType(ExifThumbnailDirectory.class)) {
             Integer offset = directory.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_OFFSET);
             Integer length = directory.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_LENGTH);
