@@ -3,12 +3,16 @@ package nexa.imaging.probe;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.jpeg.JpegMetadataReader;
 import com.drew.imaging.jpeg.JpegSegmentMetadataReader;
+import com.drew.imaging.riff.RiffReader;
 import com.drew.imaging.tiff.TiffReader;
+import com.drew.lang.ByteArrayReader;
 import com.drew.lang.RandomAccessReader;
+import com.drew.lang.StreamReader;
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.exif.ExifTiffHandler;
+import com.drew.metadata.webp.WebpRiffHandler;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
@@ -40,6 +44,23 @@ public final class CarefulExif extends ExifReader {
     static Metadata ofTiff(RandomAccessReader file) throws IOException, ImageProcessingException {
         Metadata metadata = new Metadata();
         new TiffReader().processTiff(file, new Handler(metadata, null, 0), 0);
+        return metadata;
+    }
+
+    /** All that the headers of a WebP say. */
+    static Metadata ofWebp(InputStream file) throws IOException, ImageProcessingException {
+        Metadata metadata = new Metadata();
+        new RiffReader().processRiff(new StreamReader(file), new WebpRiffHandler(metadata) {
+            @Override
+            public void processChunk(String kind, byte[] payload) {
+                if (kind.equals("EXIF")) {
+                    int start = startsWithJpegExifPreamble(payload) ? JPEG_SEGMENT_PREAMBLE.length() : 0;
+                    new CarefulExif().extract(new ByteArrayReader(payload, start), metadata);
+                } else {
+                    super.processChunk(kind, payload);
+                }
+            }
+        });
         return metadata;
     }
 

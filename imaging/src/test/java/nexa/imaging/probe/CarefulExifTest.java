@@ -1,7 +1,11 @@
 package nexa.imaging.probe;
 
+import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_EXIF;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.imwriteWithMetadata;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -14,6 +18,10 @@ import nexa.imaging.TestPhotos;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
+import org.bytedeco.javacpp.IntPointer;
+import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.MatVector;
+import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -83,5 +91,19 @@ class CarefulExifTest {
         Path photo = Files.write(base.resolve("photo.jpg"), with(Files.readAllBytes(plain), exif()));
         assertEquals(6, facts(photo).exifOrientation());
         assertEquals(new PixelSize(20, 30), facts(photo).asShot());
+    }
+
+    /** What is delivered from such a photo has the same notes. */
+    @Test
+    void webpWithSuchNotes_isWhatItIsToo() throws IOException {
+        Path file = base.resolve("photo.webp");
+        try (Mat pixels = new Mat(20, 30, CV_8UC3, Scalar.all(90));
+                Mat exif = new Mat(exif());
+                MatVector blocks = new MatVector(exif);
+                IntPointer kinds = new IntPointer(new int[] {IMAGE_METADATA_EXIF})) {
+            assertTrue(imwriteWithMetadata(file.toString(), pixels, kinds, blocks));
+        }
+        assertEquals(6, facts(file).exifOrientation());
+        assertEquals(new PixelSize(20, 30), facts(file).asShot());
     }
 }
