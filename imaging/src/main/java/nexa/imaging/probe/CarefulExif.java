@@ -12,6 +12,7 @@ import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifReader;
 import com.drew.metadata.exif.ExifTiffHandler;
+import com.drew.metadata.exif.makernotes.AppleMakernoteDirectory;
 import com.drew.metadata.webp.WebpRiffHandler;
 import java.io.IOException;
 import java.io.InputStream;
@@ -85,6 +86,9 @@ public final class CarefulExif extends ExifReader {
         public boolean customProcessTag(
                 int at, Set<Integer> directories, int header, RandomAccessReader reader, int tag, int length)
                 throws IOException {
+            if (_currentDirectory instanceof AppleMakernoteDirectory && tag == AppleMakernoteDirectory.TAG_RUN_TIME) {
+                return true; // a list that the library reads without end where it is damaged; nobody asks for it
+            }
             try {
                 return super.customProcessTag(at, directories, header, reader, tag, length);
             } catch (RuntimeException | OutOfMemoryError | StackOverflowError damaged) {

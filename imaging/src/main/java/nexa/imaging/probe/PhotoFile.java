@@ -94,6 +94,7 @@ public final class PhotoFile implements Closeable {
                 case Crx -> inBoxes();
                 case Tiff, Cr2, Orf, Rw2 -> CarefulExif.ofTiff(new ChannelReader(channel));
                 case Jpeg -> CarefulExif.ofJpeg(fromTheBeginning());
+                case Png -> PngHeaders.read(channel);
                 case WebP -> CarefulExif.ofWebp(fromTheBeginning());
                 default -> ImageMetadataReader.readMetadata(fromTheBeginning(), length(), type);
             };

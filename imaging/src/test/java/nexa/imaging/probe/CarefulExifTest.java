@@ -22,8 +22,10 @@ import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Scalar;
-import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class CarefulExifTest {
     private static final int ORIENTATION = 0x0112;
@@ -41,12 +43,12 @@ class CarefulExifTest {
         into.putShort((short) tag).putShort(type).putInt(count).putInt(value);
     }
 
-    /** A photo of a phone that is to be turned by a quarter, and whose maker's notes hold a list of two billion things. */
-    private static byte[] exif() {
+    /** A photo of a phone that is to be turned by a quarter, and whose maker's notes hold a list of so many things. */
+    private static byte[] exif(int bytesOfAPlace, long things) {
         byte[] list = ByteBuffer.allocate(40)
                 .put("bplist00".getBytes(StandardCharsets.US_ASCII))
-                .put(14, (byte) 1)
-                .putLong(16, Integer.MAX_VALUE)
+                .put(14, (byte) bytesOfAPlace)
+                .putLong(16, things)
                 .array();
         ByteBuffer notes = ByteBuffer.allocate(14 + 18 + list.length);
         notes.put("Apple iOS\0".getBytes(StandardCharsets.US_ASCII))
@@ -80,30 +82,33 @@ class CarefulExifTest {
         return joined.toByteArray();
     }
 
-    private static PhotoFacts facts(Path file) {
-        return assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
-                .facts();
-    }
-
-    @Test
-    void makersNotesThatTellOfMoreThanThereIs_leaveThePhotoWhatItIs() throws IOException {
+    @ParameterizedTest
+    @CsvSource({"1, 2147483647", "4, 1152921504606846976"})
+    @Timeout(60)
+    void makersNotesThatTellOfMoreThanThereIs_leaveThePhotoWhatItIs(int bytesOfAPlace, long things) throws IOException {
+        byte[] exif = exif(bytesOfAPlace, things);
         Path plain = TestPhotos.jpeg(base.resolve("plain.jpg"), 30, 20, 1);
-        Path photo = Files.write(base.resolve("photo.jpg"), with(Files.readAllBytes(plain), exif()));
-        assertEquals(6, facts(photo).exifOrientation());
-        assertEquals(new PixelSize(20, 30), facts(photo).asShot());
+        assertTurned(Files.write(base.resolve("photo.jpg"), with(Files.readAllBytes(plain), exif)));
+        assertTurned(encoded("photo.png", exif));
+        assertTurned(encoded("photo.webp", exif));
     }
 
     /** What is delivered from such a photo has the same notes. */
-    @Test
-    void webpWithSuchNotes_isWhatItIsToo() throws IOException {
-        Path file = base.resolve("photo.webp");
+    private Path encoded(String name, byte[] exif) {
+        Path file = base.resolve(name);
         try (Mat pixels = new Mat(20, 30, CV_8UC3, Scalar.all(90));
-                Mat exif = new Mat(exif());
-                MatVector blocks = new MatVector(exif);
+                Mat block = new Mat(exif);
+                MatVector blocks = new MatVector(block);
                 IntPointer kinds = new IntPointer(new int[] {IMAGE_METADATA_EXIF})) {
             assertTrue(imwriteWithMetadata(file.toString(), pixels, kinds, blocks));
         }
-        assertEquals(6, facts(file).exifOrientation());
-        assertEquals(new PixelSize(20, 30), facts(file).asShot());
+        return file;
+    }
+
+    private static void assertTurned(Path file) {
+        PhotoFacts facts = assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
+                .facts();
+        assertEquals(6, facts.exifOrientation());
+        assertEquals(new PixelSize(20, 30), facts.asShot());
     }
 }
