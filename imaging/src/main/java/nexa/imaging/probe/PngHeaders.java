@@ -2,6 +2,7 @@ package nexa.imaging.probe;
 
 import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.png.PngMetadataReader;
+import com.drew.imaging.png.PngProcessingException;
 import com.drew.lang.ByteArrayReader;
 import com.drew.metadata.Metadata;
 import java.io.ByteArrayInputStream;
@@ -16,8 +17,10 @@ import java.nio.charset.StandardCharsets;
 final class PngHeaders {
     private static final int SIGNATURE = 8;
 
-    /** Of a chunk: its length and its type. */
+    /** Of a chunk: the number of its bytes, and its type. */
     private static final int HEAD = 8;
+
+    private static final int LENGTH = 4;
 
     private static final int CHECKSUM = 4;
 
@@ -38,23 +41,25 @@ final class PngHeaders {
         return metadata;
     }
 
-    private void readChunks() throws IOException {
+    private void readChunks() throws IOException, PngProcessingException {
         others.writeBytes(bytes(0, SIGNATURE));
         ByteBuffer head = ByteBuffer.allocate(HEAD);
         long at = SIGNATURE;
-        while (JpegSegments.read(file, head, at)) {
+        String type = "";
+        while (!type.equals("IEND") && JpegSegments.read(file, head, at)) {
             int length = head.getInt(0);
             if (length < 0) {
-                throw new EOFException();
+                throw new PngProcessingException("A chunk longer than any");
             }
-            take(at, length, new String(head.array(), 4, 4, StandardCharsets.ISO_8859_1));
+            type = new String(head.array(), LENGTH, HEAD - LENGTH, StandardCharsets.ISO_8859_1);
+            take(at, length, type);
             at += HEAD + (long) length + CHECKSUM;
         }
     }
 
     private void take(long at, int length, String type) throws IOException {
         switch (type) {
-            case "IDAT" -> requireWhole(at + HEAD + length + CHECKSUM);
+            case "IDAT", "fdAT" -> requireWhole(at + HEAD + length + CHECKSUM);
             case "eXIf" -> new CarefulExif().extract(new ByteArrayReader(bytes(at + HEAD, length)), exif);
             default -> others.writeBytes(bytes(at, HEAD + length + CHECKSUM));
         }

@@ -1,5 +1,6 @@
 package nexa.imaging.probe;
 
+import static java.nio.file.StandardOpenOption.APPEND;
 import static org.bytedeco.opencv.global.opencv_core.CV_8UC3;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.IMAGE_METADATA_EXIF;
 import static org.bytedeco.opencv.global.opencv_imgcodecs.imwriteWithMetadata;
@@ -22,6 +23,7 @@ import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.MatVector;
 import org.bytedeco.opencv.opencv_core.Scalar;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -91,6 +93,14 @@ class CarefulExifTest {
         assertTurned(Files.write(base.resolve("photo.jpg"), with(Files.readAllBytes(plain), exif)));
         assertTurned(encoded("photo.png", exif));
         assertTurned(encoded("photo.webp", exif));
+    }
+
+    /** Some programs keep things of their own there. */
+    @Test
+    void pngWithBytesBehindItsEnd_isWhatItIs() throws IOException {
+        Path file = encoded("photo.png", exif(1, 0));
+        Files.write(file, "\u00ff\u00ff\u00ff\u00ffnothing of PNG".getBytes(StandardCharsets.ISO_8859_1), APPEND);
+        assertTurned(file);
     }
 
     /** What is delivered from such a photo has the same notes. */
