@@ -13,8 +13,11 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import nexa.shoot.disk.AtomicFile;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -69,22 +72,37 @@ public final class Preferences implements AutoCloseable {
 
     public void put(String name, String value) {
         if (!value.equals(values.put(name, value))) {
-            writer.execute(() -> write(name, value));
+            writer.execute(() -> write(name, before -> value));
         }
+    }
+
+    /**
+     * Changes what is kept under a name. What another window has kept there meanwhile is in the file and is changed too; it
+     * shows here at the next start.
+     *
+     * @param change from what is kept, an empty text if nothing is
+     */
+    public void change(String name, UnaryOperator<String> change) {
+        values.compute(name, changing(change));
+        writer.execute(() -> write(name, change));
+    }
+
+    private static BiFunction<String, @Nullable String, String> changing(UnaryOperator<String> change) {
+        return (name, before) -> change.apply(before == null ? "" : before);
     }
 
     /**
      * Another window may have written since: only this one value is changed in the file. One that can't be read is kept
      * beside the new one, for what is on the shelf may still be got out of it.
      */
-    private void write(String name, String value) {
+    private void write(String name, UnaryOperator<String> change) {
         try {
             Optional<Map<String, String>> before = read(file);
             if (before.isEmpty()) {
                 AtomicFile.putAside(file);
             }
             Map<String, String> all = new TreeMap<>(before.orElse(Map.of()));
-            all.put(name, value);
+            all.compute(name, changing(change));
             Files.createDirectories(file.getParent());
             AtomicFile.write(file, json(all));
         } catch (IOException failed) {

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.told.InvalidException;
 import nexa.shoot.Preferences;
@@ -33,41 +35,48 @@ public final class Shelf {
 
     /** Newest first. */
     public List<Format> formats() {
-        return preferences
-                .get(FORMATS)
-                .flatMap(text -> read(text, BriefFile::parse))
-                .map(BriefFile::formats)
-                .orElse(List.of());
+        return formats(kept(FORMATS));
     }
 
     /** Newest first. */
     public List<BriefFile> briefs() {
-        return all(BRIEFS, BriefFile::parse);
+        return all(kept(BRIEFS), BriefFile::parse);
     }
 
     /** Newest first. */
     public List<KeptHandover> handovers() {
-        return all(HANDOVERS, KeptHandover::parse);
+        return all(kept(HANDOVERS), KeptHandover::parse);
     }
 
-    private <T> List<T> all(String setting, Parsing<T> parsing) {
-        return preferences.get(setting).stream()
-                .flatMap(all -> List.of(all.split(SEPARATOR)).stream())
-                .filter(text -> !text.isBlank())
-                .flatMap(text -> read(text, parsing).stream())
+    private String kept(String setting) {
+        return preferences.get(setting).orElse("");
+    }
+
+    private static List<Format> formats(String text) {
+        return Optional.of(text)
+                .filter(kept -> !kept.isBlank())
+                .flatMap(kept -> read(kept, BriefFile::parse))
+                .map(BriefFile::formats)
+                .orElse(List.of());
+    }
+
+    private static <T> List<T> all(String text, Parsing<T> parsing) {
+        return Stream.of(text.split(SEPARATOR))
+                .filter(one -> !one.isBlank())
+                .flatMap(one -> read(one, parsing).stream())
                 .toList();
     }
 
     public void keep(Format format) {
-        saveFormats(first(format, formats(), Format::name));
+        changeFormats(formats -> first(format, formats, Format::name));
     }
 
     public void drop(Format format) {
-        saveFormats(without(format, formats(), Format::name));
+        changeFormats(formats -> without(format, formats, Format::name));
     }
 
-    private void saveFormats(List<Format> formats) {
-        preferences.put(FORMATS, new BriefFile("", formats).text());
+    private void changeFormats(UnaryOperator<List<Format>> change) {
+        preferences.change(FORMATS, text -> new BriefFile("", change.apply(formats(text))).text());
     }
 
     /** @throws IllegalArgumentException with words for the user if it has no name */
@@ -76,11 +85,15 @@ public final class Shelf {
             throw new InvalidException("told.exchange.give-brief-name");
         }
         BriefFile named = new BriefFile(brief.name().strip(), brief.formats());
-        save(BRIEFS, first(named, briefs(), BriefFile::name), BriefFile::text);
+        changeBriefs(briefs -> first(named, briefs, BriefFile::name));
     }
 
     public void drop(BriefFile brief) {
-        save(BRIEFS, without(brief, briefs(), BriefFile::name), BriefFile::text);
+        changeBriefs(briefs -> without(brief, briefs, BriefFile::name));
+    }
+
+    private void changeBriefs(UnaryOperator<List<BriefFile>> change) {
+        preferences.change(BRIEFS, text -> joined(change.apply(all(text, BriefFile::parse)), BriefFile::text));
     }
 
     /** @throws IllegalArgumentException with words for the user if it has no name */
@@ -88,11 +101,15 @@ public final class Shelf {
         if (handover.name().isBlank()) {
             throw new InvalidException("told.exchange.give-handover-name");
         }
-        save(HANDOVERS, first(handover, handovers(), KeptHandover::name), KeptHandover::text);
+        changeHandovers(handovers -> first(handover, handovers, KeptHandover::name));
     }
 
     public void drop(KeptHandover handover) {
-        save(HANDOVERS, without(handover, handovers(), KeptHandover::name), KeptHandover::text);
+        changeHandovers(handovers -> without(handover, handovers, KeptHandover::name));
+    }
+
+    private void changeHandovers(UnaryOperator<List<KeptHandover>> change) {
+        preferences.change(HANDOVERS, text -> joined(change.apply(all(text, KeptHandover::parse)), KeptHandover::text));
     }
 
     /** In front of the others, in place of one that has its name. */
@@ -109,8 +126,8 @@ public final class Shelf {
                 .toList();
     }
 
-    private <T> void save(String setting, List<T> all, Function<T, String> text) {
-        preferences.put(setting, all.stream().map(text).collect(Collectors.joining(SEPARATOR)));
+    private static <T> String joined(List<T> all, Function<T, String> text) {
+        return all.stream().map(text).collect(Collectors.joining(SEPARATOR));
     }
 
     private interface Parsing<T> {

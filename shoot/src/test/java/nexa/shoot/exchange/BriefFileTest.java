@@ -108,6 +108,31 @@ class BriefFileTest {
         }
     }
 
+    /** Each opened before the other kept anything. */
+    @Test
+    void shelf_ofTwoWindows_keepsWhatEitherKeeps() {
+        Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
+        try (Preferences one = Preferences.open(locations);
+                Preferences other = Preferences.open(locations)) {
+            Shelf ofOne = new Shelf(one);
+            ofOne.keep(PRINT);
+            ofOne.keep(new BriefFile("Catalogue", List.of(PRINT)));
+            one.close();
+            Shelf ofOther = new Shelf(other);
+            ofOther.keep(WHOLE);
+            ofOther.keep(new BriefFile("Web", List.of(WHOLE)));
+        }
+        try (Preferences later = Preferences.open(locations)) {
+            Shelf shelf = new Shelf(later);
+            assertEquals(
+                    List.of("Whole", "Print “8×10”"),
+                    shelf.formats().stream().map(Format::name).toList());
+            assertEquals(
+                    List.of("Web", "Catalogue"),
+                    shelf.briefs().stream().map(BriefFile::name).toList());
+        }
+    }
+
     @Test
     void shelf_keepsHandoversAcrossRestarts_andPassesOverBrokenOnes() {
         Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
