@@ -249,7 +249,9 @@ public abstract class WindowTest {
     }
 
     protected static void type(FxRobot robot, String field, String text) throws Exception {
-        click(robot, field).push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
+        click(robot, field);
+        until(() -> robot.lookup(field).query().isFocusWithin());
+        robot.push(KeyCode.SHORTCUT, KeyCode.A).write(text).push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
     }
 

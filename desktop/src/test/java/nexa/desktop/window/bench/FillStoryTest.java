@@ -68,7 +68,7 @@ class FillStoryTest extends WindowTest {
         onFx(() -> filling().makeRoom(Side.TOP, 0.12, new Fill.Colour(20, 120, 60)));
         Path out = folder.resolveSibling("out");
         press(robot, KeyCode.V);
-        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        type(robot, "#handover-folder", out.toString());
         click(robot, "#handover-start");
         until(() -> Files.exists(out)
                 && Files.list(out).anyMatch(file -> file.toString().endsWith(".jpg")));

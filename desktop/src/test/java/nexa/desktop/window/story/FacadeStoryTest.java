@@ -157,7 +157,7 @@ class FacadeStoryTest extends WindowTest {
 
     private void handOver(FxRobot robot, Path out) throws Exception {
         press(robot, KeyCode.V);
-        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        type(robot, "#handover-folder", out.toString());
         click(robot, "#handover-start");
         until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("8 files are in"));
         try (Stream<Path> files = Files.list(out)) {

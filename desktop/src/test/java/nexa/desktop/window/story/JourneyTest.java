@@ -120,7 +120,7 @@ class JourneyTest extends WindowTest {
 
     private void handOver(FxRobot robot, Path out) throws Exception {
         press(robot, KeyCode.V);
-        click(robot, "#handover-folder").push(KeyCode.SHORTCUT, KeyCode.A).write(out.toString());
+        type(robot, "#handover-folder", out.toString());
         click(robot, "#handover-start");
         until(() -> robot.lookup("#handover-status").queryLabeled().getText().startsWith("3 files are in"));
     }
