@@ -1,5 +1,6 @@
 package nexa.cli.base;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import nexa.core.files.Conversion;
@@ -7,6 +8,7 @@ import nexa.core.files.Conversion.Intent;
 import nexa.core.files.DeliveredColour;
 import nexa.core.told.InvalidException;
 import nexa.core.told.Told;
+import nexa.imaging.colour.Profile;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 
@@ -38,6 +40,18 @@ public final class ColourOptions {
         DeliveredColour asked = colour == null ? ofFormat : asked(colour).converted(ofFormat.how());
         Conversion how = asked.how();
         return asked.converted(new Conversion(intent == null ? how.intent() : intent, keepsBlack || how.keepsBlack()));
+    }
+
+    /**
+     * Looks into the file of a profile that the command line names, so that it is said once if it is none, and not of each
+     * file.
+     *
+     * @throws IOException with words for the user
+     */
+    public void requireProfile() throws IOException {
+        if (colour != null) {
+            Profile.delivered(asked(colour));
+        }
     }
 
     private static DeliveredColour asked(String text) {

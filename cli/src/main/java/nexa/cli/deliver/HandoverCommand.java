@@ -16,7 +16,6 @@ import nexa.core.files.FileType;
 import nexa.core.naming.NameTemplate;
 import nexa.core.print.SizeTarget;
 import nexa.core.told.Told;
-import nexa.imaging.colour.Profile;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.Shoot;
 import nexa.shoot.handover.Delivery;
@@ -141,9 +140,7 @@ public final class HandoverCommand extends ShootCommand {
         }
         requireQuality();
         List<Format> asked = formats.stream().map(this::asked).toList();
-        for (Format format : asked) {
-            Profile.delivered(format.files().colour()); // said once, and not of each file
-        }
+        colours.requireProfile();
         HandoverRequest all =
                 new HandoverRequest(out, asked).named(names(), taken()).withAlternates(alternates);
         try {
