@@ -1,13 +1,10 @@
 package nexa.imaging.render;
 
-import static org.bytedeco.opencv.global.opencv_core.CV_32F;
 import static org.bytedeco.opencv.global.opencv_core.CV_32FC;
 import static org.bytedeco.opencv.global.opencv_core.add;
 import static org.bytedeco.opencv.global.opencv_core.merge;
 import static org.bytedeco.opencv.global.opencv_core.multiply;
 
-import java.util.Optional;
-import java.util.function.UnaryOperator;
 import nexa.core.geometry.Affine;
 import nexa.core.space.ColourMaps;
 import org.bytedeco.opencv.opencv_core.Mat;
@@ -83,12 +80,12 @@ final class BentTile {
 
     private void whole(ColourMaps tileToSource, ReductionMap reductions, Mat tile) {
         int block = SourcePart.block(reductions.most());
-        Optional<LowPass> widest = LowPass.forPlace(ReductionMap.ofStep(reductions.lastStep()) / block);
+        double most = ReductionMap.ofStep(reductions.lastStep()) / block;
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
-        int reach = widest.map(LowPass::reach).orElse(0);
+        int reach = LowPass.forPlace(most).reach();
         try (SourcePart part = SourcePart.of(source, seen, block, reach);
                 Sampling sampling = Sampling.of(part.seenFrom(tileToSource), tile.cols(), tile.rows(), step)) {
-            if (widest.isEmpty()) {
+            if (!LowPass.isNeededAt(most)) {
                 sampling.sample(part.pixels(), tile);
                 return;
             }
@@ -107,29 +104,17 @@ final class BentTile {
 
     /** One filter serves the whole tile. */
     private static void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
-        sampling.sampleFiltered(part.pixels(), filter(reduction / part.block()), tile);
+        sampling.sampleFiltered(part.pixels(), LowPass.forPlace(reduction / part.block()), tile);
     }
 
     private static void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
         try (Mat sampled = new Mat(mixed.rows(), mixed.cols(), mixed.type());
                 Mat share = reductions.share(step, mixed.cols(), mixed.rows());
                 Mat shares = repeated(share, mixed.channels())) {
-            sampling.sampleFiltered(part.pixels(), filter(ReductionMap.ofStep(step) / part.block()), sampled);
+            sampling.sampleFiltered(part.pixels(), LowPass.forPlace(ReductionMap.ofStep(step) / part.block()), sampled);
             multiply(sampled, shares, sampled);
             add(mixed, sampled, mixed);
         }
-    }
-
-    private static UnaryOperator<Mat> filter(double reduction) {
-        return LowPass.forPlace(reduction)
-                .<UnaryOperator<Mat>>map(filter -> filter::filtered)
-                .orElse(BentTile::exact);
-    }
-
-    private static Mat exact(Mat part) {
-        Mat exact = new Mat();
-        part.convertTo(exact, CV_32F);
-        return exact;
     }
 
     private static Mat repeated(Mat share, int channels) {

@@ -20,7 +20,7 @@ final class EvenTile {
                 sampling.sample(part.pixels(), tile);
                 return;
             }
-            sampling.sampleFiltered(part.pixels(), filter.get()::filtered, tile);
+            sampling.sampleFiltered(part.pixels(), filter.get(), tile);
         }
     }
 }

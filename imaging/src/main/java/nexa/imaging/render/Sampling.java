@@ -9,7 +9,6 @@ import static org.bytedeco.opencv.global.opencv_imgproc.WARP_INVERSE_MAP;
 import static org.bytedeco.opencv.global.opencv_imgproc.remap;
 
 import java.util.function.IntSupplier;
-import java.util.function.UnaryOperator;
 import nexa.core.geometry.Affine;
 import nexa.core.geometry.Chain;
 import nexa.core.geometry.Closing;
@@ -36,22 +35,30 @@ sealed interface Sampling extends AutoCloseable {
 
     /** Bicubic; beyond the edge the edge goes on. */
     default void sample(Mat part, Mat sampled) {
+        sample(part, sampled, INTER_CUBIC);
+    }
+
+    private void sample(Mat part, Mat sampled, int interpolation) {
         try (Scalar unused = new Scalar()) {
-            sample(part, sampled, INTER_CUBIC, BORDER_REPLICATE, unused);
+            sample(part, sampled, interpolation, BORDER_REPLICATE, unused);
         }
     }
 
     /**
      * Of what a filter makes of a part.
      *
-     * @param filter the same for each colour; what it makes is closed
      * @param tile of the size and the kind of values that are wanted
      */
-    default void sampleFiltered(Mat part, UnaryOperator<Mat> filter, Mat tile) {
-        try (Mat filtered = filter.apply(part);
-                Mat sampled = new Mat()) {
-            sample(filtered, sampled);
-            sampled.convertTo(tile, tile.depth());
+    default void sampleFiltered(Mat part, LowPass filter, Mat tile) {
+        try (Mat filtered = filter.filtered(part)) {
+            if (filtered.depth() == tile.depth()) {
+                sample(filtered, tile, filter.interpolation());
+                return;
+            }
+            try (Mat sampled = new Mat()) {
+                sample(filtered, sampled, filter.interpolation());
+                sampled.convertTo(tile, tile.depth());
+            }
         }
     }
 
@@ -133,7 +140,7 @@ sealed interface Sampling extends AutoCloseable {
 
         /** Colours are parted while they are small, before they are filtered, and meet when they are small again. */
         @Override
-        public void sampleFiltered(Mat part, UnaryOperator<Mat> filter, Mat tile) {
+        public void sampleFiltered(Mat part, LowPass filter, Mat tile) {
             if (part.channels() == 1) {
                 green.sampleFiltered(part, filter, tile);
                 return;
