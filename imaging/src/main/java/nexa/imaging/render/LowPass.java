@@ -37,9 +37,14 @@ final class LowPass {
 
     /** @param reduction source pixels to an output pixel, more than 1 */
     static LowPass of(double reduction) {
-        return reduction < DenseKernel.LEAST_REDUCTION
-                ? new LowPass(Lanczos.weights(reduction), false)
-                : new LowPass(DenseKernel.weights(reduction), true);
+        return isDense(reduction)
+                ? new LowPass(DenseKernel.weights(reduction), true)
+                : new LowPass(Lanczos.weights(reduction), false);
+    }
+
+    /** Whether what is filtered is as small as the source's own values. */
+    static boolean isDense(double reduction) {
+        return reduction >= DenseKernel.LEAST_REDUCTION;
     }
 
     /** Empty if there is nothing to take out. */

@@ -24,6 +24,12 @@ public final class SinglePass {
     /** Pixels along a tile's side: what it sees of the source stays near the processor's caches. */
     private static final int TILE = 192;
 
+    /**
+     * Source pixels along the side of a tile whose values are filtered as small as the source's own: so many that little is
+     * looked at twice of what lies around tiles.
+     */
+    private static final double DENSE_SIDE = 1200;
+
     private SinglePass() {}
 
     /**
@@ -63,18 +69,22 @@ public final class SinglePass {
 
     private static Picture render(Looked source, ColourMaps outputToSource, PixelSize output) {
         if (outputToSource.areAlike() && outputToSource.green() instanceof Affine even) {
-            return inTiles(source, output, (toOutput, tile) -> EvenTile.render(source, toOutput.then(even), tile));
+            return inTiles(source, output, side(LowPass.reduction(even)), (toOutput, tile) -> EvenTile.render(source, toOutput.then(even), tile));
         }
         BentTile tiles = new BentTile(source, BentMap.step(outputToSource.green(), output.width(), output.height()));
-        return inTiles(source, output, (toOutput, tile) -> tiles.render(outputToSource.after(toOutput), tile));
+        return inTiles(source, output, TILE, (toOutput, tile) -> tiles.render(outputToSource.after(toOutput), tile));
     }
 
-    private static Picture inTiles(Looked source, PixelSize output, BiConsumer<Affine, Mat> renderTile) {
+    private static int side(double reduction) {
+        return LowPass.isDense(reduction) ? Math.clamp(Math.round(DENSE_SIDE / reduction), TILE / 2, 3 * TILE) : TILE;
+    }
+
+    private static Picture inTiles(Looked source, PixelSize output, int side, BiConsumer<Affine, Mat> renderTile) {
         Mat rendered = new Mat(output.height(), output.width(), source.pixels().type());
-        for (int top = 0; top < output.height(); top += TILE) {
-            for (int left = 0; left < output.width(); left += TILE) {
-                int width = Math.min(TILE, output.width() - left);
-                int height = Math.min(TILE, output.height() - top);
+        for (int top = 0; top < output.height(); top += side) {
+            for (int left = 0; left < output.width(); left += side) {
+                int width = Math.min(side, output.width() - left);
+                int height = Math.min(side, output.height() - top);
                 try (Rect area = new Rect(left, top, width, height);
                         Mat tile = new Mat(rendered, area)) {
                     renderTile.accept(Affine.translation(left, top), tile);
