@@ -15,7 +15,7 @@ import org.bytedeco.opencv.opencv_core.Point;
 /**
  * Takes out of source pixels what is finer than a reduced picture can hold. Moderate reductions are filtered by {@link Lanczos}'
  * kernel, in 32-bit floats, to be sampled by a bicubic; stronger ones by a {@link DenseKernel}, in the source's own kind of
- * values, to be sampled by straight lines, which takes half the time and shows the same ({@code ./nexa bench sharpness}).
+ * values, to be sampled by straight lines, which takes three quarters of the time and shows the same ({@code ./nexa bench sharpness}).
  */
 final class LowPass {
     /** A picture that is reduced by a few percent everywhere needs no filter. */
