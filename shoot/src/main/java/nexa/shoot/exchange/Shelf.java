@@ -1,7 +1,6 @@
 package nexa.shoot.exchange;
 
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -16,67 +15,55 @@ import org.slf4j.LoggerFactory;
 
 /**
  * What one user keeps for other shoots: single formats, and whole briefs and handovers under a name. Names are unique ignoring case;
- * keeping one again replaces it.
+ * keeping one again replaces it. What only another version can read stays on the shelf, unseen.
  */
 public final class Shelf {
-    private static final Logger LOG = LoggerFactory.getLogger(Shelf.class);
-    private static final String FORMATS = "shelf formats";
-    private static final String BRIEFS = "shelf briefs";
-    private static final String HANDOVERS = "shelf handovers";
-
-    /** Between briefs; JSON escapes it inside of them. */
-    private static final String SEPARATOR = "\u001e";
-
-    private final Preferences preferences;
+    private final Section<Format> formats;
+    private final Section<BriefFile> briefs;
+    private final Section<KeptHandover> handovers;
 
     public Shelf(Preferences preferences) {
-        this.preferences = preferences;
+        formats = new Section<>(
+                preferences,
+                "shelf formats",
+                Format::name,
+                format -> new BriefFile("", List.of(format)).text(),
+                text -> BriefFile.parse(text).formats());
+        briefs = new Section<>(
+                preferences,
+                "shelf briefs",
+                BriefFile::name,
+                BriefFile::text,
+                text -> List.of(BriefFile.parse(text)));
+        handovers = new Section<>(
+                preferences,
+                "shelf handovers",
+                KeptHandover::name,
+                KeptHandover::text,
+                text -> List.of(KeptHandover.parse(text)));
     }
 
     /** Newest first. */
     public List<Format> formats() {
-        return formats(kept(FORMATS));
+        return formats.all();
     }
 
     /** Newest first. */
     public List<BriefFile> briefs() {
-        return all(kept(BRIEFS), BriefFile::parse);
+        return briefs.all();
     }
 
     /** Newest first. */
     public List<KeptHandover> handovers() {
-        return all(kept(HANDOVERS), KeptHandover::parse);
-    }
-
-    private String kept(String setting) {
-        return preferences.get(setting).orElse("");
-    }
-
-    private static List<Format> formats(String text) {
-        return Optional.of(text)
-                .filter(kept -> !kept.isBlank())
-                .flatMap(kept -> read(kept, BriefFile::parse))
-                .map(BriefFile::formats)
-                .orElse(List.of());
-    }
-
-    private static <T> List<T> all(String text, Parsing<T> parsing) {
-        return Stream.of(text.split(SEPARATOR))
-                .filter(one -> !one.isBlank())
-                .flatMap(one -> read(one, parsing).stream())
-                .toList();
+        return handovers.all();
     }
 
     public void keep(Format format) {
-        changeFormats(formats -> first(format, formats, Format::name));
+        formats.keep(format);
     }
 
     public void drop(Format format) {
-        changeFormats(formats -> without(format, formats, Format::name));
-    }
-
-    private void changeFormats(UnaryOperator<List<Format>> change) {
-        preferences.change(FORMATS, text -> new BriefFile("", change.apply(formats(text))).text());
+        formats.drop(format);
     }
 
     /** @throws IllegalArgumentException with words for the user if it has no name */
@@ -84,16 +71,11 @@ public final class Shelf {
         if (brief.name().isBlank()) {
             throw new InvalidException("told.exchange.give-brief-name");
         }
-        BriefFile named = new BriefFile(brief.name().strip(), brief.formats());
-        changeBriefs(briefs -> first(named, briefs, BriefFile::name));
+        briefs.keep(new BriefFile(brief.name().strip(), brief.formats()));
     }
 
     public void drop(BriefFile brief) {
-        changeBriefs(briefs -> without(brief, briefs, BriefFile::name));
-    }
-
-    private void changeBriefs(UnaryOperator<List<BriefFile>> change) {
-        preferences.change(BRIEFS, text -> joined(change.apply(all(text, BriefFile::parse)), BriefFile::text));
+        briefs.drop(brief);
     }
 
     /** @throws IllegalArgumentException with words for the user if it has no name */
@@ -101,46 +83,78 @@ public final class Shelf {
         if (handover.name().isBlank()) {
             throw new InvalidException("told.exchange.give-handover-name");
         }
-        changeHandovers(handovers -> first(handover, handovers, KeptHandover::name));
+        handovers.keep(handover);
     }
 
     public void drop(KeptHandover handover) {
-        changeHandovers(handovers -> without(handover, handovers, KeptHandover::name));
-    }
-
-    private void changeHandovers(UnaryOperator<List<KeptHandover>> change) {
-        preferences.change(HANDOVERS, text -> joined(change.apply(all(text, KeptHandover::parse)), KeptHandover::text));
-    }
-
-    /** In front of the others, in place of one that has its name. */
-    private static <T> List<T> first(T one, List<T> others, Function<T, String> name) {
-        List<T> longer = new ArrayList<>(without(one, others, name));
-        longer.addFirst(one);
-        return longer;
-    }
-
-    private static <T> List<T> without(T one, List<T> others, Function<T, String> name) {
-        String gone = name.apply(one).strip();
-        return others.stream()
-                .filter(other -> !name.apply(other).equalsIgnoreCase(gone))
-                .toList();
-    }
-
-    private static <T> String joined(List<T> all, Function<T, String> text) {
-        return all.stream().map(text).collect(Collectors.joining(SEPARATOR));
+        handovers.drop(handover);
     }
 
     private interface Parsing<T> {
-        T parse(String text) throws IOException;
+        List<T> parse(String text) throws IOException;
     }
 
-    /** What another version or a slip of the hand left is passed over. */
-    private static <T> Optional<T> read(String text, Parsing<T> parsing) {
-        try {
-            return Optional.of(parsing.parse(text));
-        } catch (IOException unreadable) {
-            LOG.warn("Something on the shelf can't be read: {}", unreadable.toString());
-            return Optional.empty();
+    /**
+     * All of one kind, in a setting of its own.
+     *
+     * @param text of one of them
+     * @param parsing of such a text; of several
+     */
+    private record Section<T>(
+            Preferences preferences,
+            String setting,
+            Function<T, String> name,
+            Function<T, String> text,
+            Parsing<T> parsing) {
+        private static final Logger LOG = LoggerFactory.getLogger(Shelf.class);
+
+        /** Between texts; JSON escapes it inside of them. */
+        private static final String SEPARATOR = "\u001e";
+
+        List<T> all() {
+            return all(texts(preferences.get(setting).orElse("")));
+        }
+
+        /** In front of the others, in place of one that has its name. */
+        void keep(T one) {
+            change(others -> Stream.concat(Stream.of(one), without(one, others)).toList());
+        }
+
+        void drop(T one) {
+            change(others -> without(one, others).toList());
+        }
+
+        private void change(UnaryOperator<List<T>> change) {
+            preferences.change(setting, before -> {
+                List<String> texts = texts(before);
+                Stream<String> readable = change.apply(all(texts)).stream().map(text);
+                Stream<String> others = texts.stream().filter(one -> read(one).isEmpty());
+                return Stream.concat(readable, others).collect(Collectors.joining(SEPARATOR));
+            });
+        }
+
+        private static List<String> texts(String joined) {
+            return Stream.of(joined.split(SEPARATOR))
+                    .filter(one -> !one.isBlank())
+                    .toList();
+        }
+
+        private List<T> all(List<String> texts) {
+            return texts.stream().flatMap(one -> read(one).stream()).flatMap(List::stream).toList();
+        }
+
+        private Optional<List<T>> read(String one) {
+            try {
+                return Optional.of(parsing.parse(one));
+            } catch (IOException ofAnotherVersion) {
+                LOG.warn("Something on the shelf can't be read: {}", ofAnotherVersion.toString());
+                return Optional.empty();
+            }
+        }
+
+        private Stream<T> without(T one, List<T> others) {
+            String gone = name.apply(one).strip();
+            return others.stream().filter(other -> !name.apply(other).equalsIgnoreCase(gone));
         }
     }
 }

@@ -11,7 +11,7 @@ import nexa.imaging.pixels.UnreadablePhotoException;
 /** How much smaller a photo may be decoded without its deliveries showing it. */
 final class Decoding {
     /**
-     * Decoded pixels to a delivered one, at least. So many leave 98 % of the sharpness and no more false patterns than
+     * Decoded pixels to a delivered one, at least. So many leave 97 % of the sharpness and no more false patterns than
      * all pixels do ({@code ./nexa bench sharpness}).
      */
     private static final double LEFT = 2;

@@ -133,6 +133,33 @@ class BriefFileTest {
         }
     }
 
+    /** Somebody who tries the newer version and goes back finds there later what was kept. */
+    @Test
+    void shelf_keepsWhatOnlyAnotherVersionReads() {
+        Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
+        String newer = new BriefFile("Later", List.of(PRINT)).text().replaceFirst("(\"nexaBrief\"\\D+)\\d+", "$199");
+        String handover = "{\"nexaHandover\": 99}";
+        try (Preferences preferences = Preferences.open(locations)) {
+            preferences.put("shelf formats", newer + "\u001e" + new BriefFile("", List.of(WHOLE, PRINT)).text());
+            preferences.put("shelf briefs", newer);
+            preferences.put("shelf handovers", handover);
+            Shelf shelf = new Shelf(preferences);
+            assertEquals(2, shelf.formats().size());
+            shelf.drop(WHOLE);
+            shelf.keep(new BriefFile("Catalogue", List.of(PRINT)));
+            shelf.drop(new KeptHandover(
+                    base, NameTemplate.DEFAULT, Collision.SKIP, false, new BriefFile("Client", List.of())));
+        }
+        try (Preferences preferences = Preferences.open(locations)) {
+            Shelf shelf = new Shelf(preferences);
+            assertEquals(1, shelf.formats().size());
+            assertEquals(1, shelf.briefs().size());
+            assertTrue(preferences.get("shelf formats").orElseThrow().endsWith(newer));
+            assertTrue(preferences.get("shelf briefs").orElseThrow().endsWith(newer));
+            assertEquals(handover, preferences.get("shelf handovers").orElseThrow());
+        }
+    }
+
     @Test
     void shelf_keepsHandoversAcrossRestarts_andPassesOverBrokenOnes() {
         Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
