@@ -17,6 +17,7 @@ import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.print.Sense;
 import nexa.core.print.SetSense;
+import nexa.core.told.Told;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.delivering.Outlook;
 import nexa.desktop.widget.Buttons;
@@ -55,7 +56,9 @@ final class HandoverTable extends GridPane {
             fill(brief);
         }
         for (Row row : rows) {
-            row.show(outlook.onGrid().get(row.format.id()));
+            row.show(
+                    outlook.onGrid().get(row.format.id()),
+                    outlook.withoutProfile().get(row.format.id()));
             row.show(Optional.ofNullable(outlook.senses().get(row.format.id()))
                     .filter(known -> !model.choice().leftOut().contains(row.format.id())));
         }
@@ -80,7 +83,7 @@ final class HandoverTable extends GridPane {
     /** What is known of one format's photos. */
     private static final class Row {
         private final Format format;
-        private final Lines delivered = new Lines("note");
+        private final Lines delivered = new Lines("note", "warned");
         private final Lines largest = new Lines("note");
         private final Lines good = new Lines("warned");
 
@@ -88,13 +91,14 @@ final class HandoverTable extends GridPane {
             this.format = format;
         }
 
-        void show(@Nullable OnGrid onGrid) {
+        void show(@Nullable OnGrid onGrid, @Nullable Told withoutProfile) {
             delivered.show(
                     (format.name().equalsIgnoreCase(format.shape().text())
                                     ? ""
                                     : format.shape().text() + " · ")
                             + SenseWords.asked(format.target()),
-                    FilesWords.of(format.files()) + (onGrid == null ? "" : " · " + SenseWords.onGrid(onGrid)));
+                    FilesWords.of(format.files()) + (onGrid == null ? "" : " · " + SenseWords.onGrid(onGrid)),
+                    withoutProfile == null ? "" : Words.of(withoutProfile));
         }
 
         void show(Optional<SetSense> sense) {
@@ -133,25 +137,32 @@ final class HandoverTable extends GridPane {
         return box;
     }
 
-    /** One line, and a quieter one below; an empty one takes no room. */
+    /** One line, and others in their styles below; an empty one takes no room. */
     private static final class Lines extends VBox {
-        private final Label first = new Label();
-        private final Label second = new Label();
+        private final List<Label> lines = new ArrayList<>(List.of(line()));
 
-        Lines(String style) {
+        Lines(String... styles) {
             super(2);
-            second.getStyleClass().add(style);
-            getChildren().addAll(first, second);
-            for (Label line : new Label[] {first, second}) {
-                line.setWrapText(true);
-                line.managedProperty().bind(line.textProperty().isNotEmpty());
-                line.visibleProperty().bind(line.managedProperty());
+            for (String style : styles) {
+                Label below = line();
+                below.getStyleClass().add(style);
+                lines.add(below);
             }
+            getChildren().addAll(lines);
         }
 
-        void show(String above, String below) {
-            first.setText(above);
-            second.setText(below);
+        private static Label line() {
+            Label line = new Label();
+            line.setWrapText(true);
+            line.managedProperty().bind(line.textProperty().isNotEmpty());
+            line.visibleProperty().bind(line.managedProperty());
+            return line;
+        }
+
+        void show(String... texts) {
+            for (int i = 0; i < texts.length; i++) {
+                lines.get(i).setText(texts[i]);
+            }
         }
     }
 

@@ -24,7 +24,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
+import nexa.core.files.DeliveredColour;
 import nexa.core.files.Description.Keep;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
@@ -32,6 +34,7 @@ import nexa.core.files.Finish.Sharpening;
 import nexa.core.print.SizeTarget;
 import nexa.desktop.session.MainView;
 import nexa.desktop.window.WindowTest;
+import nexa.shoot.edit.Edit;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -126,6 +129,18 @@ class HandoverViewTest extends WindowTest {
                 .anyMatch(label -> label.getText().equals("3 of 3 smaller than asked")));
         click(robot, "#undo");
         assertEquals(FileSettings.DEFAULT, format().files());
+    }
+
+    /** A profile that was moved away since is told of before the run, not of each file after it. */
+    @Test
+    void formatWhoseProfileIsGone_isSaidSoBeforehand(FxRobot robot) throws Exception {
+        plan(robot);
+        Path gone = base.resolve("gone.icc").toAbsolutePath();
+        Format lost = format().filed(format().files().coloured(DeliveredColour.profile(gone.toString())));
+        Brief brief = session().brief();
+        onFx(() -> session().shoot().apply(Edit.brief("edit.brief", brief, brief.changed(lost))));
+        until(() -> robot.lookup("#handover-formats .warned").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().equals("There is no profile file " + gone)));
     }
 
     @Test
