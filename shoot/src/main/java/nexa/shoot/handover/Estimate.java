@@ -12,6 +12,8 @@ import java.util.function.BooleanSupplier;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.codec.PhotoCodecs;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * How much a run will write, from a few of its files made in memory, and how much room there is.
@@ -20,6 +22,8 @@ import nexa.imaging.codec.PhotoCodecs;
  * @param free on the disk that they go to
  */
 public record Estimate(long bytes, long free) {
+    private static final Logger LOG = LoggerFactory.getLogger(Estimate.class);
+
     /** Of each format. */
     private static final int SAMPLES = 2;
 
@@ -29,10 +33,10 @@ public record Estimate(long bytes, long free) {
     }
 
     /**
-     * Blocks while it makes samples.
+     * Blocks while it makes samples; those that can't be made count nothing, as their files will not come about either.
      *
      * @param outdated asked before each; what comes back then means nothing
-     * @throws IOException if the disk can't be asked or no sample can be made
+     * @throws IOException if the disk can't be asked
      */
     public static Estimate of(HandoverPlan plan, PhotoCodecs codecs, BooleanSupplier outdated) throws IOException {
         Map<Integer, List<Delivery>> byFormat = new HashMap<>();
@@ -53,8 +57,7 @@ public record Estimate(long bytes, long free) {
         return (double) size.width() * size.height();
     }
 
-    private static double bytesPerPixel(List<Delivery> deliveries, PhotoCodecs codecs, BooleanSupplier outdated)
-            throws IOException {
+    private static double bytesPerPixel(List<Delivery> deliveries, PhotoCodecs codecs, BooleanSupplier outdated) {
         double bytes = 0;
         double pixels = 0;
         for (Delivery delivery : Delivery.samples(deliveries, SAMPLES)) {
@@ -65,6 +68,8 @@ public record Estimate(long bytes, long free) {
                 bytes += Sum.ofWriting(Rendering.file(delivery, photo, note -> {}), OutputStream.nullOutputStream())
                         .bytes();
                 pixels += pixels(delivery.size());
+            } catch (IOException unmade) {
+                LOG.debug("No sample of {}", delivery.source(), unmade);
             }
         }
         return pixels == 0 ? 0 : bytes / pixels;

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import nexa.core.brief.Format;
+import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SetSense;
 import nexa.core.print.SizeTarget;
@@ -47,6 +48,21 @@ class EstimateTest {
             assertEquals(written, estimate.bytes(), 0.15 * written);
             assertFalse(estimate.isTight());
             assertEquals(Files.getFileStore(base).getUsableSpace(), estimate.free(), 1e9);
+        }
+    }
+
+    @Test
+    void formatWhoseProfileIsGone_countsNothing() throws IOException {
+        TestShoot test = new TestShoot(base);
+        test.photo("k.jpg", 500, 400);
+        try (Shoot shoot = test.open()) {
+            Format print = TestShoot.addFormat(shoot, "Print", "4:5");
+            Format lost = TestShoot.addFormat(shoot, "Lost", "1:1")
+                    .filed(print.files().coloured(DeliveredColour.profile("/gone.icc")));
+            Estimate estimate = Estimate.of(plan(shoot, print, lost), PhotoCodecs.STANDARD, () -> false);
+            Estimate without = Estimate.of(plan(shoot, print), PhotoCodecs.STANDARD, () -> false);
+            assertEquals(without.bytes(), estimate.bytes());
+            assertTrue(estimate.bytes() > 0);
         }
     }
 
