@@ -41,7 +41,8 @@ public record Outlook(
         Map<Integer, Told> withoutProfile,
         List<Delivery> proofs,
         Optional<Estimate> estimate) {
-    static final Outlook NOTHING = new Outlook(0, 0, 0, 0, 0, false, Map.of(), Map.of(), Map.of(), List.of(), Optional.empty());
+    static final Outlook NOTHING =
+            new Outlook(0, 0, 0, 0, 0, false, Map.of(), Map.of(), Map.of(), List.of(), Optional.empty());
 
     /** Of each format. */
     private static final int PROOFS = 6;
@@ -85,6 +86,16 @@ public record Outlook(
 
     Outlook with(Estimate known) {
         return new Outlook(
-                files, photos, unchecked, there, replaced, unfinished, senses, onGrid, withoutProfile, proofs, Optional.of(known));
+                files,
+                photos,
+                unchecked,
+                there,
+                replaced,
+                unfinished,
+                senses,
+                onGrid,
+                withoutProfile,
+                proofs,
+                Optional.of(known));
     }
 }

@@ -85,7 +85,8 @@ final class LowPass {
                 Point middle = new Point(-1, -1);
                 FloatIndexer cells = weights.createIndexer()) {
             cells.put(0, 0, kernel);
-            sepFilter2D(source, filtered, dense ? source.depth() : CV_32F, weights, weights, middle, 0, BORDER_REPLICATE);
+            sepFilter2D(
+                    source, filtered, dense ? source.depth() : CV_32F, weights, weights, middle, 0, BORDER_REPLICATE);
         }
         return filtered;
     }

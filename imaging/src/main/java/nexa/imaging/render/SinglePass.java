@@ -69,7 +69,11 @@ public final class SinglePass {
 
     private static Picture render(Looked source, ColourMaps outputToSource, PixelSize output) {
         if (outputToSource.areAlike() && outputToSource.green() instanceof Affine even) {
-            return inTiles(source, output, side(LowPass.reduction(even)), (toOutput, tile) -> EvenTile.render(source, toOutput.then(even), tile));
+            return inTiles(
+                    source,
+                    output,
+                    side(LowPass.reduction(even)),
+                    (toOutput, tile) -> EvenTile.render(source, toOutput.then(even), tile));
         }
         BentTile tiles = new BentTile(source, BentMap.step(outputToSource.green(), output.width(), output.height()));
         return inTiles(source, output, TILE, (toOutput, tile) -> tiles.render(outputToSource.after(toOutput), tile));

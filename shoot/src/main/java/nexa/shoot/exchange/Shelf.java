@@ -30,11 +30,7 @@ public final class Shelf {
                 format -> new BriefFile("", List.of(format)).text(),
                 text -> BriefFile.parse(text).formats());
         briefs = new Section<>(
-                preferences,
-                "shelf briefs",
-                BriefFile::name,
-                BriefFile::text,
-                text -> List.of(BriefFile.parse(text)));
+                preferences, "shelf briefs", BriefFile::name, BriefFile::text, text -> List.of(BriefFile.parse(text)));
         handovers = new Section<>(
                 preferences,
                 "shelf handovers",
@@ -140,7 +136,10 @@ public final class Shelf {
         }
 
         private List<T> all(List<String> texts) {
-            return texts.stream().flatMap(one -> read(one).stream()).flatMap(List::stream).toList();
+            return texts.stream()
+                    .flatMap(one -> read(one).stream())
+                    .flatMap(List::stream)
+                    .toList();
         }
 
         private Optional<List<T>> read(String one) {
