@@ -15,7 +15,10 @@ import org.bytedeco.opencv.opencv_core.Mat;
  * of so few pixels they come nearest, by least squares, to what Lanczos' kernel holds and takes out.
  */
 final class DenseKernel {
-    /** From so many source pixels to an output pixel on, what a straight line leaves of false detail is no more than a bicubic does. */
+    /**
+     * From so many source pixels to an output pixel on. Of the broader detail a straight line then makes less that is false than a
+     * bicubic does, of the finest more: of 0.4 cycles an output pixel 5 % at the most, where a bicubic makes 2 %.
+     */
     static final double LEAST_REDUCTION = 2.25;
 
     /** To each side, in output pixels; Lanczos' kernel reaches four. */

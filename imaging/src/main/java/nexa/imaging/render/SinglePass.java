@@ -13,7 +13,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.bytedeco.opencv.opencv_core.Rect;
 
 /**
- * Renders a frame from stored pixels with one interpolation, a bicubic sample at each output pixel's centre. Where the
+ * Renders a frame from stored pixels with one interpolation, a sample at each output pixel's centre. Where the
  * output has fewer pixels than the source, what is finer than they can hold is first taken out of the source's own
  * pixels, so that it averages out instead of turning up as false patterns.
  *
