@@ -13,10 +13,12 @@ import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.stream.ImageInputStream;
+import nexa.core.geometry.PixelSize;
 import nexa.imaging.colour.ColourTransform;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.DecodingRoom;
 import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.JdkPixels;
 import nexa.imaging.pixels.Picture;
@@ -36,14 +38,23 @@ final class InkJpeg {
     private static final int ADOBE_MARKER = 0xEE;
     private static final int INKS = 4;
 
+    /** Their values are read into Java's heap: not more than it holds at a time. */
+    static final DecodingRoom HEAP =
+            new DecodingRoom((long) (0.6 * Runtime.getRuntime().maxMemory()));
+
     static {
         ImageIO.setUseCache(false); // no temporary files
     }
 
     private InkJpeg() {}
 
+    /** Waits until there is enough of the heap for a picture; to be closed when it is decoded. */
+    static DecodingRoom.Held room(PixelSize size) {
+        return HEAP.take(size.area() * INKS);
+    }
+
     /**
-     * Its pixels as stored, in sRGB.
+     * Its pixels as stored, in sRGB. What it takes of the heap is to be asked for first: {@link #room}.
      *
      * @param icc the profile that it has, if any
      * @throws UnreadablePhotoException if it is damaged

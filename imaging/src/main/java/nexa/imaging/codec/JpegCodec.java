@@ -23,6 +23,7 @@ import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
+import nexa.imaging.pixels.DecodingRoom;
 import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -82,8 +83,12 @@ public final class JpegCodec implements PhotoCodec {
 
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        byte[] bytes = Decoder.read(file);
-        return isInk(facts) ? ofInk(file, bytes) : decode(file, bytes, facts, reduction);
+        if (!isInk(facts)) {
+            return decode(file, Decoder.read(file), facts, reduction);
+        }
+        try (DecodingRoom.Held _ = InkJpeg.room(facts.asShot())) {
+            return ofInk(file, Decoder.read(file));
+        }
     }
 
     /** A photo's JPEG, whose colours its headers may say by a code. */

@@ -3,10 +3,10 @@ package nexa.imaging.pixels;
 import java.util.concurrent.Semaphore;
 
 /**
- * Memory for large files that are decoded at the same time, outside Java's heap. Each takes what it needs while it is decoded,
- * so that the largest wait for each other; one that needs more than there is takes all of it. Thread-safe.
+ * Memory for large files that are decoded at the same time. Each takes what it needs while it is decoded, so that the largest
+ * wait for each other; one that needs more than there is takes all of it. Thread-safe.
  */
-final class DecodingRoom {
+public final class DecodingRoom {
     private static final int UNIT = 1 << 20;
 
     /** As read, and as decoded. */
@@ -16,7 +16,7 @@ final class DecodingRoom {
     private final Semaphore free;
 
     /** @param bytes in all */
-    DecodingRoom(long bytes) {
+    public DecodingRoom(long bytes) {
         units = (int) Math.max(1, bytes / UNIT);
         free = new Semaphore(units);
     }
@@ -27,14 +27,18 @@ final class DecodingRoom {
     }
 
     /** To be closed when the file is decoded. */
-    interface Held extends AutoCloseable {
+    public interface Held extends AutoCloseable {
         @Override
         void close();
     }
 
-    /** Waits until there is enough. */
-    Held take(long fileBytes) {
-        int needed = (int) Math.clamp(COPIES * fileBytes / UNIT, 1, units);
+    /**
+     * Waits until there is enough.
+     *
+     * @param bytes of the file, or of its pixels where they are more; twice as many are taken
+     */
+    public Held take(long bytes) {
+        int needed = (int) Math.clamp(COPIES * bytes / UNIT, 1, units);
         free.acquireUninterruptibly(needed);
         return () -> free.release(needed);
     }

@@ -1,6 +1,7 @@
 package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -11,6 +12,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.FutureTask;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriter;
@@ -18,6 +20,7 @@ import javax.imageio.stream.ImageOutputStream;
 import nexa.core.files.DeliveredColour;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
+import nexa.core.geometry.PixelSize;
 import nexa.imaging.InkMaker;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.TiffWriter;
@@ -27,6 +30,7 @@ import nexa.imaging.deliver.Encoder;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
+import nexa.imaging.pixels.DecodingRoom;
 import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.preview.PreviewMaker;
@@ -34,6 +38,7 @@ import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
 
 /** JPEGs of ink values, with and without the inversion that Adobe's marker stands for. */
@@ -107,6 +112,29 @@ class InkTest {
     }
 
     /** What was delivered for a press and comes back as a photo shows the colours that the press makes. */
+    /** Several large ones at a time would not have room in Java's heap. */
+    @Test
+    @Timeout(30)
+    void inks_waitUntilThereIsRoomForThem() throws Exception {
+        Path file = Files.write(folder.resolve("waits.jpg"), withAdobeMarker(jpeg(true)));
+        PhotoFacts facts = assertInstanceOf(Probe.Readable.class, PhotoCodecs.STANDARD.probe(file))
+                .facts();
+        FutureTask<PixelSize> opening = new FutureTask<>(() -> {
+            try (Source source = PhotoCodecs.STANDARD.open(file, facts)) {
+                return source.picture().size();
+            }
+        });
+        Thread opener = new Thread(opening);
+        try (DecodingRoom.Held _ = InkJpeg.HEAP.take(Long.MAX_VALUE / 4)) {
+            opener.start();
+            while (opener.getState() != Thread.State.WAITING) {
+                assertFalse(opening.isDone());
+                Thread.onSpinWait();
+            }
+        }
+        assertEquals(facts.asShot(), opening.get());
+    }
+
     @Test
     void inksWithAProfile_areShownByIt() throws IOException {
         Path press = Files.write(folder.resolve("press.icc"), InkMaker.profile());
