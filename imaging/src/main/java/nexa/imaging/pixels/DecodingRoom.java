@@ -9,7 +9,7 @@ import java.util.concurrent.Semaphore;
 public final class DecodingRoom {
     private static final int UNIT = 1 << 20;
 
-    /** As read, and as decoded. */
+    /** As read, and as decoded; or as decoded, and what is made of it. */
     private static final int COPIES = 2;
 
     private final int units;

@@ -57,8 +57,9 @@ final class DenseKernel {
                 double frequency = 0.5 * row / (rows - 1);
                 double weight = weight(frequency * reduction);
                 values.put(row, 0, weight * response(lanczos, frequency));
+                double left = weight * leftByLine(frequency);
                 for (int i = 0; i <= reach; i++) {
-                    cells.put(row, i, weight * Math.pow(Lanczos.sinc(frequency), 2) * wave(i, frequency));
+                    cells.put(row, i, left * wave(i, frequency));
                 }
             }
             solve(basis, wanted, half, DECOMP_QR);
@@ -69,6 +70,11 @@ final class DenseKernel {
     /** Broad detail matters most, then that nothing is left of what the output can't hold. */
     private static double weight(double cyclesAnOutputPixel) {
         return cyclesAnOutputPixel < 0.35 ? 10 : cyclesAnOutputPixel < 0.62 ? 1 : 2;
+    }
+
+    /** What straight lines from pixel to pixel leave of a frequency, in cycles a source pixel, at all places in the mean. */
+    static double leftByLine(double frequency) {
+        return Math.pow(Lanczos.sinc(frequency), 2);
     }
 
     /** What a pair of weights at a distance from the middle, or the middle's own, makes of a frequency. */

@@ -10,21 +10,20 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.Semaphore;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import nexa.core.told.Told;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.ToldException;
+import nexa.imaging.pixels.DecodingRoom;
 import nexa.shoot.photo.Photo;
 
 /** Work on deliveries on all cores, photo by photo, as those of one photo share a decode. */
 public final class ByPhoto {
     private static final int MOST_WORKERS = 8;
 
-    /** Of photos' pixels that are held at a time: the largest photos wait for each other. */
-    private static final int MEGABYTES = 2048;
+    /** For photos' pixels, and as much again for what is made of them: the largest photos wait for each other. */
+    private static final long ROOM = 4L << 30;
 
     /** Only JPEGs are read in what their pixels take; of others no more are worked on at a time. */
     private static final int MOST_OTHERS = 4;
@@ -41,21 +40,24 @@ public final class ByPhoto {
      * @throws IOException if this thread was interrupted
      */
     public static <T> List<T> work(List<Delivery> deliveries, Function<List<Delivery>, T> work) throws IOException {
-        return work(deliveries, MEGABYTES, work);
+        return work(deliveries, ROOM, work);
     }
 
     /** The same in less memory. */
-    static <T> List<T> work(List<Delivery> deliveries, int megabytes, Function<List<Delivery>, T> work)
+    static <T> List<T> work(List<Delivery> deliveries, long bytes, Function<List<Delivery>, T> work)
             throws IOException {
-        Semaphore room = new Semaphore(megabytes, true);
+        DecodingRoom room = new DecodingRoom(bytes);
         Map<Photo, List<Delivery>> byPhoto = new LinkedHashMap<>();
         deliveries.forEach(each -> byPhoto.computeIfAbsent(each.photo(), photo -> new ArrayList<>())
                 .add(each));
         int workers = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_WORKERS);
         try (ExecutorService pool = Executors.newFixedThreadPool(workers)) {
             List<Callable<T>> tasks = byPhoto.values().stream()
-                    .<Callable<T>>map(
-                            ofOne -> () -> inRoom(room, Math.min(megabytes, megabytes(ofOne)), () -> work.apply(ofOne)))
+                    .<Callable<T>>map(ofOne -> () -> {
+                        try (DecodingRoom.Held _ = room.take(pixels(ofOne))) {
+                            return work.apply(ofOne);
+                        }
+                    })
                     .toList();
             List<T> results = new ArrayList<>();
             for (Future<T> done : pool.invokeAll(tasks)) {
@@ -70,19 +72,10 @@ public final class ByPhoto {
         }
     }
 
-    private static <T> T inRoom(Semaphore room, int needed, Supplier<T> work) {
-        room.acquireUninterruptibly(needed);
-        try {
-            return work.get();
-        } finally {
-            room.release(needed);
-        }
-    }
-
-    /** For a whole photo's pixels; more than none. */
-    private static int megabytes(List<Delivery> ofOne) {
+    /** Bytes of a whole photo. */
+    private static long pixels(List<Delivery> ofOne) {
         PhotoFacts facts = Rendering.facts(ofOne.getFirst());
-        int pixels = (int) Math.ceilDiv(facts.asShot().area() * CHANNELS, 1L << 20);
-        return facts.kind() == FileKind.JPEG ? pixels : Math.max(2 * pixels, MEGABYTES / MOST_OTHERS);
+        long bytes = facts.asShot().area() * CHANNELS;
+        return facts.kind() == FileKind.JPEG ? bytes : Math.max(2 * bytes, ROOM / 2 / MOST_OTHERS);
     }
 }
