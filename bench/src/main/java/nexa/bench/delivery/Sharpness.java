@@ -26,7 +26,7 @@ import nexa.core.plumb.Plumb;
 import nexa.core.space.Correction;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
-import nexa.imaging.pixels.Decoder;
+import nexa.imaging.codec.JpegCodec;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -77,33 +77,39 @@ public final class Sharpness {
         }
     }
 
-    /** What a handover's decoding at half the size costs where it leaves two pixels to a delivered one. */
+    /** What it costs that a handover decodes smaller what leaves one and a half pixels to a delivered one. */
     private static void decodedSmaller(Mat edge, Mat plate) throws UnreadablePhotoException {
-        double reduction = 4;
-        PixelSize output = new PixelSize(600, 600);
-        for (Reduction decoded : List.of(Reduction.NONE, Reduction.HALF)) {
-            print(
-                    "Nexa, reduced by 4, decoded at 1/" + decoded.factor(),
-                    rendered(decoded(edge, decoded), decoded, output),
-                    rendered(decoded(plate, decoded), decoded, output),
-                    reduction);
+        for (int output : List.of(800, 600, 400)) {
+            double reduction = 2400.0 / output;
+            for (Reduction decoded : List.of(Reduction.NONE, Reduction.atMost(reduction / 1.5))) {
+                try (Picture decodedEdge = decoded(edge, decoded);
+                        Picture decodedPlate = decoded(plate, decoded)) {
+                    PixelSize size = new PixelSize(output, output);
+                    print(
+                            String.format(
+                                    Locale.ROOT, "Nexa, reduced by %.0f, decoded at 1/%d", reduction, decoded.factor()),
+                            rendered(decodedEdge, decoded, size),
+                            rendered(decodedPlate, decoded, size),
+                            reduction);
+                }
+            }
         }
     }
 
-    private static Mat decoded(Mat source, Reduction reduction) throws UnreadablePhotoException {
+    private static Picture decoded(Mat source, Reduction reduction) throws UnreadablePhotoException {
         try (BytePointer jpeg = new BytePointer();
                 IntPointer best = new IntPointer(IMWRITE_JPEG_QUALITY, 100)) {
             imencode(".jpg", source, jpeg, best);
             byte[] bytes = new byte[(int) jpeg.limit()];
             jpeg.get(bytes);
-            return Decoder.decode(Path.of("made.jpg"), bytes, reduction).mat();
+            return JpegCodec.decode(Path.of("made.jpg"), bytes, reduction).picture();
         }
     }
 
-    private static Mat rendered(Mat source, Reduction decoded, PixelSize output) {
+    private static Mat rendered(Picture source, Reduction decoded, PixelSize output) {
         double scale = 1.0 / decoded.factor();
         Mapping map = map(Correction.NONE, output).then(Affine.scale(scale, scale));
-        return SinglePass.render(new Picture(source), map, output).mat();
+        return SinglePass.render(source, map, output).mat();
     }
 
     private static void print(String who, Mat edge, Mat plate) {

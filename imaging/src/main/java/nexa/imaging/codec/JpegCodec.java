@@ -24,6 +24,7 @@ import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.DecodingRoom;
+import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -105,7 +106,9 @@ public final class JpegCodec implements PhotoCodec {
      * @throws UnreadablePhotoException if it can't be decoded
      */
     public static Source decode(Path file, byte[] bytes, Reduction reduction) throws UnreadablePhotoException {
-        return new Source(Decoder.decode(file, bytes, reduction), JpegBlocks.of(bytes));
+        try (Picture decoded = Decoder.decode(file, bytes, reduction)) {
+            return new Source(decoded.asMean(reduction.factor()), JpegBlocks.of(bytes));
+        }
     }
 
     @Override

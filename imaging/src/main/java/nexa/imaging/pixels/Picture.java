@@ -34,15 +34,29 @@ public final class Picture implements AutoCloseable {
     private static final int JPEG_BLANK = 128;
 
     private final Mat mat;
+    private final int mean;
 
     /** Takes the matrix over. */
     public Picture(Mat mat) {
+        this(mat, 1);
+    }
+
+    private Picture(Mat mat, int mean) {
         this.mat = mat;
+        this.mean = mean;
     }
 
     /** The pixels, lent: valid until this picture is closed. */
     public Mat mat() {
         return mat;
+    }
+
+    /**
+     * Of how many of a photo's pixels along a side each of these is the mean, as its decoder left it; 1 where they are the
+     * photo's own, and in all that is made of a picture but {@link #shared}.
+     */
+    public int mean() {
+        return mean;
     }
 
     public PixelSize size() {
@@ -95,7 +109,12 @@ public final class Picture implements AutoCloseable {
 
     /** A second handle on the same pixels, to be closed on its own; nothing is copied. */
     public Picture shared() {
-        return new Picture(new Mat(mat));
+        return asMean(mean);
+    }
+
+    /** The same, said to be {@link #mean means}. */
+    public Picture asMean(int ofSoMany) {
+        return new Picture(new Mat(mat), ofSoMany);
     }
 
     /** A new picture with 8 bits a channel. */

@@ -18,7 +18,7 @@ import org.bytedeco.opencv.opencv_core.Scalar;
  * shows where one filter ends and another begins.
  */
 final class BentTile {
-    /** A tile in which the reduction varies by more than this factor is taken in four, where blocks are averaged. */
+    /** A tile in which the reduction varies by more than this factor is taken in four, where it has blocks of its own. */
     private static final double MOST_UNLIKE = 1.5;
 
     /**
@@ -32,11 +32,16 @@ final class BentTile {
 
     private final Looked source;
     private final int step;
+    private final int block;
 
-    /** @param step {@link BentMap#step} of the picture that the tiles are of */
-    BentTile(Looked source, int step) {
+    /**
+     * @param step {@link BentMap#step} of the picture that the tiles are of
+     * @param least {@link ReductionMap#least(nexa.core.geometry.Mapping, int, int)} of it: all tiles average alike, so that no seam shows
+     */
+    BentTile(Looked source, int step, double least) {
         this.source = source;
         this.step = step;
+        this.block = SourcePart.block(least);
     }
 
     void render(ColourMaps tileToSource, Mat tile) {
@@ -49,8 +54,8 @@ final class BentTile {
     }
 
     /** A quarter's own filter costs less than two filters that are mixed, until what lies around it outweighs it. */
-    private static boolean isBetterInQuarters(ReductionMap reductions, int side) {
-        return SourcePart.block(reductions.most()) > 1
+    private boolean isBetterInQuarters(ReductionMap reductions, int side) {
+        return SourcePart.needsLarger(block, reductions.most())
                 ? side > ReductionMap.CELL && reductions.most() > MOST_UNLIKE * reductions.least()
                 : side > SMALL && !isAlike(reductions) && LowPass.isNeededAt(reductions.most());
     }
@@ -79,10 +84,11 @@ final class BentTile {
     }
 
     private void whole(ColourMaps tileToSource, ReductionMap reductions, Mat tile) {
-        int block = SourcePart.block(reductions.most());
+        int block = SourcePart.block(this.block, reductions.most());
+        int mean = block * source.mean();
         double most = ReductionMap.ofStep(reductions.lastStep()) / block;
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
-        int reach = LowPass.forPlace(most).reach();
+        int reach = LowPass.forPlace(most, mean).reach();
         try (SourcePart part = SourcePart.of(source, seen, block, reach);
                 Sampling sampling = Sampling.of(part.seenFrom(tileToSource), tile.cols(), tile.rows(), step)) {
             if (!LowPass.isNeededAt(most)) {
@@ -103,15 +109,19 @@ final class BentTile {
     }
 
     /** One filter serves the whole tile. */
-    private static void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
-        sampling.sampleFiltered(part.pixels(), LowPass.forPlace(reduction / part.block()), tile);
+    private void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
+        sampling.sampleFiltered(
+                part.pixels(), LowPass.forPlace(reduction / part.block(), part.block() * source.mean()), tile);
     }
 
-    private static void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
+    private void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
         try (Mat sampled = new Mat(mixed.rows(), mixed.cols(), mixed.type());
                 Mat share = reductions.share(step, mixed.cols(), mixed.rows());
                 Mat shares = repeated(share, mixed.channels())) {
-            sampling.sampleFiltered(part.pixels(), LowPass.forPlace(ReductionMap.ofStep(step) / part.block()), sampled);
+            sampling.sampleFiltered(
+                    part.pixels(),
+                    LowPass.forPlace(ReductionMap.ofStep(step) / part.block(), part.block() * source.mean()),
+                    sampled);
             multiply(sampled, shares, sampled);
             add(mixed, sampled, mixed);
         }

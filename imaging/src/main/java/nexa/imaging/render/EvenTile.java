@@ -11,7 +11,7 @@ final class EvenTile {
     static void render(Looked source, Affine tileToSource, Mat tile) {
         double reduction = LowPass.reduction(tileToSource);
         int block = SourcePart.block(reduction);
-        Optional<LowPass> filter = LowPass.forReduction(reduction / block);
+        Optional<LowPass> filter = LowPass.forReduction(reduction / block, block * source.mean());
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
         int reach = filter.map(LowPass::reach).orElse(0);
         try (SourcePart part = SourcePart.of(source, seen, block, reach);

@@ -15,16 +15,19 @@ import org.bytedeco.opencv.opencv_core.Rect;
 /**
  * A source that tiles look at. Its light is changed part by part, as a part stays near the processor and most of a photo may
  * lie outside the frame; eyes are mended and bands left out once, as a part may show half of one.
+ *
+ * @param mean {@link Picture#mean}
  */
-record Looked(Mat pixels, Optional<LightSteps> light, List<Patch> patches) implements AutoCloseable {
+record Looked(Mat pixels, int mean, Optional<LightSteps> light, List<Patch> patches) implements AutoCloseable {
     static Looked of(Picture photo) {
-        return new Looked(photo.mat(), Optional.empty(), List.of());
+        return new Looked(photo.mat(), photo.mean(), Optional.empty(), List.of());
     }
 
     /** @param toPicture from the isotropic unit of the photo as shot */
     static Looked of(Picture photo, Optional<Profile> profile, PixelSteps steps, Affine toPicture) {
         return new Looked(
                 photo.mat(),
+                photo.mean(),
                 steps.light().isEmpty() ? Optional.empty() : Optional.of(new LightSteps(photo, profile, steps.light())),
                 patches(photo, steps, toPicture));
     }

@@ -22,6 +22,9 @@ record ReductionMap(double[] steps, int across) {
     /** From one step's reduction to the next one's. */
     static final double FACTOR = 1.1;
 
+    /** Parts of a side of a whole picture at whose ends its reduction is looked at. */
+    private static final int PLACES = 32;
+
     static ReductionMap of(Mapping tileToSource, int width, int height) {
         int across = Math.ceilDiv(width, CELL) + 1;
         int down = Math.ceilDiv(height, CELL) + 1;
@@ -32,6 +35,18 @@ record ReductionMap(double[] steps, int across) {
             steps[i] = Math.max(0, Math.log(reduction) / Math.log(FACTOR));
         }
         return new ReductionMap(steps, across);
+    }
+
+    /** The least reduction in a whole picture, less than 1 where it is enlarged. */
+    static double least(Mapping toSource, int width, int height) {
+        double least = Double.MAX_VALUE;
+        for (int i = 0; i <= PLACES; i++) {
+            for (int j = 0; j <= PLACES; j++) {
+                Point place = new Point((double) i / PLACES * width, (double) j / PLACES * height);
+                least = Math.min(least, LowPass.reduction(toSource.tangent(place)));
+            }
+        }
+        return least;
     }
 
     static double ofStep(double step) {

@@ -67,6 +67,15 @@ public final class SinglePass {
         }
     }
 
+    /**
+     * Of how many of a source's pixels along a side each may be the mean before it is rendered, and the output shows no less.
+     *
+     * @param outputToSource from output pixels to those of the source in full, both continuous
+     */
+    public static int mostAveraged(Mapping outputToSource, PixelSize output) {
+        return SourcePart.block(ReductionMap.least(outputToSource, output.width(), output.height()));
+    }
+
     private static Picture render(Looked source, ColourMaps outputToSource, PixelSize output) {
         if (outputToSource.areAlike() && outputToSource.green() instanceof Affine even) {
             return inTiles(
@@ -75,7 +84,11 @@ public final class SinglePass {
                     side(LowPass.reduction(even)),
                     (toOutput, tile) -> EvenTile.render(source, toOutput.then(even), tile));
         }
-        BentTile tiles = new BentTile(source, BentMap.step(outputToSource.green(), output.width(), output.height()));
+        Mapping green = outputToSource.green();
+        BentTile tiles = new BentTile(
+                source,
+                BentMap.step(green, output.width(), output.height()),
+                ReductionMap.least(green, output.width(), output.height()));
         return inTiles(source, output, TILE, (toOutput, tile) -> tiles.render(outputToSource.after(toOutput), tile));
     }
 

@@ -26,18 +26,33 @@ record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable
     /** Source pixels around what a tile covers, for the bicubic kernel. */
     private static final int MARGIN = 3;
 
-    /** Up to this reduction all source pixels are filtered by themselves. */
-    private static final double MOST_IN_FULL = 16;
+    /** How many averaged pixels to an output pixel are left, at least: {@code ./nexa bench sharpness} shows no less with so many. */
+    private static final double LEFT = 1.5;
+
+    private static final double ROUNDING = 1e-6;
+
+    /** Where a tile is reduced by so many times what the blocks leave, it has larger ones of its own. */
+    private static final double MOST_LEFT = 16;
+
+    /** What these leave to reduce. */
+    private static final int LEFT_IN_LARGE = 8;
 
     /**
-     * What is left to reduce after averaging, at least. A block's own blur then takes less than 1 % from the finest detail
-     * that the output holds: sinc(1 / (2 · 8)).
+     * How many of the source's pixels are averaged along each side.
+     *
+     * @param reduction of them to an output pixel, where a picture is reduced least
      */
-    private static final int LEFT_OVER = 8;
-
-    /** How many source pixels are averaged along each side. */
     static int block(double reduction) {
-        return reduction <= MOST_IN_FULL ? 1 : (int) (reduction / LEFT_OVER);
+        return Math.max(1, (int) (reduction / LEFT + ROUNDING));
+    }
+
+    /** The same in a tile that may be reduced by much more. */
+    static int block(int ofPicture, double most) {
+        return needsLarger(ofPicture, most) ? (int) (most / LEFT_IN_LARGE) : ofPicture;
+    }
+
+    static boolean needsLarger(int ofPicture, double most) {
+        return most > MOST_LEFT * ofPicture;
     }
 
     /**

@@ -52,6 +52,15 @@ class BentRenderTest {
         };
     }
 
+    /** Reduced so much everywhere that pixels are averaged first. */
+    static Mapping[] averaging() {
+        return new Mapping[] {
+            through(new Projective(1, 0.03, 0, -0.02, 1, 0, 0.1, 0.2, 1), 3.9),
+            through(barrel(), 3.3),
+            through(barrel(), 6)
+        };
+    }
+
     private static Picture grey(int side, ToDoubleBiFunction<Double, Double> value) {
         Mat mat = new Mat(side, side, CV_8UC1);
         try (UByteIndexer pixels = mat.createIndexer()) {
@@ -74,7 +83,7 @@ class BentRenderTest {
 
     /** Detail that every output can hold shows where the mapping says, at its full strength. */
     @ParameterizedTest
-    @MethodSource("mappings")
+    @MethodSource({"mappings", "averaging"})
     void render_showsTheRightPlaces(Mapping map) {
         try (Picture source = grey(1200, BentRenderTest::wave);
                 Picture rendered = SinglePass.render(source, map, OUTPUT);
@@ -92,7 +101,7 @@ class BentRenderTest {
 
     /** Rings finer and finer outwards. What tiles are cut otherwise must not show: a shifted output is the same picture. */
     @ParameterizedTest
-    @MethodSource("mappings")
+    @MethodSource({"mappings", "averaging"})
     void render_ofAZonePlate_hasNoSeams(Mapping map) {
         try (Picture plate = grey(
                         1200, (x, y) -> 127.5 + 127 * Math.cos(((x - 600) * (x - 600) + (y - 600) * (y - 600)) / 420));
@@ -113,6 +122,12 @@ class BentRenderTest {
             }
             assertTrue(most <= 8, "tiles that begin elsewhere differ by " + most);
         }
+    }
+
+    @ParameterizedTest
+    @MethodSource("averaging")
+    void mostAveraged_ofWhatIsReducedMuch_isMoreThanOne(Mapping map) {
+        assertTrue(SinglePass.mostAveraged(map, OUTPUT) > 1);
     }
 
     /** The finest rings, far beyond what the output holds, become even grey: no false patterns. */
@@ -170,7 +185,7 @@ class BentRenderTest {
         try (Picture scene = TestPhotos.scene(9000, 6000)) {
             for (double reduction : new double[] {1, 4, 15, 17, 80, 700}) {
                 int block = SourcePart.block(reduction);
-                int reach = LowPass.forReduction(reduction / block)
+                int reach = LowPass.forReduction(reduction / block, block)
                         .map(LowPass::reach)
                         .orElse(0);
                 Seen seen = Seen.of(Affine.scale(reduction, reduction), 192, 192);

@@ -7,15 +7,10 @@ import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.render.SinglePass;
 
 /** How much smaller a photo may be decoded without its deliveries showing it. */
 final class Decoding {
-    /**
-     * Decoded pixels to a delivered one, at least. So many leave 97 % of the sharpness and no more false patterns than
-     * all pixels do ({@code ./nexa bench sharpness}).
-     */
-    private static final double LEFT = 2;
-
     private Decoding() {}
 
     /**
@@ -31,21 +26,17 @@ final class Decoding {
     /** What all deliveries of a photo can share. */
     static Reduction reduction(List<Delivery> ofOnePhoto) {
         return Reduction.atMost(
-                ofOnePhoto.stream().mapToDouble(Decoding::most).min().orElse(1));
+                ofOnePhoto.stream().mapToInt(Decoding::most).min().orElse(1));
     }
 
-    /** Only a JPEG's decoder leaves out detail as well as our own filter; what is filled copies the photo's own pixels. */
-    private static double most(Delivery delivery) {
+    /** Only a JPEG's decoder leaves means of pixels; what is filled copies the photo's own, and a red eye is found by them. */
+    private static int most(Delivery delivery) {
         PhotoSpace space = Rendering.space(delivery);
         boolean mayBeSmaller = Rendering.facts(delivery).kind() == FileKind.JPEG
-                && space.pose().correction().keepsPlaces()
                 && space.pose().correction().eyes().isNone()
                 && space.outline().holds(delivery.frame());
         return mayBeSmaller
-                ? delivery.frame().width()
-                        * space.asShot().longEdge()
-                        / delivery.size().width()
-                        / LEFT
+                ? SinglePass.mostAveraged(Rendering.toSource(delivery, space).green(), delivery.size())
                 : 1;
     }
 }

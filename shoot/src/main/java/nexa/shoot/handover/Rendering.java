@@ -269,7 +269,7 @@ public final class Rendering {
         return new PhotoSpace(facts(delivery).asShot(), delivery.framing().pose());
     }
 
-    private static ColourMaps toSource(Delivery delivery, PhotoSpace space) {
+    static ColourMaps toSource(Delivery delivery, PhotoSpace space) {
         return space.outputToStoredColours(facts(delivery).decodedToAsShot(), delivery.frame(), delivery.size());
     }
 }
