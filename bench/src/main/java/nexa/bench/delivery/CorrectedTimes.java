@@ -28,7 +28,7 @@ import nexa.shoot.handover.Handover;
 import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.RunControl;
 
-/** A handover of photos of 24 megapixels, tilted, 4:5, 2048 pixels: plain and with what is corrected, in turn. */
+/** Handovers of photos of 24 megapixels, tilted, 4:5, of two sizes: plain and with what is corrected, in turn. */
 public final class CorrectedTimes {
     private static final int PHOTOS = 12;
     private static final int ROUNDS = 5;
@@ -46,17 +46,24 @@ public final class CorrectedTimes {
 
     public static void run() throws IOException {
         Path own = Files.createTempDirectory("nexa-corrected");
-        Map<String, List<Taken>> times = new LinkedHashMap<>();
         try (Shoot shoot =
                 Shoot.open(LargePhotos.folder(PHOTOS), new Locations(own.resolve("data"), own.resolve("cache")))) {
-            for (int round = 0; round <= ROUNDS; round++) {
-                for (Map.Entry<String, Correction> kind : kinds().entrySet()) {
-                    Deliveries.hold(shoot, pose -> pose.withTilt(new Tilt(TILT)).withCorrection(kind.getValue()));
-                    Taken taken = handedOver(shoot, own.resolve(kind.getKey() + round));
-                    if (round > 0) { // the first one warms up
-                        times.computeIfAbsent(kind.getKey(), unused -> new ArrayList<>())
-                                .add(taken);
-                    }
+            for (int longEdge : Deliveries.LONG_EDGES) {
+                System.out.printf(Locale.ROOT, "%d pixels:%n", longEdge);
+                run(shoot, longEdge, Files.createDirectory(own.resolve(Integer.toString(longEdge))));
+            }
+        }
+    }
+
+    private static void run(Shoot shoot, int longEdge, Path own) throws IOException {
+        Map<String, List<Taken>> times = new LinkedHashMap<>();
+        for (int round = 0; round <= ROUNDS; round++) {
+            for (Map.Entry<String, Correction> kind : kinds().entrySet()) {
+                Deliveries.hold(shoot, pose -> pose.withTilt(new Tilt(TILT)).withCorrection(kind.getValue()));
+                Taken taken = handedOver(shoot, longEdge, own.resolve(kind.getKey() + round));
+                if (round > 0) { // the first one warms up
+                    times.computeIfAbsent(kind.getKey(), unused -> new ArrayList<>())
+                            .add(taken);
                 }
             }
         }
@@ -94,8 +101,8 @@ public final class CorrectedTimes {
         return kinds;
     }
 
-    private static Taken handedOver(Shoot shoot, Path out) throws IOException {
-        HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(out));
+    private static Taken handedOver(Shoot shoot, int longEdge, Path out) throws IOException {
+        HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(out), longEdge);
         long begun = System.nanoTime();
         double busy = processors();
         new Handover(plan, outcome -> {}, new RunControl()).run(shoot);

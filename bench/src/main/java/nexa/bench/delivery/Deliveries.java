@@ -16,10 +16,12 @@ import nexa.shoot.handover.HandoverPlan;
 import nexa.shoot.handover.request.HandoverRequest;
 import nexa.shoot.photo.Photo;
 
-/** What the benchmarks hand over: all photos of a shoot in 4:5, as JPEGs of 2048 pixels. */
+/** What the benchmarks hand over: all photos of a shoot in 4:5, as JPEGs. */
 final class Deliveries {
     static final int QUALITY = 92;
-    private static final int LONG_EDGE = 2048;
+
+    /** The second is so small that photos are decoded smaller for it. */
+    static final List<Integer> LONG_EDGES = List.of(2048, 1500);
 
     private Deliveries() {}
 
@@ -31,13 +33,13 @@ final class Deliveries {
         }
     }
 
-    static HandoverPlan plan(Shoot shoot, Path out) {
+    static HandoverPlan plan(Shoot shoot, Path out, int longEdge) {
         if (shoot.brief().formats().isEmpty()) {
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
         }
         List<Format> formats = shoot.brief().formats().stream()
-                .map(format -> format.sized(new SizeTarget.LongEdge(LONG_EDGE))
-                        .filed(new FileSettings(FileType.JPEG, QUALITY)))
+                .map(format ->
+                        format.sized(new SizeTarget.LongEdge(longEdge)).filed(new FileSettings(FileType.JPEG, QUALITY)))
                 .toList();
         return HandoverPlan.of(shoot, new HandoverRequest(out, formats));
     }

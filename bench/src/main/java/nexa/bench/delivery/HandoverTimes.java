@@ -24,7 +24,7 @@ import nexa.shoot.handover.Outcome;
 import nexa.shoot.handover.RunControl;
 
 /**
- * A handover of photos of 24 megapixels, tilted, 4:5, 2048 pixels, against the limit (the JPEG library's own tools decoding the
+ * Handovers of photos of 24 megapixels, tilted, 4:5, of two sizes, against the limit (the JPEG library's own tools decoding the
  * same files and encoding pictures of the same size on all cores) and against libvips.
  */
 public final class HandoverTimes {
@@ -36,11 +36,16 @@ public final class HandoverTimes {
     /** @param count of photos; 0 = the usual number */
     public static void run(int count) throws IOException {
         int photos = count > 0 ? count : PHOTOS;
-        Path own = Files.createTempDirectory("nexa-handover");
-        try (Shoot shoot =
-                Shoot.open(LargePhotos.folder(photos), new Locations(own.resolve("data"), own.resolve("cache")))) {
+        for (int longEdge : Deliveries.LONG_EDGES) {
+            System.out.printf(Locale.ROOT, "%d photos to %d pixels:%n", photos, longEdge);
+            run(LargePhotos.folder(photos), longEdge, Files.createTempDirectory("nexa-handover"));
+        }
+    }
+
+    private static void run(Path photos, int longEdge, Path own) throws IOException {
+        try (Shoot shoot = Shoot.open(photos, new Locations(own.resolve("data"), own.resolve("cache")))) {
             Deliveries.hold(shoot, HandoverTimes::tilted);
-            HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(own.resolve("ours")));
+            HandoverPlan plan = Deliveries.plan(shoot, Files.createDirectory(own.resolve("ours")), longEdge);
             double ours = ours(shoot, plan);
             HandoverPeers peers = new HandoverPeers(plan, own);
             peers.limit()
