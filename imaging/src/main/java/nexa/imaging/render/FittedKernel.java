@@ -25,6 +25,9 @@ final class FittedKernel {
     /** Frequencies that are looked at, for each weight that is sought. */
     private static final int DENSITY = 12;
 
+    /** Means of more pixels differ from those of so many by less than 1 %. */
+    private static final int LARGEST_MEAN = 8;
+
     private static final Map<Use, float[]> KNOWN = new ConcurrentHashMap<>();
 
     private FittedKernel() {}
@@ -54,7 +57,7 @@ final class FittedKernel {
      */
     static float[] weights(double reduction, int mean, boolean byLine) {
         long step = Math.round(Math.log(reduction) / Math.log(STEP));
-        return KNOWN.computeIfAbsent(new Use(step, mean, byLine), FittedKernel::nearest);
+        return KNOWN.computeIfAbsent(new Use(step, Math.min(mean, LARGEST_MEAN), byLine), FittedKernel::nearest);
     }
 
     private static float[] nearest(Use use) {

@@ -32,6 +32,9 @@ final class LowPass {
      */
     private static final double DENSE = 2.25;
 
+    /** Fewer means to an output pixel hold false patterns that giving back what they took would bring out. */
+    private static final double LEAST_MEANS = 1.35;
+
     /** Leaves pixels as they are. */
     private static final LowPass NOTHING = new LowPass(new float[] {1}, false);
 
@@ -54,7 +57,7 @@ final class LowPass {
      */
     static LowPass of(double reduction, int mean) {
         boolean dense = isDense(reduction);
-        return dense || mean > 1
+        return dense || mean > 1 && reduction >= LEAST_MEANS
                 ? new LowPass(FittedKernel.weights(reduction, mean, dense), dense)
                 : new LowPass(Lanczos.weights(reduction), false);
     }
