@@ -65,8 +65,8 @@ record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable
         int down = source.pixels().rows();
         int x = aligned(Math.clamp((long) Math.floor(seen.left()) - margin, 0, across - 1), block);
         int y = aligned(Math.clamp((long) Math.floor(seen.top()) - margin, 0, down - 1), block);
-        int xEnd = Math.clamp((long) Math.ceil(seen.right()) + margin, x + 1, across);
-        int yEnd = Math.clamp((long) Math.ceil(seen.bottom()) + margin, y + 1, down);
+        int xEnd = end(seen.right(), margin, x, across, block);
+        int yEnd = end(seen.bottom(), margin, y, down, block);
         try (Rect area = new Rect(x, y, xEnd - x, yEnd - y)) {
             Mat part = source.part(area);
             return block == 1
@@ -82,27 +82,36 @@ record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable
         return place / block * block;
     }
 
-    /** Whole blocks; beyond the source its edge goes on. */
+    /** Whole blocks, except at the source's own end. */
+    private static int end(double seen, int margin, int begin, int length, int block) {
+        int wanted = Math.clamp((long) Math.ceil(seen) + margin, begin + 1, length);
+        return Math.min(length, Math.ceilDiv(wanted, block) * block);
+    }
+
+    /** Beyond the source its edge goes on, to whole blocks. */
     private static Mat averaged(Mat part, int block) {
         int across = Math.ceilDiv(part.cols(), block);
         int down = Math.ceilDiv(part.rows(), block);
         Mat averaged = new Mat();
         try (part;
-                Mat whole = new Mat();
-                Scalar unused = new Scalar();
+                Mat whole = extended(part, across * block, down * block);
                 Size size = new Size(across, down)) {
-            copyMakeBorder(
-                    part,
-                    whole,
-                    0,
-                    down * block - part.rows(),
-                    0,
-                    across * block - part.cols(),
-                    BORDER_REPLICATE,
-                    unused);
             resize(whole, averaged, size, 0, 0, INTER_AREA);
         }
         return averaged;
+    }
+
+    private static Mat extended(Mat part, int width, int height) {
+        int right = width - part.cols();
+        int below = height - part.rows();
+        if (right == 0 && below == 0) {
+            return new Mat(part);
+        }
+        Mat extended = new Mat();
+        try (Scalar unused = new Scalar()) {
+            copyMakeBorder(part, extended, 0, below, 0, right, BORDER_REPLICATE, unused);
+        }
+        return extended;
     }
 
     /** From a tile's continuous pixels to the part's. */
