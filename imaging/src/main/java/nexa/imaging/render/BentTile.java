@@ -85,10 +85,9 @@ final class BentTile {
 
     private void whole(ColourMaps tileToSource, ReductionMap reductions, Mat tile) {
         int block = SourcePart.block(this.block, reductions.most());
-        int mean = block * source.mean();
         double most = ReductionMap.ofStep(reductions.lastStep()) / block;
         Seen seen = Seen.of(tileToSource, tile.cols(), tile.rows());
-        int reach = LowPass.forPlace(most, mean).reach();
+        int reach = LowPass.forPlace(most, block * source.mean()).reach();
         try (SourcePart part = SourcePart.of(source, seen, block, reach);
                 Sampling sampling = Sampling.of(part.seenFrom(tileToSource), tile.cols(), tile.rows(), step)) {
             if (!LowPass.isNeededAt(most)) {
@@ -109,19 +108,16 @@ final class BentTile {
     }
 
     /** One filter serves the whole tile. */
-    private void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
-        sampling.sampleFiltered(
-                part.pixels(), LowPass.forPlace(reduction / part.block(), part.block() * source.mean()), tile);
+    private static void alike(SourcePart part, Sampling sampling, double reduction, Mat tile) {
+        sampling.sampleFiltered(part.pixels(), LowPass.forPlace(reduction / part.block(), part.mean()), tile);
     }
 
-    private void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
+    private static void addStep(SourcePart part, Sampling sampling, ReductionMap reductions, int step, Mat mixed) {
         try (Mat sampled = new Mat(mixed.rows(), mixed.cols(), mixed.type());
                 Mat share = reductions.share(step, mixed.cols(), mixed.rows());
                 Mat shares = repeated(share, mixed.channels())) {
             sampling.sampleFiltered(
-                    part.pixels(),
-                    LowPass.forPlace(ReductionMap.ofStep(step) / part.block(), part.block() * source.mean()),
-                    sampled);
+                    part.pixels(), LowPass.forPlace(ReductionMap.ofStep(step) / part.block(), part.mean()), sampled);
             multiply(sampled, shares, sampled);
             add(mixed, sampled, mixed);
         }

@@ -25,7 +25,7 @@ public final class SinglePass {
     private static final int TILE = 192;
 
     /**
-     * Source pixels along the side of a tile whose values are filtered as small as the source's own: so many that little is
+     * Filtered pixels along the side of a tile whose values are filtered as small as the source's own: so many that little is
      * looked at twice of what lies around tiles.
      */
     private static final double DENSE_SIDE = 1200;
@@ -93,7 +93,8 @@ public final class SinglePass {
     }
 
     private static int side(double reduction) {
-        return LowPass.isDense(reduction) ? Math.clamp(Math.round(DENSE_SIDE / reduction), TILE / 2, 3 * TILE) : TILE;
+        double left = reduction / SourcePart.block(reduction);
+        return LowPass.isDense(left) ? Math.clamp(Math.round(DENSE_SIDE / left), TILE / 2, 3 * TILE) : TILE;
     }
 
     private static Picture inTiles(Looked source, PixelSize output, int side, BiConsumer<Affine, Mat> renderTile) {

@@ -20,9 +20,10 @@ import org.bytedeco.opencv.opencv_core.Size;
  *
  * @param pixels of the source, or averaged blocks of it
  * @param block source pixels along a block's side
+ * @param mean of how many of the photo's pixels along a side each is the mean
  * @param toPart from the source's continuous pixels to the part's
  */
-record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable {
+record SourcePart(Mat pixels, int block, int mean, Affine toPart) implements AutoCloseable {
     /** Source pixels around what a tile covers, for the bicubic kernel. */
     private static final int MARGIN = 3;
 
@@ -70,10 +71,11 @@ record SourcePart(Mat pixels, int block, Affine toPart) implements AutoCloseable
         try (Rect area = new Rect(x, y, xEnd - x, yEnd - y)) {
             Mat part = source.part(area);
             return block == 1
-                    ? new SourcePart(part, 1, Affine.translation(-x, -y))
+                    ? new SourcePart(part, 1, source.mean(), Affine.translation(-x, -y))
                     : new SourcePart(
                             averaged(part, block),
                             block,
+                            block * source.mean(),
                             Affine.translation(-x, -y).then(Affine.scale(1.0 / block, 1.0 / block)));
         }
     }
