@@ -8,15 +8,23 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import nexa.core.geometry.Point;
 import nexa.core.naming.ShownName;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
-/** What a command prints: objects with the same fields in the same order; some may lack the last ones. */
+/**
+ * What a command prints: objects with the same fields in the same order; some may lack the last ones. As JSON they are for
+ * programs, the same in every language; as a table for people, in theirs.
+ */
 public final class Rows {
     private static final ObjectMapper JSON = new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+    private static final Pattern CAPITAL = Pattern.compile("[A-Z]");
 
     private final List<Map<String, @Nullable Object>> rows = new ArrayList<>();
 
@@ -39,16 +47,16 @@ public final class Rows {
          *
          * @param refusal empty = it is to be used
          */
-        public <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal) {
+        public Row withVerdict(Optional<Double> confidence, Optional<Choice> refusal) {
             return withVerdict(confidence, refusal, false);
         }
 
         /** @param offered whether it is refused, but likely enough to be shown */
-        public <R extends Enum<R>> Row withVerdict(Optional<Double> confidence, Optional<R> refusal, boolean offered) {
+        public Row withVerdict(Optional<Double> confidence, Optional<Choice> refusal, boolean offered) {
             String decision = refusal.isEmpty() ? "accept" : offered ? "offer" : "refuse";
             return with("confidence", confidence.orElse(null))
-                    .with("decision", confidence.isPresent() ? decision : null)
-                    .with("reason", refusal.map(ShootCommand::words).orElse(null));
+                    .with("decision", confidence.isPresent() ? Choice.of(decision) : null)
+                    .with("reason", refusal.orElse(null));
         }
 
         public Row withPoints(String name, List<Point> points) {
@@ -82,7 +90,7 @@ public final class Rows {
         List<List<String>> cells = new ArrayList<>();
         List<String> columns =
                 rows.stream().flatMap(row -> row.keySet().stream()).distinct().toList();
-        cells.add(columns);
+        cells.add(columns.stream().map(Rows::heading).toList());
         rows.forEach(row ->
                 cells.add(columns.stream().map(column -> text(row.get(column))).toList()));
         int[] widths = new int[cells.getFirst().size()];
@@ -92,6 +100,11 @@ public final class Rows {
             }
         }
         cells.forEach(row -> out.println(line(row, widths)));
+    }
+
+    /** A field's name in the user's language. */
+    private static String heading(String field) {
+        return Words.of("row." + CAPITAL.matcher(field).replaceAll("-$0").toLowerCase(Locale.ROOT));
     }
 
     private static String line(List<String> row, int[] widths) {
@@ -107,6 +120,8 @@ public final class Rows {
     private static String text(@Nullable Object value) {
         return switch (value) {
             case null -> "";
+            case Choice choice -> choice.inWords();
+            case Boolean is -> Words.of(is ? "row.is.true" : "row.is.false");
             case Double d -> "%.4g".formatted(d);
             case List<?> list -> Integer.toString(list.size());
             default -> ShownName.of(value.toString());

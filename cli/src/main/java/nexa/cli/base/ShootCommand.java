@@ -8,7 +8,6 @@ import java.nio.file.PathMatcher;
 import java.time.Duration;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -132,11 +131,6 @@ public abstract class ShootCommand implements Callable<Integer> {
             say(Words.of("told.at", photo.file(), unreadable.told()));
             return Optional.empty();
         }
-    }
-
-    /** A choice in small letters. */
-    public static String words(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** Writes a file. */

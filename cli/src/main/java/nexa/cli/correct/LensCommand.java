@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -155,7 +156,7 @@ public final class LensCommand extends ShootCommand {
                         lens.isMeasured()
                                 ? lens.name()
                                 : one.map(match -> match.lens().name()).orElse(null))
-                .with("state", unknown ? "unknown" : words(lens.use()))
+                .with("state", unknown ? Choice.of("unknown") : Choice.of(lens.use()))
                 .with("why", why(offer))
                 .with("distortion", 100 * lens.amounts().distortion())
                 .with("fringes", 100 * lens.amounts().fringes())

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -61,7 +62,10 @@ public final class LevelCommand extends ShootCommand {
         rows.add()
                 .with("photo", photo.file())
                 .with("angle", finding.tilt().degrees())
-                .withVerdict(Optional.of(finding.confidence()), finding.refusal(), finding.offered())
+                .withVerdict(
+                        Optional.of(finding.confidence()),
+                        finding.refusal().map(refusal -> Choice.of("refusal", refusal)),
+                        finding.offered())
                 .with("lines", finding.lines().stream().map(LevelCommand::ends).toList());
     }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -134,7 +135,9 @@ public final class PlumbCommand extends ShootCommand {
                 .with("pitch", shown.plumb().pitch())
                 .with("yaw", shown.plumb().yaw())
                 .with("roll", shown.tilt().degrees())
-                .withVerdict(finding.map(PlumbFinding::confidence), finding.flatMap(PlumbFinding::refusal))
+                .withVerdict(
+                        finding.map(PlumbFinding::confidence),
+                        finding.flatMap(PlumbFinding::refusal).map(refusal -> Choice.of("plumb.refusal", refusal)))
                 .with(
                         "lines",
                         finding.stream()

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Derivation;
@@ -104,10 +105,10 @@ public final class PrepareCommand extends ShootCommand {
         for (Step step : prepared.steps()) {
             rows.add()
                     .with("photo", photo.file())
-                    .with("part", words(step.part()))
+                    .with("part", Choice.of(step.part()))
                     .with("angle", step.amount())
                     .with("confidence", step.confidence())
-                    .with("decision", words(step.decision()));
+                    .with("decision", Choice.of(step.decision()));
         }
         Framing after = prepared.sure();
         PhotoSpace space = photo.space(after.pose());
@@ -115,13 +116,13 @@ public final class PrepareCommand extends ShootCommand {
             Frame frame = Derivation.frame(space, after, format, shoot.brief());
             rows.add()
                     .with("photo", photo.file())
-                    .with("part", "frame")
+                    .with("part", Choice.of("frame"))
                     .with("format", format.name())
                     .with("why", Words.of(Derivation.why(space, after, format, shoot.brief(), frame)))
                     .withPoints("corners", space.toUpright(frame));
         }
         if (prepared.steps().isEmpty() && formats.isEmpty()) {
-            rows.add().with("photo", photo.file()).with("part", "nothing");
+            rows.add().with("photo", photo.file()).with("part", Choice.of("nothing"));
         }
     }
 }

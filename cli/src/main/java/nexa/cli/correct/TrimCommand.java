@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Format;
@@ -194,7 +195,9 @@ public final class TrimCommand extends ShootCommand {
         Frame kept = trim.within(toStored.apply(photo.facts().orElseThrow().asShot()));
         sides(rows, photo, kept)
                 .with("angle", trim.lean().degrees())
-                .withVerdict(finding.map(TrimFinding::confidence), finding.flatMap(TrimFinding::refusal));
+                .withVerdict(
+                        finding.map(TrimFinding::confidence),
+                        finding.flatMap(TrimFinding::refusal).map(refusal -> Choice.of("trim.refusal", refusal)));
     }
 
     /** @param box of the stored picture, in its isotropic unit */

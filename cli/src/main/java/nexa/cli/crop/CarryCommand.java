@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Derivation;
@@ -122,7 +123,7 @@ public final class CarryCommand extends ShootCommand {
         rows.add()
                 .with("photo", photo.file())
                 .with("format", format.name())
-                .with("state", words(carried.framing().state(format)))
+                .with("state", Choice.of("state", carried.framing().state(format)))
                 .with("tilt", carried.framing().pose().tilt().degrees())
                 .withPoints(
                         "corners",
@@ -130,9 +131,6 @@ public final class CarryCommand extends ShootCommand {
                 .with("error", carried.error())
                 .with(
                         "losses",
-                        carried.losses().stream()
-                                .sorted()
-                                .map(CarryCommand::words)
-                                .toList());
+                        carried.losses().stream().sorted().map(Choice::of).toList());
     }
 }

@@ -1,6 +1,6 @@
 package nexa.cli.crop;
 
-import java.util.Locale;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
@@ -33,7 +33,7 @@ final class CropRow {
         Rows.Row row = rows.add()
                 .with("photo", photo.file())
                 .with("format", format.name())
-                .with("state", framing.state(format).name().toLowerCase(Locale.ROOT))
+                .with("state", Choice.of("state", framing.state(format)))
                 .with("why", Words.of(Derivation.why(space, framing, format, shoot.brief(), frame)))
                 .with("tilt", framing.pose().tilt().degrees())
                 .with("quarterTurns", framing.pose().turn().quarterTurns())

@@ -3,11 +3,11 @@ package nexa.cli.crop;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.StringJoiner;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Format;
@@ -77,12 +77,7 @@ public final class LineupCommand extends ShootCommand {
                 .with("offsetY", deviation.offset().y())
                 .with("size", value(deviation.sizeRatio()))
                 .with("lean", value(deviation.lean()))
-                .with(
-                        "outlier",
-                        outlier.stream()
-                                .sorted()
-                                .map(trait -> trait.name().toLowerCase(Locale.ROOT))
-                                .toList());
+                .with("outlier", outlier.stream().sorted().map(Choice::of).toList());
     }
 
     private static @Nullable Double value(OptionalDouble figure) {

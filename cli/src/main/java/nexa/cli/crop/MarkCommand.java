@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -84,7 +85,7 @@ public final class MarkCommand extends ShootCommand {
             changes.add(new FramingChange(photo.id(), before, takes ? suggestion.on(before) : before));
             add(rows, shoot, photo, before.withMarks(suggestion.marks()))
                     .with("confidence", suggestion.confidence())
-                    .with("decision", suggestion.accepted() ? "accept" : "offer");
+                    .with("decision", Choice.of(suggestion.accepted() ? "accept" : "offer"));
         });
         return found.isPresent();
     }

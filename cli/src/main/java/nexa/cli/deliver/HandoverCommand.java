@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import nexa.cli.base.Choice;
 import nexa.cli.base.ColourOptions;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
@@ -216,7 +217,7 @@ public final class HandoverCommand extends ShootCommand {
                         state.equals("failed") ? null : delivery.output().toString())
                 .with("width", delivery.size().width())
                 .with("height", delivery.size().height())
-                .with("state", state)
+                .with("state", Choice.of(state))
                 .with("reason", reason);
     }
 
@@ -227,7 +228,7 @@ public final class HandoverCommand extends ShootCommand {
                 .with("output", delivery.output().toString())
                 .with("width", delivery.size().width())
                 .with("height", delivery.size().height())
-                .with("state", "there already")
+                .with("state", Choice.of("there already"))
                 .with("reason", null);
     }
 
@@ -238,7 +239,7 @@ public final class HandoverCommand extends ShootCommand {
                 .with("output", null)
                 .with("width", null)
                 .with("height", null)
-                .with("state", "failed")
+                .with("state", Choice.of("failed"))
                 .with("reason", Words.of(photo.trouble().orElseThrow()));
     }
 }

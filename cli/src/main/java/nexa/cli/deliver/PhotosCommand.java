@@ -1,7 +1,7 @@
 package nexa.cli.deliver;
 
-import java.util.Locale;
 import java.util.Optional;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.geometry.PixelSize;
@@ -24,9 +24,8 @@ public final class PhotosCommand extends ShootCommand {
                     .with("height", size.map(PixelSize::height).orElse(null))
                     .with(
                             "orientation",
-                            size.map(s -> s.orientation().name().toLowerCase(Locale.ROOT))
-                                    .orElse(null))
-                    .with("state", size.isPresent() ? (isDamaged(photo) ? "damaged" : "ok") : "unreadable")
+                            size.map(s -> Choice.of("lying", s.orientation())).orElse(null))
+                    .with("state", Choice.of(size.isPresent() ? (isDamaged(photo) ? "damaged" : "ok") : "unreadable"))
                     .with(
                             "reason",
                             photo.trouble()
