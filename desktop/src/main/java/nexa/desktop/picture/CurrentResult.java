@@ -2,6 +2,8 @@ package nexa.desktop.picture;
 
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
@@ -13,6 +15,9 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Nodes;
+import nexa.imaging.file.Trouble;
+import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 
 /**
  * The current photo's result in the active format, and nothing else, as large as fits; while there is no format yet, the photo.
@@ -24,6 +29,7 @@ public final class CurrentResult extends DrawnPane {
     private final Session session;
     private final FramePicture picture;
     private final Subscription subscriptions;
+    private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
 
     public CurrentResult(Session session, PhotoLoader loader, Executor fx) {
         this.session = session;
@@ -33,6 +39,11 @@ public final class CurrentResult extends DrawnPane {
                 session.formatProperty().subscribe(format -> redraw()),
                 session.framingProperty().subscribe(framing -> redraw()),
                 session.editsProperty().subscribe(count -> redraw()));
+    }
+
+    /** Why the photo can't be shown; empty if it can, or there is none. */
+    public ReadOnlyStringProperty troubleProperty() {
+        return trouble.getReadOnlyProperty();
     }
 
     public void dispose() {
@@ -48,6 +59,15 @@ public final class CurrentResult extends DrawnPane {
         } else {
             picture.clear();
         }
+        trouble.set(
+                session.photo().map(photo -> trouble(photo, space.isPresent())).orElse(""));
+    }
+
+    /** @param asked whether the photo was to be shown, so that its picture knows what came of it */
+    private String trouble(Photo photo, boolean asked) {
+        Optional<Trouble> reason = photo.trouble().or(() -> asked ? picture.trouble() : Optional.empty());
+        return reason.map(why -> Words.of("bench.unreadable", photo.name(), Words.of(why)))
+                .orElse("");
     }
 
     private void draw(GraphicsContext canvas, PhotoSpace space, double width, double height) {

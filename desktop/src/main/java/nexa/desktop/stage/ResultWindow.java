@@ -7,6 +7,7 @@ import javafx.beans.binding.Bindings;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
@@ -54,7 +55,7 @@ public final class ResultWindow {
     }
 
     private Stage opened(CurrentResult result) {
-        StackPane root = new StackPane(result);
+        StackPane root = new StackPane(result, trouble(result));
         Parent like = main.getScene().getRoot();
         result.getStyleClass().add("result-alone");
         Bindings.bindContent(root.getStyleClass(), like.getStyleClass());
@@ -81,6 +82,15 @@ public final class ResultWindow {
         stage.show();
         main.requestFocus(); // keys are for what is done there
         return stage;
+    }
+
+    private static Label trouble(CurrentResult result) {
+        Label trouble = new Label();
+        trouble.getStyleClass().add("result-trouble");
+        trouble.setWrapText(true);
+        trouble.setMouseTransparent(true);
+        trouble.textProperty().bind(result.troubleProperty());
+        return trouble;
     }
 
     /** A screen that the main window is not on. */
