@@ -25,9 +25,10 @@ class BriefEditingTest extends WindowTest {
     }
 
     private void choose(FxRobot robot, String words) throws Exception {
+        untilAtRest(robot.lookup("#format-1").query()); // the rail may just have got another card
         robot.rightClickOn("#format-1");
         click(robot, words);
-        WaitForAsyncUtils.waitForFxEvents();
+        until(() -> robot.lookup(words).tryQuery().isEmpty());
     }
 
     private void twoFormats(FxRobot robot) throws Exception {
@@ -50,11 +51,11 @@ class BriefEditingTest extends WindowTest {
         assertEquals("Poster, Square", names());
         assertEquals("Poster", session().format().orElseThrow().name());
         choose(robot, "Duplicate");
-        assertEquals("Poster, Poster 2, Square", names());
+        until(() -> names().equals("Poster, Poster 2, Square"));
         choose(robot, "Move down");
-        assertEquals("Poster 2, Poster, Square", names());
+        until(() -> names().equals("Poster 2, Poster, Square"));
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
-        assertEquals("Poster, Poster 2, Square", names());
+        until(() -> names().equals("Poster, Poster 2, Square"));
         reopen();
         assertEquals("Poster, Poster 2, Square", names());
     }
