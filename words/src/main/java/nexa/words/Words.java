@@ -164,7 +164,12 @@ public final class Words {
 
     /** The words of any other choice, under the name of its kind. */
     public static String of(String kind, Enum<?> value) {
-        return of(kind + "." + key(value));
+        return of(key(kind, value));
+    }
+
+    /** The key of these words. */
+    public static String key(String kind, Enum<?> value) {
+        return kind + "." + key(value);
     }
 
     private static String key(Enum<?> value) {

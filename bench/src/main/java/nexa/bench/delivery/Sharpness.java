@@ -80,11 +80,12 @@ public final class Sharpness {
     /** What it costs that a handover decodes smaller what leaves one and a half pixels to a delivered one. */
     private static void decodedSmaller(Mat edge, Mat plate) throws UnreadablePhotoException {
         for (int output : List.of(800, 600, 400)) {
-            double reduction = 2400.0 / output;
-            for (Reduction decoded : List.of(Reduction.NONE, Reduction.atMost(reduction / 1.5))) {
+            PixelSize size = new PixelSize(output, output);
+            double reduction = FRAME.width() * SOURCE.width() / output;
+            int most = SinglePass.mostAveraged(map(Correction.NONE, size), size);
+            for (Reduction decoded : List.of(Reduction.NONE, Reduction.atMost(most))) {
                 try (Picture decodedEdge = decoded(edge, decoded);
                         Picture decodedPlate = decoded(plate, decoded)) {
-                    PixelSize size = new PixelSize(output, output);
                     print(
                             String.format(
                                     Locale.ROOT, "Nexa, reduced by %.0f, decoded at 1/%d", reduction, decoded.factor()),

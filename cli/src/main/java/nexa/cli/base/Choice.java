@@ -22,17 +22,14 @@ public record Choice(String name, String key) {
         return new Choice(name, "row.is." + name.replace(' ', '-'));
     }
 
+    /** The same. */
     public static Choice of(Enum<?> value) {
-        return of(name(value));
+        return of("row.is", value);
     }
 
     /** One that the window has words for, under the name of its kind. */
     public static Choice of(String kind, Enum<?> value) {
-        return new Choice(name(value), kind + "." + name(value).replace(' ', '-'));
-    }
-
-    private static String name(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return new Choice(value.name().toLowerCase(Locale.ROOT).replace('_', ' '), Words.key(kind, value));
     }
 
     String inWords() {

@@ -131,6 +131,9 @@ public final class CarryCommand extends ShootCommand {
                 .with("error", carried.error())
                 .with(
                         "losses",
-                        carried.losses().stream().sorted().map(Choice::of).toList());
+                        carried.losses().stream()
+                                .sorted()
+                                .map(loss -> Choice.of("loss", loss))
+                                .toList());
     }
 }

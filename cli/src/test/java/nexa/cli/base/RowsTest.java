@@ -14,9 +14,11 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.core.brief.FrameState;
+import nexa.core.carry.Loss;
 import nexa.core.geometry.Orientation;
 import nexa.core.lens.LensUse;
 import nexa.core.level.Refusal;
+import nexa.core.lineup.Trait;
 import nexa.core.plumb.PlumbRefusal;
 import nexa.core.trim.TrimRefusal;
 import nexa.shoot.prepare.Part;
@@ -69,6 +71,8 @@ class RowsTest {
                         Stream.of(LensUse.values()).map(Choice::of),
                         Stream.of(Part.values()).map(Choice::of),
                         Stream.of(Step.Decision.values()).map(Choice::of),
+                        Stream.of(Trait.values()).map(Choice::of),
+                        Stream.of(Loss.values()).map(loss -> Choice.of("loss", loss)),
                         Stream.of(FrameState.values()).map(state -> Choice.of("state", state)),
                         Stream.of(Orientation.values()).map(orientation -> Choice.of("lying", orientation)),
                         Stream.of(Refusal.values()).map(refusal -> Choice.of("refusal", refusal)),

@@ -34,7 +34,6 @@ import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
-import nexa.imaging.file.Trouble;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -221,12 +220,6 @@ final class BenchDrawing {
     void captions(
             Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill, Optional<String> proof) {
         new BenchCaptions(session, memo, words, fill, proof).draw(photo, mode, zoom);
-    }
-
-    /** A photo of which there is nothing to be seen, or not yet. */
-    void unseen(Photo photo, Optional<Trouble> trouble) {
-        hint(trouble.map(reason -> Words.of("bench.unreadable", photo.name(), Words.of(reason)))
-                .orElse(""));
     }
 
     /** Words alone, and no frame. */

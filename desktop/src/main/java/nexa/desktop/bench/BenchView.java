@@ -29,7 +29,6 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.Mover;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Nodes;
-import nexa.imaging.file.Trouble;
 import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
@@ -309,9 +308,9 @@ public final class BenchView extends Region {
             return;
         }
         Optional<LevelView> view = camera.view();
-        Optional<Trouble> trouble = photo.get().trouble().or(pictures.current()::trouble);
-        if (view.isEmpty() || trouble.isPresent()) {
-            drawing.unseen(photo.get(), trouble);
+        String trouble = pictures.current().said(photo.get());
+        if (view.isEmpty() || !trouble.isEmpty()) {
+            drawing.hint(trouble);
             return;
         }
         boolean bare = camera.bareProperty().get();

@@ -15,9 +15,6 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Nodes;
-import nexa.imaging.file.Trouble;
-import nexa.shoot.photo.Photo;
-import nexa.words.Words;
 
 /**
  * The current photo's result in the active format, and nothing else, as large as fits; while there is no format yet, the photo.
@@ -59,15 +56,7 @@ public final class CurrentResult extends DrawnPane {
         } else {
             picture.clear();
         }
-        trouble.set(
-                session.photo().map(photo -> trouble(photo, space.isPresent())).orElse(""));
-    }
-
-    /** @param asked whether the photo was to be shown, so that its picture knows what came of it */
-    private String trouble(Photo photo, boolean asked) {
-        Optional<Trouble> reason = photo.trouble().or(() -> asked ? picture.trouble() : Optional.empty());
-        return reason.map(why -> Words.of("bench.unreadable", photo.name(), Words.of(why)))
-                .orElse("");
+        trouble.set(session.photo().map(picture::said).orElse(""));
     }
 
     private void draw(GraphicsContext canvas, PhotoSpace space, double width, double height) {

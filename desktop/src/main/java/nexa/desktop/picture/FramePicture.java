@@ -15,6 +15,7 @@ import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /** Fetches the pixels of the photo a node shows; results for a photo it no longer shows are dropped. */
@@ -77,6 +78,14 @@ public final class FramePicture {
     public void draw(PhotoPainter painter, PhotoSpace space, Frame frame, Fill fill) {
         corrected(space).ifPresent(shows -> painter.photo(shows, space));
         filled(space, frame, fill).ifPresent(made -> painter.beyond(space.outline(), frame, made.image()));
+    }
+
+    /** Why a photo can't be shown, as a sentence; empty if nothing is known to be wrong. */
+    public String said(Photo photo) {
+        return photo.trouble()
+                .or(this::trouble)
+                .map(reason -> Words.of("bench.unreadable", photo.name(), Words.of(reason)))
+                .orElse("");
     }
 
     /** Whether what shows has all pixels that were asked for, be it the camera's own picture. */
@@ -174,6 +183,7 @@ public final class FramePicture {
         leave();
         shown = Optional.empty();
         pixels = Optional.empty();
+        trouble = Optional.empty();
         whole.forget();
         lit.forget();
         filled.forget();

@@ -46,11 +46,6 @@ final class LowPass {
         this.dense = dense;
     }
 
-    /** @param reduction pixels of the photo's own to an output pixel, more than 1 */
-    static LowPass of(double reduction) {
-        return of(reduction, 1);
-    }
-
     /**
      * @param reduction filtered pixels to an output pixel, more than 1
      * @param mean of how many of the photo's pixels along a side a filtered one is the mean
