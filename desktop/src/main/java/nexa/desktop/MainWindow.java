@@ -16,6 +16,7 @@ import javafx.scene.layout.StackPane;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
+import javafx.util.Subscription;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FirstStartView;
 import nexa.desktop.pane.HeaderView;
@@ -57,6 +58,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private volatile State state = new State.Start();
     private final SurroundChoice surround;
     private final ResultWindow result;
+    private final Subscription keysHeld;
 
     /** How often something was asked to be opened; the last one asked for is shown. */
     private final AtomicLong openings = new AtomicLong();
@@ -84,7 +86,8 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         stage.setScene(scene(width, height));
         stage.setMinWidth(1010);
         stage.setMinHeight(600);
-        stage.focusedProperty().subscribe(focused -> program.keys().releaseAll());
+        this.keysHeld =
+                stage.focusedProperty().subscribe(focused -> program.keys().releaseAll());
         stage.setOnCloseRequest(this::asked);
         stage.setOnHidden(event -> close());
         stage.setFullScreenExitHint("");
@@ -315,6 +318,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     @Override
     public void close() {
         closeShown();
+        keysHeld.unsubscribe(); // a stage may outlive what it showed, and all its pictures with it
         program.preferences().close();
         work.shutdown();
     }

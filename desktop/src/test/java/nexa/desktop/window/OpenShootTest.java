@@ -82,6 +82,18 @@ class OpenShootTest extends WindowTest {
             onFx(() -> window.open(next));
             until(() -> window.session().isPresent());
         }
+        untilGone(gone);
+    }
+
+    @Test
+    void nothingOfAClosedWindowStaysReachable_whereItsStageShowsAnother() throws Exception {
+        WeakReference<Object> closed = new WeakReference<>(window);
+        end();
+        start();
+        untilGone(List.of(closed));
+    }
+
+    private static void untilGone(List<WeakReference<Object>> gone) throws Exception {
         FxToolkit.registerStage(Stage::new); // the test's own record of all events begins anew
         until(() -> {
             System.gc();
