@@ -49,7 +49,7 @@ public final class Main {
             return;
         }
         if (names.length > 1 && Files.isDirectory(Path.of(names[1])) && tried(names[0], Path.of(names[1]))
-                || names.length > 0 && ran(names[0], names.length > 1 ? Integer.parseInt(names[1]) : 0)) {
+                || names.length > 0 && ran(names[0], names.length > 1 ? count(names[1]) : 0)) {
             return;
         }
         ChainedOptionsBuilder options =
@@ -61,6 +61,16 @@ public final class Main {
             options.include("nexa\\.bench\\..*" + name);
         }
         new Runner(options.build()).run();
+    }
+
+    private static int count(String text) {
+        try {
+            return Integer.parseInt(text);
+        } catch (NumberFormatException none) {
+            System.err.println(text + " is neither a folder nor a number");
+            System.exit(2);
+            throw none;
+        }
     }
 
     /** Runs what is tried on a folder of photographs; false if the name is none of these. */

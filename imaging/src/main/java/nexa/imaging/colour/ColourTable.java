@@ -28,7 +28,7 @@ final class ColourTable implements FastColours {
      * @param steps from node to node of a channel
      */
     ColourTable(UnaryOperator<short[]> engine, int channels, int steps) {
-        this.nodes = NodeCube.packed(engine.apply(cube(steps)), channels);
+        this.nodes = Lanes.packed(engine.apply(cube(steps)), channels);
         this.channels = channels;
         this.cube = new NodeCube(steps);
     }
@@ -70,7 +70,7 @@ final class ColourTable implements FastColours {
             int red = cube.place(colours[from] & 0xFFFF);
             int green = cube.place(colours[from + 1] & 0xFFFF);
             int blue = cube.place(colours[from + 2] & 0xFFFF);
-            NodeCube.unpack(cube.at(nodes, 0, red, green, blue), converted, to, channels);
+            Lanes.unpack(cube.at(nodes, red, green, blue), converted, to, channels);
         }
     }
 }

@@ -3,19 +3,9 @@ package nexa.imaging.colour;
 /**
  * Where a colour of three channels lies between the nodes of a cube, and what is there: taken linearly from the corners of
  * the tetrahedron that it lies in (Kang, Computational Color Technology, 9.3). What is at a node is up to four channels of
- * 16 bits packed in a number, the first in the lowest bits. Immutable.
+ * 16 bits ({@link Lanes}). Immutable.
  */
 final class NodeCube {
-    /** Of a place between two nodes. */
-    private static final int BETWEEN_BITS = 16;
-
-    private static final int WHOLE = 1 << BETWEEN_BITS;
-
-    /** Every second channel of a node, so that sums of them have room. */
-    private static final long LANES = 0x0000_FFFF_0000_FFFFL;
-
-    private static final long HALF = (WHOLE / 2L << 32) + WHOLE / 2L;
-
     private final int steps;
     private final int secondStep;
     private final int firstStep;
@@ -42,30 +32,6 @@ final class NodeCube {
         };
     }
 
-    /** Packs channels as nodes have them. */
-    static long[] packed(short[] colours, int channels) {
-        long[] nodes = new long[colours.length / channels];
-        for (int i = 0; i < colours.length; i++) {
-            nodes[i / channels] |= (colours[i] & 0xFFFFL) << 16 * (i % channels);
-        }
-        return nodes;
-    }
-
-    /**
-     * Takes packed channels apart.
-     *
-     * @param to where the first of them goes
-     * @param channels 3 or 4
-     */
-    static void unpack(long packed, short[] colours, int to, int channels) {
-        colours[to] = (short) packed;
-        colours[to + 1] = (short) (packed >>> 16);
-        colours[to + 2] = (short) (packed >>> 32);
-        if (channels == 4) {
-            colours[to + 3] = (short) (packed >>> 48);
-        }
-    }
-
     /** A channel's value at one of its nodes. */
     static short value(int node, int steps) {
         return (short) Math.round(node * (FastColours.VALUES - 1.0) / steps);
@@ -87,22 +53,21 @@ final class NodeCube {
 
     /** The last node before a place, of which there is one more behind. */
     int node(int place) {
-        return Math.min(place >>> BETWEEN_BITS, steps - 1);
+        return Math.min(place >>> Lanes.WEIGHT_BITS, steps - 1);
     }
 
-    /** How far a place is beyond a node, of {@link #WHOLE}. */
+    /** How far a place is beyond a node, of {@link Lanes#WHOLE}. */
     static int beyond(int place, int node) {
-        return place - (node << BETWEEN_BITS);
+        return place - (node << Lanes.WEIGHT_BITS);
     }
 
     /**
      * What is at a place; the corners are reached by going along the channel that is farthest beyond its node first.
      *
      * @param nodes the first channel changes slowest
-     * @param from where the cube begins in them
      * @param first {@link #place} in each channel
      */
-    long at(long[] nodes, int from, int first, int second, int third) {
+    long at(long[] nodes, int first, int second, int third) {
         int firstNode = node(first);
         int secondNode = node(second);
         int thirdNode = node(third);
@@ -111,7 +76,7 @@ final class NodeCube {
         int c = beyond(third, thirdNode);
         int most = Math.max(Math.max(a, b), c);
         int least = Math.min(Math.min(a, b), c);
-        int corner = from + firstNode * firstStep + secondNode * secondStep + thirdNode;
+        int corner = firstNode * firstStep + secondNode * secondStep + thirdNode;
         return mixed(nodes, corner, order(a, b, c), most, a + b + c - most - least, least);
     }
 
@@ -125,33 +90,17 @@ final class NodeCube {
         long two = nodes[corner + toSecond[order]];
         long three = nodes[corner + toThird[order]];
         long four = nodes[corner + opposite];
-        return joined(
-                sum(one, two, three, four, most, middle, least),
-                sum(one >>> 16, two >>> 16, three >>> 16, four >>> 16, most, middle, least));
+        return Lanes.joined(
+                sum(Lanes.even(one), Lanes.even(two), Lanes.even(three), Lanes.even(four), most, middle, least),
+                sum(Lanes.odd(one), Lanes.odd(two), Lanes.odd(three), Lanes.odd(four), most, middle, least));
     }
 
-    /** Of two channels, each times {@link #WHOLE}: at most 2^32 - 2^15. */
+    /** Of two channels, each times {@link Lanes#WHOLE}: at most 2^32 - 2^15. */
     private static long sum(long one, long two, long three, long four, int most, int middle, int least) {
-        return HALF
-                + (WHOLE - most) * (one & LANES)
-                + (most - middle) * (two & LANES)
-                + (middle - least) * (three & LANES)
-                + least * (four & LANES);
-    }
-
-    /**
-     * What is between two packed numbers.
-     *
-     * @param beyond how far from the first, of {@link #WHOLE}
-     */
-    static long between(long one, long two, int beyond) {
-        return joined(
-                HALF + (WHOLE - beyond) * (one & LANES) + beyond * (two & LANES),
-                HALF + (WHOLE - beyond) * (one >>> 16 & LANES) + beyond * (two >>> 16 & LANES));
-    }
-
-    /** Of the sums of even and of odd channels. */
-    private static long joined(long even, long odd) {
-        return even >>> BETWEEN_BITS & LANES | odd & ~LANES;
+        return Lanes.HALF
+                + (Lanes.WHOLE - most) * one
+                + (most - middle) * two
+                + (middle - least) * three
+                + least * four;
     }
 }
