@@ -8,12 +8,18 @@ import nexa.imaging.file.ToldException;
 
 /** The bits of a JPEG's scan, many at a time. Behind its end come zeros, which must not be used. */
 final class ScanBits {
-    private static final VarHandle INTS = MethodHandles.byteArrayViewVarHandle(int[].class, ByteOrder.BIG_ENDIAN);
+    private static final VarHandle LONGS = MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.BIG_ENDIAN);
+
+    /** Of a window, at least. */
+    static final int SEEN = 48;
 
     private final byte[] bytes;
     private int at;
-    private long buffer;
-    private int left;
+
+    /** The next bits, the first of them highest. */
+    private long window;
+
+    private int filled;
     private int borrowed;
 
     ScanBits(byte[] bytes, int at) {
@@ -21,48 +27,47 @@ final class ScanBits {
         this.at = at;
     }
 
-    /** @param count at most 16 */
-    int peek(int count) {
-        if (left < count) {
+    /** The next bits, the first of them highest; {@link #SEEN} at least. */
+    long window() {
+        if (filled < SEEN) {
             fill();
         }
-        return (int) (buffer >>> left - count) & (1 << count) - 1;
+        return window;
     }
 
     /**
-     * @param count at most 31
+     * @param count at most {@link #SEEN} after a window was seen
      * @throws IOException if there are not so many
      */
     void skip(int count) throws IOException {
-        if (left < count) {
-            fill();
-        }
-        left -= count;
-        if (left < borrowed) {
+        window <<= count;
+        filled -= count;
+        if (filled < borrowed) {
             throw new ToldException("told.blocks.data-ends-too-early");
         }
     }
 
     private void fill() {
-        if (at + Integer.BYTES <= bytes.length) {
-            int next = (int) INTS.get(bytes, at);
+        if (at + Long.BYTES <= bytes.length) {
+            long next = (long) LONGS.get(bytes, at);
             if (hasNoMarkerByte(next)) { // as nearly always
-                buffer = buffer << Integer.SIZE | next & 0xFFFFFFFFL;
-                left += Integer.SIZE;
-                at += Integer.BYTES;
+                window |= next >>> filled; // of its last byte perhaps a part, which is the same when that byte comes
+                int taken = (Long.SIZE - filled) / Byte.SIZE;
+                filled += taken * Byte.SIZE;
+                at += taken;
                 return;
             }
         }
         fillByBytes();
     }
 
-    /** Whether none of four bytes is 0xFF: then none of their complements is zero. */
-    private static boolean hasNoMarkerByte(int four) {
-        return (~four - 0x01010101 & four & 0x80808080) == 0;
+    /** Whether none of eight bytes is 0xFF: then none of their complements is zero. */
+    private static boolean hasNoMarkerByte(long eight) {
+        return (~eight - 0x0101010101010101L & eight & 0x8080808080808080L) == 0;
     }
 
     private void fillByBytes() {
-        while (left < Integer.SIZE) {
+        while (filled < SEEN) {
             int value = at < bytes.length ? bytes[at] & 0xFF : 0xFF;
             if (value != 0xFF) {
                 at++;
@@ -72,8 +77,8 @@ final class ScanBits {
             } else {
                 at += 2;
             }
-            buffer = buffer << Byte.SIZE | value;
-            left += Byte.SIZE;
+            window |= (long) value << Long.SIZE - Byte.SIZE - filled;
+            filled += Byte.SIZE;
         }
     }
 
@@ -92,8 +97,8 @@ final class ScanBits {
             throw new ToldException("told.blocks.data-damaged");
         }
         at += 2;
-        buffer = 0;
-        left = 0;
+        window = 0;
+        filled = 0;
         borrowed = 0;
     }
 
@@ -107,7 +112,7 @@ final class ScanBits {
     }
 
     private void toMarker() throws IOException {
-        if (left - borrowed >= Byte.SIZE || !atMarker()) {
+        if (filled - borrowed >= Byte.SIZE || !atMarker()) {
             throw new ToldException("told.blocks.data-too-much");
         }
         while (at + 1 < bytes.length && bytes[at + 1] == (byte) 0xFF) { // fill bytes

@@ -1,5 +1,7 @@
 package nexa.imaging.blocks;
 
+import static org.bytedeco.opencv.global.opencv_imgcodecs.IMWRITE_JPEG_RST_INTERVAL;
+import static org.bytedeco.opencv.global.opencv_imgcodecs.imencode;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -15,6 +17,8 @@ import nexa.imaging.deliver.Encoder;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
+import org.bytedeco.javacpp.BytePointer;
+import org.bytedeco.javacpp.IntPointer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -42,6 +46,38 @@ class ScanCheckTest {
                 assertFalse(ScanCheck.isDamaged(Files.readAllBytes(photo)), photo::toString);
             }
         }
+    }
+
+    /** Markers between every few units, as some cameras put them. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 7, 40})
+    void restartMarkers_arePassed_andWhatIsMissingBetweenThemIsNoticed(int units) throws IOException {
+        byte[] file = withRestarts(units);
+        assertFalse(ScanCheck.isDamaged(file));
+        int second = marker(file, 0xD1);
+        byte[] without = new byte[file.length - 4];
+        System.arraycopy(file, 0, without, 0, second - 4);
+        System.arraycopy(file, second, without, second - 4, file.length - second);
+        assertTrue(ScanCheck.isDamaged(without));
+    }
+
+    private static byte[] withRestarts(int units) {
+        try (Picture scene = TestPhotos.scene(317, 211);
+                BytePointer buffer = new BytePointer();
+                IntPointer settings = new IntPointer(new int[] {IMWRITE_JPEG_RST_INTERVAL, units})) {
+            imencode(".jpg", scene.mat(), buffer, settings);
+            byte[] bytes = new byte[Math.toIntExact(buffer.limit())];
+            buffer.get(bytes);
+            return bytes;
+        }
+    }
+
+    private static int marker(byte[] file, int code) {
+        int at = 0;
+        while (file[at] != (byte) 0xFF || file[at + 1] != (byte) code) {
+            at++;
+        }
+        return at;
     }
 
     @Test
