@@ -103,12 +103,13 @@ final class ScanBits {
     }
 
     /**
-     * The marker that ends the data is next, or the file's end.
+     * Where the marker is that ends the data, or the file's end.
      *
-     * @throws IOException if more data is
+     * @throws IOException if more data is next
      */
-    void end() throws IOException {
+    int end() throws IOException {
         toMarker();
+        return at;
     }
 
     private void toMarker() throws IOException {

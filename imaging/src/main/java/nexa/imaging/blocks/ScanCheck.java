@@ -2,6 +2,7 @@ package nexa.imaging.blocks;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -22,14 +23,12 @@ public final class ScanCheck {
 
     /** Whether parts of the picture are damaged or missing. */
     public static boolean isDamaged(byte[] jpeg) {
-        BlockJpeg blocks;
-        try {
-            blocks = BlockJpeg.read(jpeg);
-        } catch (IOException ofAnotherKind) { // that is the answer
+        Optional<PictureWalk> walk = PictureWalk.of(jpeg);
+        if (walk.isEmpty()) {
             return decoderComplains(jpeg);
         }
         try {
-            new ScanWalk(blocks).toTheEnd();
+            walk.get().toTheEnd();
             return false;
         } catch (IOException damaged) { // that is the answer
             return true;

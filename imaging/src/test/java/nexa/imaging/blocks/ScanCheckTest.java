@@ -73,7 +73,11 @@ class ScanCheckTest {
     }
 
     private static int marker(byte[] file, int code) {
-        int at = 0;
+        return marker(file, code, 0);
+    }
+
+    private static int marker(byte[] file, int code, int from) {
+        int at = from;
         while (file[at] != (byte) 0xFF || file[at + 1] != (byte) code) {
             at++;
         }
@@ -103,6 +107,33 @@ class ScanCheckTest {
         cut[cut.length - 2] = (byte) 0xFF;
         cut[cut.length - 1] = (byte) 0xD9;
         assertTrue(ScanCheck.isDamaged(cut));
+    }
+
+    @Test
+    void wrongBytesOfAProgressiveFile_areMostlyNoticed() throws IOException {
+        byte[] file = jpeg("jpeg 90; progressive");
+        int begin = marker(file, 0xDA);
+        Random random = new Random(8);
+        int noticed = 0;
+        for (int i = 0; i < 200; i++) {
+            byte[] damaged = file.clone();
+            int at = begin + 20 + random.nextInt(file.length - begin - 60);
+            for (int k = 0; k < 20; k++) {
+                damaged[at + k] = (byte) random.nextInt(255);
+            }
+            noticed += ScanCheck.isDamaged(damaged) ? 1 : 0;
+        }
+        assertTrue(noticed >= 150, noticed + " of 200");
+    }
+
+    @Test
+    void progressiveFileWithoutOneOfItsScans_isWhole_ifItsFirstIsThere() throws IOException {
+        byte[] file = jpeg("jpeg 90; progressive");
+        int second = marker(file, 0xDA, marker(file, 0xDA) + 2);
+        byte[] coarse = Arrays.copyOf(file, second + 2);
+        coarse[second + 1] = (byte) 0xD9;
+        assertFalse(ScanCheck.isDamaged(coarse), "a coarser picture");
+        assertTrue(ScanCheck.isDamaged(Arrays.copyOf(file, second)), "without an end");
     }
 
     /** Codes find their step again; where as many blocks come out as before, nothing tells, and no decoder could. */

@@ -1,0 +1,207 @@
+package nexa.imaging.blocks;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import nexa.core.told.Told;
+import nexa.imaging.blocks.ScanHeader.Tables;
+import nexa.imaging.file.ToldException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Goes through all scans of a JPEG without decoding what they say: of pictures that come at once, component by component or
+ * progressively. For one walk.
+ */
+final class PictureWalk {
+    private static final int TABLES = 0xC4;
+    private static final int END = 0xD9;
+    private static final int SCAN = 0xDA;
+    private static final int RESTART = 0xDD;
+
+    private final byte[] bytes;
+    private final Map<Integer, Huffman> dc = new HashMap<>();
+    private final Map<Integer, Huffman> ac = new HashMap<>();
+    private @Nullable ScanFrame frame;
+    private int restart;
+    private int at = 2;
+
+    /** Of each component, of which coefficients something but zero was said. */
+    private final Map<Integer, long[]> known = new HashMap<>();
+
+    /** Components of which there were first coefficients. */
+    private final BitSet begun = new BitSet();
+
+    private PictureWalk(byte[] bytes) {
+        this.bytes = bytes;
+    }
+
+    /** As far as the first scan; empty if that is not reached, or it is of a kind that this does not know. */
+    static Optional<PictureWalk> of(byte[] jpeg) {
+        PictureWalk walk = new PictureWalk(jpeg);
+        try {
+            while (walk.marker() != SCAN) {
+                walk.take();
+            }
+            if (walk.frame == null) {
+                return Optional.empty();
+            }
+            walk.blocks(
+                    walk.header(walk.frame), walk.frame, new ScanBits(jpeg, jpeg.length)); // whether it has its tables
+            return Optional.of(walk);
+        } catch (IOException | IndexOutOfBoundsException ofAnotherKind) { // or damaged: who decodes it knows
+            return Optional.empty();
+        }
+    }
+
+    /** @throws IOException if a code is none of its table, or the last does not end where the picture ends */
+    void toTheEnd() throws IOException {
+        ScanFrame known = frame;
+        if (known == null) {
+            throw damaged();
+        }
+        try {
+            boolean ends = false;
+            while (!ends) {
+                ends = at >= bytes.length || marker() == END;
+                if (!ends && marker() == SCAN) {
+                    scan(known);
+                } else if (!ends) {
+                    take();
+                }
+            }
+        } catch (IndexOutOfBoundsException cut) {
+            throw new ToldException(Told.of("told.blocks.header-damaged"), cut);
+        }
+        boolean mayEndWithoutMarker = !known.isProgressive();
+        if (begun.cardinality() < known.components().size() || at >= bytes.length && !mayEndWithoutMarker) {
+            throw new ToldException("told.blocks.data-ends-too-early");
+        }
+    }
+
+    /** The next marker's code, behind bytes that only fill. */
+    private int marker() throws IOException {
+        if (bytes[at] != (byte) 0xFF) {
+            throw damaged();
+        }
+        while (bytes[at + 1] == (byte) 0xFF) {
+            at++;
+        }
+        return bytes[at + 1] & 0xFF;
+    }
+
+    private int number(int place) {
+        return (bytes[place] & 0xFF) << 8 | bytes[place + 1] & 0xFF;
+    }
+
+    private byte[] payload() throws IOException {
+        int end = at + 2 + number(at + 2);
+        if (end < at + 4 || end > bytes.length) {
+            throw damaged();
+        }
+        return Arrays.copyOfRange(bytes, at + 4, end);
+    }
+
+    /** Takes a segment that is no scan. */
+    private void take() throws IOException {
+        int marker = marker();
+        byte[] payload = payload();
+        if (marker == TABLES) {
+            tables(payload);
+        } else if (marker == RESTART) {
+            restart = (payload[0] & 0xFF) << 8 | payload[1] & 0xFF;
+        } else if (ScanFrame.isMarker(marker)) {
+            frame = ScanFrame.of(marker, payload).orElseThrow(PictureWalk::damaged);
+        }
+        at += 4 + payload.length;
+    }
+
+    private void tables(byte[] payload) throws IOException {
+        int place = 0;
+        while (place < payload.length) {
+            int kindAndNumber = payload[place] & 0xFF;
+            Huffman table = Huffman.of(payload, place + 1);
+            (kindAndNumber < 16 ? dc : ac).put(kindAndNumber & 0xF, table);
+            place += 1 + table.size();
+        }
+    }
+
+    private ScanHeader header(ScanFrame of) throws IOException {
+        return ScanHeader.of(payload(), of);
+    }
+
+    private void scan(ScanFrame of) throws IOException {
+        ScanHeader header = header(of);
+        ScanBits bits = new ScanBits(bytes, at + 4 + payload().length);
+        BlockWalk[] unit = unit(blocks(header, of, bits), header, of);
+        boolean isOfOne = header.components().size() == 1;
+        int units = isOfOne ? of.blocks(header.components().getFirst().component()) : of.units();
+        for (int i = 0; i < units; i++) {
+            if (restart > 0 && i > 0 && i % restart == 0) {
+                bits.restart();
+                for (BlockWalk walk : unit) {
+                    walk.restart();
+                }
+            }
+            for (BlockWalk walk : unit) {
+                walk.next();
+            }
+        }
+        at = bits.end();
+        if (header.part().isOfFirstCoefficients()) {
+            header.components().forEach(tables -> begun.set(tables.component()));
+        }
+    }
+
+    /** The components' walks as their blocks lie in a unit; a scan of one component goes block by block (A.2.2). */
+    private static BlockWalk[] unit(List<BlockWalk> walks, ScanHeader header, ScanFrame of) {
+        if (walks.size() == 1) {
+            return new BlockWalk[] {walks.getFirst()};
+        }
+        List<BlockWalk> unit = new ArrayList<>();
+        for (int i = 0; i < walks.size(); i++) {
+            int blocks =
+                    of.components().get(header.components().get(i).component()).blocks();
+            unit.addAll(Collections.nCopies(blocks, walks.get(i)));
+        }
+        return unit.toArray(BlockWalk[]::new);
+    }
+
+    private List<BlockWalk> blocks(ScanHeader header, ScanFrame of, ScanBits bits) throws IOException {
+        List<BlockWalk> walks = new ArrayList<>();
+        for (Tables tables : header.components()) {
+            walks.add(
+                    of.isProgressive()
+                            ? progressive(header, tables, of, bits)
+                            : new SequentialBlocks(bits, table(dc, tables.dc()), table(ac, tables.ac())));
+        }
+        return walks;
+    }
+
+    private BlockWalk progressive(ScanHeader header, Tables tables, ScanFrame of, ScanBits bits) throws IOException {
+        if (!header.part().isOfFirstCoefficients()) {
+            long[] theirs = known.computeIfAbsent(tables.component(), component -> new long[of.blocks(component)]);
+            return ProgressiveBlocks.coefficients(bits, table(ac, tables.ac()), header.part(), theirs);
+        }
+        return header.part().refines()
+                ? ProgressiveBlocks.oneBit(bits)
+                : ProgressiveBlocks.differences(bits, table(dc, tables.dc()));
+    }
+
+    private static Huffman table(Map<Integer, Huffman> tables, int number) throws IOException {
+        Huffman table = tables.get(number);
+        if (table == null) {
+            throw damaged();
+        }
+        return table;
+    }
+
+    private static ToldException damaged() {
+        return new ToldException("told.blocks.header-damaged");
+    }
+}
