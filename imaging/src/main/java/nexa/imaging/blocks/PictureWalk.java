@@ -8,6 +8,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import nexa.core.told.Told;
 import nexa.imaging.blocks.ScanHeader.Tables;
@@ -23,6 +24,8 @@ final class PictureWalk {
     private static final int END = 0xD9;
     private static final int SCAN = 0xDA;
     private static final int RESTART = 0xDD;
+    private static final int FIRST_RESTART = 0xD0;
+    private static final int RESTARTS = 8;
 
     private final byte[] bytes;
     private final Map<Integer, Huffman> dc = new HashMap<>();
@@ -51,8 +54,7 @@ final class PictureWalk {
             if (walk.frame == null) {
                 return Optional.empty();
             }
-            walk.blocks(
-                    walk.header(walk.frame), walk.frame, new ScanBits(jpeg, jpeg.length)); // whether it has its tables
+            walk.assureTables(walk.frame);
             return Optional.of(walk);
         } catch (IOException | IndexOutOfBoundsException ofAnotherKind) { // or damaged: who decodes it knows
             return Optional.empty();
@@ -61,26 +63,31 @@ final class PictureWalk {
 
     /** @throws IOException if a code is none of its table, or the last does not end where the picture ends */
     void toTheEnd() throws IOException {
-        ScanFrame known = frame;
-        if (known == null) {
-            throw damaged();
-        }
+        ScanFrame of = Objects.requireNonNull(frame, "there is one, or no walk");
         try {
-            boolean ends = false;
-            while (!ends) {
-                ends = at >= bytes.length || marker() == END;
-                if (!ends && marker() == SCAN) {
-                    scan(known);
-                } else if (!ends) {
-                    take();
-                }
+            while (!isComplete(of)) {
+                next(of);
             }
         } catch (IndexOutOfBoundsException cut) {
-            throw new ToldException(Told.of("told.blocks.header-damaged"), cut);
+            throw new ToldException(Told.of("told.blocks.data-ends-too-early"), cut);
         }
-        boolean mayEndWithoutMarker = !known.isProgressive();
-        if (begun.cardinality() < known.components().size() || at >= bytes.length && !mayEndWithoutMarker) {
+    }
+
+    /** Of a progressive picture only its end says whether there was all of it; what is behind others does not matter. */
+    private boolean isComplete(ScanFrame of) throws IOException {
+        return begun.cardinality() == of.components().size() && (!of.isProgressive() || marker() == END);
+    }
+
+    private void next(ScanFrame of) throws IOException {
+        int marker = marker();
+        if (marker == SCAN) {
+            scan(of);
+        } else if (marker == END) {
             throw new ToldException("told.blocks.data-ends-too-early");
+        } else if (marker >= FIRST_RESTART && marker < FIRST_RESTART + RESTARTS) { // some put one at a scan's end too
+            at += 2;
+        } else {
+            take();
         }
     }
 
@@ -191,6 +198,11 @@ final class PictureWalk {
         return header.part().refines()
                 ? ProgressiveBlocks.oneBit(bits)
                 : ProgressiveBlocks.differences(bits, table(dc, tables.dc()));
+    }
+
+    /** @throws IOException if the first scan's are not there, as of those who take usual ones for granted */
+    private void assureTables(ScanFrame of) throws IOException {
+        blocks(header(of), of, new ScanBits(bytes, bytes.length));
     }
 
     private static Huffman table(Map<Integer, Huffman> tables, int number) throws IOException {

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.Random;
 import java.util.stream.Stream;
 import nexa.core.files.FileSettings;
@@ -59,6 +60,17 @@ class ScanCheckTest {
         System.arraycopy(file, 0, without, 0, second - 4);
         System.arraycopy(file, second, without, second - 4, file.length - second);
         assertTrue(ScanCheck.isDamaged(without));
+    }
+
+    /** Cameras and copies leave all kinds of things there. */
+    @ParameterizedTest
+    @ValueSource(strings = {"FFD0FFD9", "FF", "", "FFD9000000", "FFFE0003", "FFD9FFD8FFE1"})
+    void whatIsBehindAPictureThatCameAtOnce_isNoDamage(String end) throws IOException {
+        byte[] file = jpeg("jpeg 95; full chroma");
+        byte[] behind = HexFormat.of().parseHex(end);
+        byte[] other = Arrays.copyOf(file, file.length - 2 + behind.length);
+        System.arraycopy(behind, 0, other, file.length - 2, behind.length);
+        assertFalse(ScanCheck.isDamaged(other));
     }
 
     private static byte[] withRestarts(int units) {
