@@ -4,26 +4,22 @@ import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
-import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.boxes.FileBoxes.Place;
 import nexa.imaging.source.SourceMetadata;
-import org.jspecify.annotations.Nullable;
 
 /**
  * What a JPEG 2000 file says (ISO/IEC 15444-1, annexes A and I): a bare codestream, or one in boxes with its profile and
  * metadata. Its samples are never laid down turned.
  *
  * @param bits of the first component
+ * @param hasColours whether its samples are grey, or red, green and blue, and not inks or others
  */
-public record Jpeg2000File(PixelSize size, int components, int bits, SourceMetadata metadata) {
+public record Jpeg2000File(PixelSize size, int components, int bits, boolean hasColours, SourceMetadata metadata) {
     private static final int START_OF_CODESTREAM = 0xFF4F;
     private static final int SIZE_MARKER = 0xFF51;
     private static final int BEGINNING = 64;
-    private static final int RESTRICTED_PROFILE = 2;
-    private static final int ANY_PROFILE = 3;
     private static final UUID XMP = UUID.fromString("be7acfcb-97a9-42e8-9c71-999491e3afac");
 
     /** A TIFF structure, by the name "JpgTiffExif->JP2". */
@@ -49,12 +45,14 @@ public record Jpeg2000File(PixelSize size, int components, int bits, SourceMetad
         try {
             ByteBuffer first = FileBoxes.read(channel, 0, BEGINNING);
             if ((first.getShort(0) & 0xFFFF) == START_OF_CODESTREAM) {
-                return codestream(first, SourceMetadata.NONE);
+                return codestream(first, true, SourceMetadata.NONE);
             }
             FileBoxes top = FileBoxes.of(channel);
             for (Place place : top.places()) {
                 if (place.type().equals("jp2c")) {
-                    return codestream(FileBoxes.read(channel, place.start(), BEGINNING), metadata(top));
+                    Jpeg2000Colours colours = Jpeg2000Colours.of(top);
+                    ByteBuffer begun = FileBoxes.read(channel, place.start(), BEGINNING);
+                    return codestream(begun, colours.areRead(), metadata(top, colours));
                 }
             }
             throw new ImageProcessingException("no codestream");
@@ -64,7 +62,8 @@ public record Jpeg2000File(PixelSize size, int components, int bits, SourceMetad
     }
 
     /** The marker of the size follows at once (A.5.1). */
-    private static Jpeg2000File codestream(ByteBuffer in, SourceMetadata metadata) throws ImageProcessingException {
+    private static Jpeg2000File codestream(ByteBuffer in, boolean hasColours, SourceMetadata metadata)
+            throws ImageProcessingException {
         if ((in.getShort() & 0xFFFF) != START_OF_CODESTREAM || (in.getShort() & 0xFFFF) != SIZE_MARKER) {
             throw new ImageProcessingException("no size");
         }
@@ -80,10 +79,12 @@ public record Jpeg2000File(PixelSize size, int components, int bits, SourceMetad
                 new PixelSize(Math.toIntExact(right - left), Math.toIntExact(bottom - top)),
                 components,
                 bits,
+                hasColours,
                 metadata);
     }
 
-    private static SourceMetadata metadata(FileBoxes top) throws IOException, ImageProcessingException {
+    private static SourceMetadata metadata(FileBoxes top, Jpeg2000Colours colours)
+            throws IOException, ImageProcessingException {
         byte[] exif = null;
         byte[] xmp = null;
         for (Place place : top.places()) {
@@ -97,17 +98,6 @@ public record Jpeg2000File(PixelSize size, int components, int bits, SourceMetad
                 }
             }
         }
-        return new SourceMetadata(exif, profile(top), xmp);
-    }
-
-    private static byte @Nullable [] profile(FileBoxes top) throws IOException, ImageProcessingException {
-        Optional<ByteBuffer> header = top.content("jp2h");
-        for (Box box : header.map(Box::in).orElse(List.of())) {
-            int method = box.is("colr") ? box.content().get(0) : 0;
-            if (method == RESTRICTED_PROFILE || method == ANY_PROFILE) {
-                return Box.rest(box.content().slice().position(3));
-            }
-        }
-        return null;
+        return new SourceMetadata(exif, colours.icc(), xmp);
     }
 }

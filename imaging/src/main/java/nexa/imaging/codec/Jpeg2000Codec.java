@@ -13,6 +13,7 @@ import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
+import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.PhotoFile;
@@ -41,6 +42,9 @@ final class Jpeg2000Codec implements PhotoCodec {
             return Optional.empty();
         }
         Jpeg2000File said = Jpeg2000File.read(file.channel());
+        if (!said.hasColours()) {
+            return Optional.of(Probe.unreadable(Trouble.Kind.UNSUPPORTED));
+        }
         Set<Remark> remarks = said.hasAlpha() ? EnumSet.of(Remark.NO_ALPHA) : EnumSet.noneOf(Remark.class);
         return Optional.of(Readings.of(kind(), said.size(), UPRIGHT, said.metadata(), remarks));
     }

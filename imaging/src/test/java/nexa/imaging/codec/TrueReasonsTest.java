@@ -6,9 +6,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.HexFormat;
+import nexa.imaging.InkMaker;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
 import nexa.imaging.file.Probe;
@@ -18,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Good files of rare kinds open, or it is said which kind is not read. */
 class TrueReasonsTest {
@@ -54,6 +58,59 @@ class TrueReasonsTest {
                 .tag(339, format, format, format)
                 .data(273, 279, new byte[8 * 8 * 3 * bits / 8]);
         assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), probe("a.tif", TiffWriter.bytes(first)));
+    }
+
+    private static byte[] box(String type, byte[]... parts) {
+        int length = 8 + Arrays.stream(parts).mapToInt(part -> part.length).sum();
+        ByteBuffer out = ByteBuffer.allocate(length).putInt(length).put(type.getBytes(StandardCharsets.ISO_8859_1));
+        Arrays.stream(parts).forEach(out::put);
+        return out.array();
+    }
+
+    /** Colours by number (ISO/IEC 15444-2, M.11.7.3.1). */
+    private static byte[] colours(int number) {
+        return box("colr", new byte[] {1, 0, 0, 0, 0, 0, (byte) number});
+    }
+
+    /** Headers alone, of four components. */
+    private Probe jpeg2000(byte[]... colours) throws IOException {
+        ByteBuffer stream = ByteBuffer.allocate(64)
+                .putInt(0xFF4FFF51)
+                .putShort((short) 50)
+                .putShort((short) 0)
+                .putInt(40)
+                .putInt(30);
+        stream.position(40).putShort((short) 4).put((byte) 7);
+        byte[] header = new byte[0];
+        for (byte[] each : colours) {
+            header = ByteBuffer.allocate(header.length + each.length)
+                    .put(header)
+                    .put(each)
+                    .array();
+        }
+        return probe(
+                "a.jp2",
+                ByteBuffer.allocate(12 + 20 + 8 + header.length + 72)
+                        .put(HexFormat.of().parseHex("0000000c6a5020200d0a870a"))
+                        .put(box("ftyp", HexFormat.of().parseHex("6a703220000000006a703220")))
+                        .put(box("jp2h", header))
+                        .put(box("jp2c", stream.array()))
+                        .array());
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {11, 12, 13, 14, 19, 21})
+    void jpeg2000OfInksAndOtherColours_isNotTakenForRedGreenAndBlue(int number) throws IOException {
+        assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), jpeg2000(colours(number)));
+        assertTrue(jpeg2000(colours(number), colours(16)) instanceof Probe.Readable, "which says it in two ways");
+    }
+
+    @Test
+    void jpeg2000WithAPressesProfile_isNotTakenForRedGreenAndBlue() throws IOException {
+        byte[] press = box("colr", new byte[] {3, 0, 0}, InkMaker.profile());
+        assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), jpeg2000(press));
+        byte[] none = box("colr", new byte[] {2, 0, 0}, new byte[8]);
+        assertTrue(jpeg2000(none) instanceof Probe.Readable, "a profile that is none does no harm");
     }
 
     /** 16 bits a pixel, 5 red, 6 green, 5 blue: OpenCV takes it for damaged. */
