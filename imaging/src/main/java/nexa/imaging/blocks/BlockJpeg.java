@@ -3,7 +3,6 @@ package nexa.imaging.blocks;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -74,8 +73,7 @@ record BlockJpeg(
     /** Reads the header, segment by segment. */
     private static final class Reading {
         private final byte[] bytes;
-        private final Map<Integer, Huffman> dc = new HashMap<>();
-        private final Map<Integer, Huffman> ac = new HashMap<>();
+        private final HuffmanTables tables = new HuffmanTables();
         private final List<byte[]> kept = new ArrayList<>();
         private byte[] frame = new byte[0];
         private int frameMarker;
@@ -120,7 +118,7 @@ record BlockJpeg(
                     frameMarker = marker;
                     frame = payload;
                 }
-                case 0xC4 -> tables(payload);
+                case 0xC4 -> tables.take(payload);
                 case 0xDD -> restart = (payload[0] & 0xFF) << 8 | payload[1] & 0xFF;
                 default -> {
                     if (marker > 0xC1 && marker <= 0xCF) {
@@ -128,16 +126,6 @@ record BlockJpeg(
                     }
                     kept.add(whole);
                 }
-            }
-        }
-
-        private void tables(byte[] payload) throws IOException {
-            int at = 0;
-            while (at < payload.length) {
-                int kindAndNumber = payload[at] & 0xFF;
-                Huffman table = Huffman.of(payload, at + 1);
-                (kindAndNumber < 16 ? dc : ac).put(kindAndNumber & 0xF, table);
-                at += 1 + table.size();
             }
         }
 
@@ -159,8 +147,8 @@ record BlockJpeg(
                     bytes,
                     new PixelSize(width, height),
                     components,
-                    dc,
-                    ac,
+                    tables.dc(),
+                    tables.ac(),
                     kept,
                     frameMarker,
                     frame,
@@ -169,18 +157,21 @@ record BlockJpeg(
                     data);
         }
 
-        private Component component(byte id, int tables, int count) throws IOException {
+        private Component component(byte id, int numbers, int count) throws IOException {
             for (int at = 6; at + 2 < frame.length; at += 3) {
                 if (frame[at] == id) {
                     int across = frame[at + 1] >> 4 & 0xF;
                     int down = frame[at + 1] & 0xF;
-                    if (across < 1 || down < 1 || !dc.containsKey(tables >> 4) || !ac.containsKey(tables & 0xF)) {
+                    if (across < 1
+                            || down < 1
+                            || !tables.dc().containsKey(numbers >> 4)
+                            || !tables.ac().containsKey(numbers & 0xF)) {
                         throw new ToldException("told.blocks.header-damaged");
                     }
                     // a scan of one component goes block by block (A.2.2)
                     return count == 1
-                            ? new Component(1, 1, tables >> 4, tables & 0xF)
-                            : new Component(across, down, tables >> 4, tables & 0xF);
+                            ? new Component(1, 1, numbers >> 4, numbers & 0xF)
+                            : new Component(across, down, numbers >> 4, numbers & 0xF);
                 }
             }
             throw new ToldException("told.blocks.header-damaged");

@@ -28,8 +28,7 @@ final class PictureWalk {
     private static final int RESTARTS = 8;
 
     private final byte[] bytes;
-    private final Map<Integer, Huffman> dc = new HashMap<>();
-    private final Map<Integer, Huffman> ac = new HashMap<>();
+    private final HuffmanTables tables = new HuffmanTables();
     private @Nullable ScanFrame frame;
     private int restart;
     private int at = 2;
@@ -54,8 +53,7 @@ final class PictureWalk {
             if (walk.frame == null) {
                 return Optional.empty();
             }
-            walk.assureTables(walk.frame);
-            return Optional.of(walk);
+            return walk.hasTables(walk.frame) ? Optional.of(walk) : Optional.empty();
         } catch (IOException | IndexOutOfBoundsException ofAnotherKind) { // or damaged: who decodes it knows
             return Optional.empty();
         }
@@ -119,7 +117,7 @@ final class PictureWalk {
         int marker = marker();
         byte[] payload = payload();
         if (marker == TABLES) {
-            tables(payload);
+            tables.take(payload);
         } else if (marker == RESTART) {
             restart = (payload[0] & 0xFF) << 8 | payload[1] & 0xFF;
         } else if (ScanFrame.isMarker(marker)) {
@@ -128,23 +126,13 @@ final class PictureWalk {
         at += 4 + payload.length;
     }
 
-    private void tables(byte[] payload) throws IOException {
-        int place = 0;
-        while (place < payload.length) {
-            int kindAndNumber = payload[place] & 0xFF;
-            Huffman table = Huffman.of(payload, place + 1);
-            (kindAndNumber < 16 ? dc : ac).put(kindAndNumber & 0xF, table);
-            place += 1 + table.size();
-        }
-    }
-
     private ScanHeader header(ScanFrame of) throws IOException {
         return ScanHeader.of(payload(), of);
     }
 
     private void scan(ScanFrame of) throws IOException {
         ScanHeader header = header(of);
-        ScanBits bits = new ScanBits(bytes, at + 4 + payload().length);
+        ScanBits bits = new ScanBits(bytes, at + 2 + number(at + 2));
         BlockWalk[] unit = unit(blocks(header, of, bits), header, of);
         boolean isOfOne = header.components().size() == 1;
         int units = isOfOne ? of.blocks(header.components().getFirst().component()) : of.units();
@@ -181,32 +169,39 @@ final class PictureWalk {
 
     private List<BlockWalk> blocks(ScanHeader header, ScanFrame of, ScanBits bits) throws IOException {
         List<BlockWalk> walks = new ArrayList<>();
-        for (Tables tables : header.components()) {
+        for (Tables numbers : header.components()) {
             walks.add(
                     of.isProgressive()
-                            ? progressive(header, tables, of, bits)
-                            : new SequentialBlocks(bits, table(dc, tables.dc()), table(ac, tables.ac())));
+                            ? progressive(header, numbers, of, bits)
+                            : new SequentialBlocks(
+                                    bits, table(tables.dc(), numbers.dc()), table(tables.ac(), numbers.ac())));
         }
         return walks;
     }
 
-    private BlockWalk progressive(ScanHeader header, Tables tables, ScanFrame of, ScanBits bits) throws IOException {
+    private BlockWalk progressive(ScanHeader header, Tables numbers, ScanFrame of, ScanBits bits) throws IOException {
         if (!header.part().isOfFirstCoefficients()) {
-            long[] theirs = known.computeIfAbsent(tables.component(), component -> new long[of.blocks(component)]);
-            return ProgressiveBlocks.coefficients(bits, table(ac, tables.ac()), header.part(), theirs);
+            long[] theirs = known.computeIfAbsent(numbers.component(), component -> new long[of.blocks(component)]);
+            return ProgressiveBlocks.coefficients(bits, table(tables.ac(), numbers.ac()), header.part(), theirs);
         }
         return header.part().refines()
                 ? ProgressiveBlocks.oneBit(bits)
-                : ProgressiveBlocks.differences(bits, table(dc, tables.dc()));
+                : ProgressiveBlocks.differences(bits, table(tables.dc(), numbers.dc()));
     }
 
-    /** @throws IOException if the first scan's are not there, as of those who take usual ones for granted */
-    private void assureTables(ScanFrame of) throws IOException {
-        blocks(header(of), of, new ScanBits(bytes, bytes.length));
+    /** Whether the first scan's are there: some take usual ones for granted. */
+    private boolean hasTables(ScanFrame of) throws IOException {
+        ScanHeader header = header(of);
+        boolean isOfFirst = header.part().isOfFirstCoefficients();
+        boolean needsDc = !of.isProgressive() || isOfFirst && !header.part().refines();
+        boolean needsAc = !of.isProgressive() || !isOfFirst;
+        return header.components().stream()
+                .allMatch(numbers -> (!needsDc || tables.dc().containsKey(numbers.dc()))
+                        && (!needsAc || tables.ac().containsKey(numbers.ac())));
     }
 
-    private static Huffman table(Map<Integer, Huffman> tables, int number) throws IOException {
-        Huffman table = tables.get(number);
+    private static Huffman table(Map<Integer, Huffman> ofKind, int number) throws IOException {
+        Huffman table = ofKind.get(number);
         if (table == null) {
             throw damaged();
         }

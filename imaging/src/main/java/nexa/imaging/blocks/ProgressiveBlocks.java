@@ -43,10 +43,10 @@ final class ProgressiveBlocks {
 
     /** What both kinds have: codes, and runs of blocks of which nothing more is said. */
     private abstract static class Coefficients implements BlockWalk {
-        static final int SIXTEEN_ZEROS = 15;
+        private static final int SIXTEEN_ZEROS = 15;
 
         final ScanBits bits;
-        final CodeLookup codes;
+        private final CodeLookup codes;
         final Part part;
         final long[] known;
         private int block;
@@ -75,13 +75,40 @@ final class ProgressiveBlocks {
         }
 
         /** Goes through a block's codes; the coefficient at which they end, or where a run of ended blocks begins. */
-        abstract int said(int block) throws IOException;
+        private int said(int block) throws IOException {
+            int at = part.from();
+            while (at <= part.to()) {
+                int code = codes.code(bits.window());
+                int run = code >> 4 & 0xF;
+                int size = code & 0xF;
+                if (size == 0 && run < SIXTEEN_ZEROS) {
+                    end(code >> 8, run);
+                    return at;
+                }
+                bits.skip((code >> 8) + size);
+                int reached = reached(block, at, run, size);
+                if (size > 0) {
+                    add(block, reached);
+                }
+                at = reached + 1;
+            }
+            return at;
+        }
+
+        /**
+         * The coefficient that a code is about.
+         *
+         * @param at the next one of which nothing was said
+         * @param run zeros before it
+         * @param size bits of its value; 0 if it is zero too
+         */
+        abstract int reached(int block, int at, int run, int size) throws IOException;
 
         /** Of the rest of a block from a coefficient on nothing new is said. */
         void untold(int block, int from) throws IOException {}
 
         /** A coefficient is no longer zero. */
-        void add(int block, int coefficient) throws IOException {
+        private void add(int block, int coefficient) throws IOException {
             if (coefficient > part.to()) {
                 throw damaged();
             }
@@ -89,7 +116,7 @@ final class ProgressiveBlocks {
         }
 
         /** A run of ended blocks begins with this one: passes over its code and length. */
-        void end(int length, int run) throws IOException {
+        private void end(int length, int run) throws IOException {
             long behind = bits.window() << length;
             ended = (1 << run) + (int) (behind >>> 1 >>> Long.SIZE - 1 - run);
             bits.skip(length + run);
@@ -102,24 +129,8 @@ final class ProgressiveBlocks {
         }
 
         @Override
-        int said(int block) throws IOException {
-            int at = part.from();
-            while (at <= part.to()) {
-                int code = codes.code(bits.window());
-                int run = code >> 4 & 0xF;
-                int size = code & 0xF;
-                if (size == 0 && run < SIXTEEN_ZEROS) {
-                    end(code >> 8, run);
-                    return at;
-                }
-                bits.skip((code >> 8) + size);
-                at += run;
-                if (size > 0) {
-                    add(block, at);
-                }
-                at++;
-            }
-            return at;
+        int reached(int block, int at, int run, int size) {
+            return at + run;
         }
     }
 
@@ -130,29 +141,14 @@ final class ProgressiveBlocks {
         }
 
         @Override
-        int said(int block) throws IOException {
-            long before = known[block];
-            int at = part.from();
-            while (at <= part.to()) {
-                int code = codes.code(bits.window());
-                int run = code >> 4 & 0xF;
-                int size = code & 0xF;
-                if (size == 0 && run < SIXTEEN_ZEROS) {
-                    end(code >> 8, run);
-                    return at;
-                }
-                if (size > 1) {
-                    throw damaged();
-                }
-                bits.skip((code >> 8) + size);
-                int next = zero(before, at, run);
-                oneMore(next <= part.to() ? next - at - run : notZero(before, at));
-                if (size > 0) {
-                    add(block, next);
-                }
-                at = next + 1;
+        int reached(int block, int at, int run, int size) throws IOException {
+            if (size > 1) {
+                throw damaged();
             }
-            return at;
+            long before = known[block];
+            int next = zero(before, at, run);
+            oneMore(next <= part.to() ? next - at - run : notZero(before, at));
+            return next;
         }
 
         /** The coefficient that was zero, behind so many others that were. */
