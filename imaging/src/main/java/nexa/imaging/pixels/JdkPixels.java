@@ -18,7 +18,7 @@ import org.bytedeco.opencv.opencv_core.Mat;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** Pixels of the JDK's decoders: they read rare forms of BMP and GIF that OpenCV takes for damaged. */
+/** Pixels of the JDK's decoders: they read rare forms of BMP and GIF that OpenCV takes for damaged or shows wrong. */
 public final class JdkPixels {
     private static final Logger LOG = LoggerFactory.getLogger(JdkPixels.class);
     private static final List<String> BEGINNINGS = List.of("BM", "GIF8");
@@ -26,7 +26,7 @@ public final class JdkPixels {
     private JdkPixels() {}
 
     /** Empty if they are of another kind or really damaged. */
-    static Optional<Picture> decode(Path file) {
+    public static Optional<Picture> decode(Path file) {
         try {
             return isOfSuchKind(file)
                     ? Optional.ofNullable(ImageIO.read(file.toFile()))

@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,7 +15,6 @@ import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
-import nexa.imaging.source.Source;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -111,30 +109,5 @@ class TrueReasonsTest {
         assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), jpeg2000(press));
         byte[] none = box("colr", new byte[] {2, 0, 0}, new byte[8]);
         assertTrue(jpeg2000(none) instanceof Probe.Readable, "a profile that is none does no harm");
-    }
-
-    /** 16 bits a pixel, 5 red, 6 green, 5 blue: OpenCV takes it for damaged. */
-    @Test
-    void bmpOfSixteenBits_opens() throws IOException {
-        ByteBuffer out = ByteBuffer.allocate(14 + 56 + 4 * 4 * 2).order(ByteOrder.LITTLE_ENDIAN);
-        out.put((byte) 'B').put((byte) 'M').putInt(out.capacity()).putInt(0).putInt(14 + 56);
-        out.putInt(56)
-                .putInt(4)
-                .putInt(4)
-                .putShort((short) 1)
-                .putShort((short) 16)
-                .putInt(3)
-                .putInt(32);
-        out.putInt(2835).putInt(2835).putInt(0).putInt(0);
-        out.putInt(0xF800).putInt(0x07E0).putInt(0x001F).putInt(0);
-        for (int i = 0; i < 16; i++) {
-            out.putShort((short) 0xF800);
-        }
-        Path file = Files.write(folder.resolve("a.bmp"), out.array());
-        Probe probe = PhotoCodecs.STANDARD.probe(file);
-        assertTrue(probe instanceof Probe.Readable, probe::toString);
-        try (Source source = PhotoCodecs.STANDARD.open(file, ((Probe.Readable) probe).facts())) {
-            assertEquals(4, source.picture().size().width());
-        }
     }
 }
