@@ -60,7 +60,7 @@ public final class HeifFile {
     }
 
     /**
-     * What a file says; empty if it holds no still picture of a coding that is read.
+     * What a file says; empty if it holds no still picture of a coding and colours that are read.
      *
      * @throws ImageProcessingException if it is damaged
      */
@@ -82,6 +82,9 @@ public final class HeifFile {
         }
         Optional<CodedPicture> thumbnail = Optional.empty();
         Nclx nclx = coded.get().nclx();
+        if (nclx != null && !Nclx.isRead(nclx.matrix())) {
+            return Optional.empty();
+        }
         boolean isHdr = nclx != null && nclx.isHdr();
         for (HeifItem small : table.referring("thmb", item.id())) {
             thumbnail = thumbnail.isPresent()

@@ -1,9 +1,12 @@
 package nexa.imaging.boxes;
 
 import com.drew.imaging.ImageProcessingException;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
 import java.util.UUID;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.boxes.FileBoxes.Place;
@@ -20,6 +23,7 @@ public record Jpeg2000File(PixelSize size, int components, int bits, boolean has
     private static final int START_OF_CODESTREAM = 0xFF4F;
     private static final int SIZE_MARKER = 0xFF51;
     private static final int BEGINNING = 64;
+    private static final Set<String> OF_PICTURE = Set.of("jP  ", "ftyp", "jp2h", "jp2c");
     private static final UUID XMP = UUID.fromString("be7acfcb-97a9-42e8-9c71-999491e3afac");
 
     /** A TIFF structure, by the name "JpgTiffExif->JP2". */
@@ -59,6 +63,29 @@ public record Jpeg2000File(PixelSize size, int components, int bits, boolean has
         } catch (RuntimeException senseless) { // numbers that point beyond what is there
             throw new ImageProcessingException(senseless);
         }
+    }
+
+    /**
+     * What a decoder needs of a file: a bare codestream as it is, and of boxes only those that say what the picture is, for
+     * decoders look for it among the first few, and makers lay down many more before it.
+     */
+    public static byte[] picture(SeekableByteChannel channel) throws IOException {
+        ByteBuffer first = FileBoxes.read(channel, 0, BEGINNING);
+        if (first.remaining() >= Short.BYTES && (first.getShort(0) & 0xFFFF) == START_OF_CODESTREAM) {
+            return FileBoxes.read(channel, 0, Integer.MAX_VALUE - Long.BYTES).array();
+        }
+        ByteArrayOutputStream picture = new ByteArrayOutputStream();
+        for (Place place : FileBoxes.of(channel).places()) {
+            if (OF_PICTURE.contains(place.type())) {
+                ByteBuffer content = FileBoxes.read(
+                        channel, place.start(), (int) Math.min(place.length(), Integer.MAX_VALUE - Long.BYTES));
+                ByteBuffer header = ByteBuffer.allocate(Long.BYTES).putInt(content.remaining() + Long.BYTES);
+                picture.writeBytes(header.put(place.type().getBytes(StandardCharsets.ISO_8859_1))
+                        .array());
+                picture.writeBytes(content.array());
+            }
+        }
+        return picture.toByteArray();
     }
 
     /** The marker of the size follows at once (A.5.1). */

@@ -1,6 +1,7 @@
 package nexa.imaging.boxes;
 
 import java.util.Optional;
+import java.util.Set;
 import nexa.imaging.colour.Profile;
 
 /**
@@ -17,6 +18,14 @@ public record Nclx(int primaries, int transfer, int matrix, boolean full) {
     private static final int P3 = 12;
     private static final int PQ = 16;
     private static final int HLG = 18;
+
+    /** As they are, unsaid, and luma and chroma by constant weights; not YCgCo, of constant luminance or ICtCp. */
+    private static final Set<Integer> MATRICES = Set.of(0, 1, 2, 4, 5, 6, 7, 9);
+
+    /** Whether what is stored can be turned back into red, green and blue here. */
+    public static boolean isRead(int matrix) {
+        return MATRICES.contains(matrix);
+    }
 
     /** Whether the light of such a picture is meant for screens brighter than white paper. */
     public boolean isHdr() {

@@ -8,6 +8,8 @@ import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -192,6 +194,14 @@ class BoxedKindsTest {
     }
 
     @Test
+    void coloursByAnUnknownMatrix_areRefused_notShownWrong() throws IOException {
+        Tools.need("avifenc");
+        Path other = file("ycgco.avif");
+        Tools.run("avifenc", "--cicp", "1/13/8", "-y", 444, source(false), other);
+        assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), PhotoCodecs.STANDARD.probe(other));
+    }
+
+    @Test
     void hevc_canBeLeftOut() throws IOException {
         Tools.need("heif-enc");
         Path heic = file("a.heic");
@@ -215,6 +225,22 @@ class BoxedKindsTest {
         assertEquals(FileKind.JPEG_2000, facts(file).kind());
         assertSame(file("theirs.png"), file);
         assertBits(isDeep ? 16 : 8, file);
+    }
+
+    @Test
+    void jpeg2000_behindManyBoxes_isFound() throws IOException {
+        Tools.need("opj_compress", "opj_decompress");
+        Path plain = file("plain.jp2");
+        Tools.run("opj_compress", "-i", source(false), "-o", plain);
+        Tools.run("opj_decompress", "-i", plain, "-o", file("theirs.png"));
+        byte[] bytes = Files.readAllBytes(plain);
+        int codestream = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("jp2c") - 4;
+        ByteBuffer filled = ByteBuffer.allocate(bytes.length + 20 * 32).put(bytes, 0, codestream);
+        for (int box = 0; box < 20; box++) {
+            filled.putInt(32).put("uuid".getBytes(StandardCharsets.ISO_8859_1)).put(new byte[24]);
+        }
+        filled.put(bytes, codestream, bytes.length - codestream);
+        assertSame(file("theirs.png"), Files.write(file("filled.jp2"), filled.array()));
     }
 
     @Test

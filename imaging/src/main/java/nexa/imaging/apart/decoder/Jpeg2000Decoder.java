@@ -5,8 +5,10 @@ import static org.bytedeco.ffmpeg.global.avcodec.AV_CODEC_ID_JPEG2000;
 import java.io.IOException;
 import java.lang.foreign.Arena;
 import java.lang.foreign.MemorySegment;
+import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import nexa.imaging.boxes.Jpeg2000File;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 
 /** JPEG 2000 by the ffmpeg libraries, which also leave out the finest of its levels. */
@@ -16,7 +18,10 @@ final class Jpeg2000Decoder implements StillDecoder {
 
     @Override
     public void decode(Path file, int factor, Taker taker) throws IOException, Refusal {
-        byte[] data = Files.readAllBytes(file);
+        byte[] data;
+        try (SeekableByteChannel channel = Files.newByteChannel(file)) {
+            data = Jpeg2000File.picture(channel);
+        }
         int lowered = Integer.numberOfTrailingZeros(factor);
         try {
             decode(data, lowered, taker);

@@ -4,6 +4,8 @@ import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_JPEG;
 import static org.bytedeco.ffmpeg.global.avutil.AVCOL_RANGE_MPEG;
 import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_BT2020_NCL;
 import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_BT709;
+import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_FCC;
+import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_SMPTE240M;
 import static org.bytedeco.ffmpeg.global.avutil.AVCOL_SPC_UNSPECIFIED;
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_FLAG_RGB;
 import static org.bytedeco.ffmpeg.global.avutil.AV_PIX_FMT_GBRP;
@@ -17,13 +19,16 @@ import static org.bytedeco.ffmpeg.global.avutil.av_frame_free;
 import static org.bytedeco.ffmpeg.global.avutil.av_frame_get_buffer;
 import static org.bytedeco.ffmpeg.global.avutil.av_pix_fmt_desc_get;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_CS_BT2020;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_CS_FCC;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_CS_ITU601;
 import static org.bytedeco.ffmpeg.global.swscale.SWS_CS_ITU709;
+import static org.bytedeco.ffmpeg.global.swscale.SWS_CS_SMPTE240M;
 import static org.bytedeco.ffmpeg.global.swscale.sws_getCoefficients;
 
 import java.lang.foreign.MemorySegment;
 import nexa.imaging.apart.decoder.Scaling.Layout;
 import nexa.imaging.boxes.Nclx;
+import nexa.imaging.file.Trouble;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVPixFmtDescriptor;
 import org.bytedeco.javacpp.BytePointer;
@@ -71,7 +76,12 @@ final class RgbFrames implements AutoCloseable {
         }
         if (isLuma) {
             boolean full = said == null ? isFull(first, usual) : said.full();
-            scaling.fromLuma(sws_getCoefficients(matrix(said == null ? first.colorspace() : said.matrix())), full);
+            int matrix = said == null ? first.colorspace() : said.matrix();
+            if (channels == 3 && !Nclx.isRead(matrix)) {
+                close();
+                throw new Refusal(Trouble.Kind.UNSUPPORTED, "colours by matrix " + matrix);
+            }
+            scaling.fromLuma(sws_getCoefficients(matrix(matrix)), full);
         }
     }
 
@@ -106,6 +116,8 @@ final class RgbFrames implements AutoCloseable {
     private static int matrix(int code) {
         return switch (code) {
             case AVCOL_SPC_BT709 -> SWS_CS_ITU709;
+            case AVCOL_SPC_FCC -> SWS_CS_FCC;
+            case AVCOL_SPC_SMPTE240M -> SWS_CS_SMPTE240M;
             case AVCOL_SPC_BT2020_NCL -> SWS_CS_BT2020;
             default -> SWS_CS_ITU601;
         };
