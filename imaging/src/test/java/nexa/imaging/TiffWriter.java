@@ -19,7 +19,7 @@ public final class TiffWriter {
     private static final int LONG = 4;
 
     /** Whose values are shorts by the standard, which some readers rely on. */
-    private static final Set<Integer> SHORT_TAGS = Set.of(258, 259, 262, 274, 277, 284, 317, 338, 339);
+    private static final Set<Integer> SHORT_TAGS = Set.of(258, 259, 262, 274, 277, 284, 317, 320, 338, 339);
 
     private static final int UNDEFINED = 7;
 

@@ -1,6 +1,5 @@
 package nexa.imaging.tiff;
 
-import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_BGRA2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGB2BGR;
 import static org.bytedeco.opencv.global.opencv_imgproc.COLOR_RGBA2BGRA;
 import static org.bytedeco.opencv.global.opencv_imgproc.cvtColor;
@@ -39,12 +38,13 @@ public final class TiffPixels {
             Optional<Picture> inks = TiffInks.shown(file, tags.get());
             return inks.isPresent()
                     ? turned(inks.get(), tags.get())
-                    : withoutAlpha(Decoder.decode(file, Reduction.NONE));
+                    : TiffAlpha.without(Decoder.decode(file, Reduction.NONE));
         }
         Optional<Making> making = tags.flatMap(TiffPixels::makingOfMisread);
-        return making.isPresent()
+        Picture decoded = making.isPresent()
                 ? turned(asStored(file, tags.get(), making.get()), tags.get())
                 : Decoder.decode(file, Reduction.NONE);
+        return tags.isPresent() ? TiffAlpha.straight(decoded, tags.get()) : decoded;
     }
 
     private static boolean isOfInks(TiffTags tags) {
@@ -54,6 +54,9 @@ public final class TiffPixels {
     private static Optional<Making> makingOfMisread(TiffTags tags) {
         if (TiffGreys.areMisread(tags)) {
             return Optional.of(TiffGreys.making(tags));
+        }
+        if (TiffPalette.isMisread(tags)) {
+            return Optional.of(TiffPalette.making(tags));
         }
         return areColoursMisread(tags) ? Optional.of(TiffPixels::colours) : Optional.empty();
     }
@@ -73,17 +76,6 @@ public final class TiffPixels {
         }
         try (stored) {
             return stored.turned(Turn.ofExif(orientation));
-        }
-    }
-
-    private static Picture withoutAlpha(Picture decoded) {
-        if (decoded.channels() != 4) {
-            return decoded;
-        }
-        try (decoded) {
-            Mat three = new Mat();
-            cvtColor(decoded.mat(), three, COLOR_BGRA2BGR);
-            return new Picture(three);
         }
     }
 

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.Map;
+import java.util.stream.IntStream;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.tiff.TiffStructure.Field;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +18,7 @@ public final class TiffTags {
     public static final int ORIENTATION = 274;
     public static final int SAMPLES = 277;
     public static final int PLANAR_CONFIGURATION = 284;
+    public static final int COLOUR_MAP = 320;
     public static final int EXTRA_SAMPLES = 338;
     public static final int XMP = 700;
     public static final int IPTC = 33723;
@@ -69,5 +71,17 @@ public final class TiffTags {
             case LONG -> value.getInt();
             default -> -1;
         };
+    }
+
+    /** All of a tag's whole numbers of 16 bits; none if it has others or none. */
+    int[] numbers(int tag) {
+        Field field = fields.get(tag);
+        if (field == null || field.type() != SHORT) {
+            return new int[0];
+        }
+        ByteBuffer value = ByteBuffer.wrap(field.value()).order(order);
+        return IntStream.range(0, field.value().length / Short.BYTES)
+                .map(i -> value.getShort(i * Short.BYTES) & 0xFFFF)
+                .toArray();
     }
 }

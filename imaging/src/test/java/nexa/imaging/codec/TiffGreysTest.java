@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Grey TIFFs of every depth, with black or white at zero, with alpha and without. */
 class TiffGreysTest {
@@ -114,6 +115,40 @@ class TiffGreysTest {
                 Indexer pixels = source.picture().mat().createIndexer()) {
             assertEquals(4, source.picture().channels());
             assertEquals(153, pixels.getDouble(3, 3, 3), 1);
+        }
+    }
+
+    /** An index of a palette at each pixel; each colour's red is the greater the higher it is, blue the lower. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 4, 8})
+    void palettes_areColours(int bits) throws IOException {
+        int colours = 1 << bits;
+        long[] palette = new long[3 * colours];
+        for (int colour = 0; colour < colours; colour++) {
+            palette[colour] = 65535L * colour / (colours - 1);
+            palette[colours + colour] = 20_000;
+            palette[2 * colours + colour] = 65535 - palette[colour];
+        }
+        Directory directory = new Directory()
+                .tag(256, SIDE)
+                .tag(257, SIDE)
+                .channels(1, bits)
+                .tag(259, 1)
+                .tag(262, 3)
+                .tag(278, SIDE)
+                .tag(320, palette)
+                .data(273, 279, packed(bits, 1, false));
+        Path file = Files.write(folder.resolve("palette.tif"), TiffWriter.bytes(directory));
+        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file));
+                Indexer pixels = source.picture().mat().createIndexer()) {
+            assertEquals(3, source.picture().channels());
+            double step = 255.0 / (colours - 1);
+            for (int x = 0; x < SIDE; x++) {
+                double red = Math.round(light(x, 2) * 255 / step) * step;
+                assertEquals(red, pixels.getDouble(2, x, 2), 1.01, "at " + x);
+                assertEquals(20_000 / 257.0, pixels.getDouble(2, x, 1), 1.01);
+                assertEquals(255 - red, pixels.getDouble(2, x, 0), 1.01);
+            }
         }
     }
 }

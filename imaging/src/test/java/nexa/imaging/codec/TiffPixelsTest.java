@@ -33,6 +33,7 @@ import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
+import org.bytedeco.javacpp.indexer.Indexer;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
 import org.junit.jupiter.api.Test;
@@ -223,6 +224,64 @@ class TiffPixelsTest {
                 Source shown = PhotoCodecs.STANDARD.open(apart, facts(apart))) {
             assertEquals(channels, shown.picture().channels());
             assertTrue(TestPhotos.psnr(expected.picture(), shown.picture()) > 90);
+        }
+    }
+
+    /** Orange, half of it to be seen. @param means what the channel beside the colours means, -1 if that is not said */
+    private Picture beside(int means, int bits) throws IOException {
+        double[] samples = means == 1 ? new double[] {0.5, 0.25, 0, 0.5} : new double[] {1, 0.5, 0, 0.5};
+        ByteBuffer data =
+                ByteBuffer.allocate(SIDE * SIDE * 4 * bits / Byte.SIZE).order(ByteOrder.LITTLE_ENDIAN);
+        for (int i = 0; i < SIDE * SIDE * 4; i++) {
+            long value = Math.round(samples[i % 4] * ((1 << bits) - 1));
+            if (bits == 16) {
+                data.putShort((short) value);
+            } else {
+                data.put((byte) value);
+            }
+        }
+        Directory directory = new Directory()
+                .tag(256, SIDE)
+                .tag(257, SIDE)
+                .channels(4, bits)
+                .tag(259, 1)
+                .tag(262, 2)
+                .tag(278, SIDE)
+                .data(273, 279, data.array());
+        if (means >= 0) {
+            directory.tag(338, means);
+        }
+        return shown(Files.write(folder.resolve("beside.tif"), TiffWriter.bytes(directory)));
+    }
+
+    private static void assertOrange(Picture shown, int channels) {
+        double most = shown.bits() == 16 ? 65535 : 255;
+        assertEquals(channels, shown.channels());
+        try (Indexer pixels = shown.mat().createIndexer()) {
+            assertEquals(0, pixels.getDouble(3, 5, 0) / most, 0.006);
+            assertEquals(0.5, pixels.getDouble(3, 5, 1) / most, 0.006);
+            assertEquals(1, pixels.getDouble(3, 5, 2) / most, 0.006);
+            if (channels == 4) {
+                assertEquals(0.5, pixels.getDouble(3, 5, 3) / most, 0.006);
+            }
+        }
+    }
+
+    /** Otherwise what is half to be seen would be darkened twice. */
+    @ParameterizedTest
+    @CsvSource({"1, 8", "1, 16", "2, 8", "2, 16"})
+    void coloursMixedWithTheirAlphaOrNot_areTheSame(int means, int bits) throws IOException {
+        try (Picture shown = beside(means, bits)) {
+            assertOrange(shown, 4);
+        }
+    }
+
+    /** A selection that somebody kept with the photo makes nothing of it transparent. */
+    @ParameterizedTest
+    @ValueSource(ints = {8, 16})
+    void aChannelThatIsNoAlpha_isLeftOut(int bits) throws IOException {
+        try (Picture shown = beside(0, bits)) {
+            assertOrange(shown, 3);
         }
     }
 
