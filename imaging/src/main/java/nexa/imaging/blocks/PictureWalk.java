@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class PictureWalk {
     private static final int TABLES = 0xC4;
+    private static final int STEPS = 0xDB;
     private static final int END = 0xD9;
     private static final int SCAN = 0xDA;
     private static final int RESTART = 0xDD;
@@ -32,6 +33,9 @@ final class PictureWalk {
     private @Nullable ScanFrame frame;
     private int restart;
     private int at = 2;
+
+    /** Tables of steps (B.2.4.1) that were there. */
+    private final BitSet steps = new BitSet();
 
     /** Of each component, of which coefficients something but zero was said. */
     private final Map<Integer, long[]> known = new HashMap<>();
@@ -47,7 +51,7 @@ final class PictureWalk {
     static Optional<PictureWalk> of(byte[] jpeg) {
         PictureWalk walk = new PictureWalk(jpeg);
         try {
-            while (walk.marker() != SCAN) {
+            while (walk.headersMarker() != SCAN) {
                 walk.take();
             }
             if (walk.frame == null) {
@@ -100,6 +104,14 @@ final class PictureWalk {
         return bytes[at + 1] & 0xFF;
     }
 
+    /** The same before any scan, where bytes that belong to no segment do no harm. */
+    private int headersMarker() throws IOException {
+        while (bytes[at] != (byte) 0xFF || bytes[at + 1] == 0) {
+            at++;
+        }
+        return marker();
+    }
+
     private int number(int place) {
         return (bytes[place] & 0xFF) << 8 | bytes[place + 1] & 0xFF;
     }
@@ -118,12 +130,22 @@ final class PictureWalk {
         byte[] payload = payload();
         if (marker == TABLES) {
             tables.take(payload);
+        } else if (marker == STEPS) {
+            takeSteps(payload);
         } else if (marker == RESTART) {
             restart = (payload[0] & 0xFF) << 8 | payload[1] & 0xFF;
         } else if (ScanFrame.isMarker(marker)) {
             frame = ScanFrame.of(marker, payload).orElseThrow(PictureWalk::damaged);
         }
         at += 4 + payload.length;
+    }
+
+    /** Each has a byte with its values' size and its number, and 64 values. */
+    private void takeSteps(byte[] payload) {
+        for (int place = 0; place < payload.length; ) {
+            steps.set(payload[place] & 0xF);
+            place += 1 + 64 * (payload[place] >> 4 == 0 ? 1 : 2);
+        }
     }
 
     private ScanHeader header(ScanFrame of) throws IOException {
@@ -189,8 +211,11 @@ final class PictureWalk {
                 : ProgressiveBlocks.differences(bits, table(tables.dc(), numbers.dc()));
     }
 
-    /** Whether the first scan's are there: some take usual ones for granted. */
+    /** Whether the first scan's are there, and none was lost between segments: some take usual ones for granted. */
     private boolean hasTables(ScanFrame of) throws IOException {
+        if (!of.components().stream().allMatch(component -> steps.get(component.steps() & 0xF))) {
+            return false;
+        }
         ScanHeader header = header(of);
         boolean isOfFirst = header.part().isOfFirstCoefficients();
         boolean needsDc = !of.isProgressive() || isOfFirst && !header.part().refines();

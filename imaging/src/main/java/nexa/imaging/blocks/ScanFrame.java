@@ -20,8 +20,9 @@ record ScanFrame(boolean isProgressive, PixelSize size, List<Sampled> components
     /**
      * @param across blocks side by side in a unit of all components
      * @param down blocks one below the other
+     * @param steps which table says how coarsely its coefficients were told
      */
-    record Sampled(byte id, int across, int down) {
+    record Sampled(byte id, int across, int down, int steps) {
         int blocks() {
             return across * down;
         }
@@ -36,7 +37,8 @@ record ScanFrame(boolean isProgressive, PixelSize size, List<Sampled> components
         int width = (payload[3] & 0xFF) << 8 | payload[4] & 0xFF;
         List<Sampled> components = new ArrayList<>();
         for (int at = HEADER; at + 2 < payload.length; at += 3) {
-            components.add(new Sampled(payload[at], payload[at + 1] >> 4 & 0xF, payload[at + 1] & 0xF));
+            int sampling = payload[at + 1] & 0xFF;
+            components.add(new Sampled(payload[at], sampling >> 4, sampling & 0xF, payload[at + 2]));
         }
         boolean known = width > 0
                 && height > 0

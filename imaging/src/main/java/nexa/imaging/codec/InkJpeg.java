@@ -113,7 +113,7 @@ final class InkJpeg {
     /** Adobe's marker, APP14, stands for inverted values (Adobe technical note 5116, section 18). */
     private static boolean isInverted(Path file) throws IOException {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
-            return JpegSegments.walk(channel, 0).segments().stream()
+            return JpegSegments.ofFile(channel).segments().stream()
                     .anyMatch(segment -> segment.marker() == ADOBE_MARKER);
         }
     }

@@ -5,6 +5,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
+import nexa.imaging.probe.JpegSegments;
+import nexa.imaging.probe.JpegSegments.Segment;
 import nexa.imaging.source.SourceMetadata;
 import org.jspecify.annotations.Nullable;
 
@@ -16,7 +18,6 @@ final class JpegBlocks {
     private static final int APP1 = 0xE1;
     private static final int APP2 = 0xE2;
     private static final int APP13 = 0xED;
-    private static final int START_OF_SCAN = 0xDA;
     private static final String EXIF = "Exif\0\0";
     private static final String XMP = "http://ns.adobe.com/xap/1.0/\0";
     private static final String ICC = "ICC_PROFILE\0";
@@ -31,20 +32,9 @@ final class JpegBlocks {
 
     static SourceMetadata of(byte[] jpeg) {
         JpegBlocks blocks = new JpegBlocks();
-        int at = 2;
-        while (at + 4 <= jpeg.length && (jpeg[at] & 0xFF) == 0xFF) {
-            int marker = jpeg[at + 1] & 0xFF;
-            if (marker == 0xFF) { // fill byte
-                at++;
-                continue;
-            }
-            int length = (jpeg[at + 2] & 0xFF) << 8 | jpeg[at + 3] & 0xFF;
-            int end = Math.min(jpeg.length, at + 2 + Math.max(2, length));
-            if (marker == START_OF_SCAN) {
-                break;
-            }
-            blocks.take(marker, Arrays.copyOfRange(jpeg, at + 4, end));
-            at = end;
+        for (Segment segment : JpegSegments.ofFile(jpeg).segments()) {
+            int at = (int) segment.at();
+            blocks.take(segment.marker(), Arrays.copyOfRange(jpeg, at, Math.min(jpeg.length, at + segment.length())));
         }
         return new SourceMetadata(blocks.exif, blocks.icc(), blocks.xmp, blocks.iptc);
     }

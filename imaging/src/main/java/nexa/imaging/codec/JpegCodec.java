@@ -61,6 +61,9 @@ public final class JpegCodec implements PhotoCodec {
         if (completeness.size().filter(PixelLimit::isExceeded).isPresent()) {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
+        if (!completeness.isOfEightBits()) {
+            return Probe.unreadable(Trouble.Kind.UNSUPPORTED);
+        }
         OptionalInt percent = completeness.percentIfCut();
         if (percent.isPresent()) {
             return new Probe.Unreadable(new Trouble(Trouble.Kind.TRUNCATED, percent.getAsInt()));

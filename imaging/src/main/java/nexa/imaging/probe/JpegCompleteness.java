@@ -44,6 +44,12 @@ public final class JpegCompleteness {
         return segments.size(file.channel());
     }
 
+    /** Whether its values have eight bits, as those of nearly all have; decoders read no others. */
+    public boolean isOfEightBits() throws IOException {
+        int bits = segments.bits(file.channel());
+        return bits == 0 || bits == Byte.SIZE;
+    }
+
     /**
      * Whether the headers say more pixels than so few bytes can hold: decoders would spend minutes on filling them in.
      * Even an empty progressive picture takes a bit for each block of 64 pixels (ITU T.81, G.1.2).

@@ -1,6 +1,7 @@
 package nexa.imaging.probe;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.util.ArrayList;
@@ -19,6 +20,9 @@ public record JpegSegments(List<Segment> segments, long scan) {
 
     /** Headers hold far fewer; what has more is not a JPEG's header. */
     private static final int MOST_SEGMENTS = 4096;
+
+    /** A length that is wrong by a few bytes leaves some; more are no header. */
+    private static final int MOST_STRAY = 4096;
 
     /**
      * One segment.
@@ -40,20 +44,56 @@ public record JpegSegments(List<Segment> segments, long scan) {
 
     /** Walks the segments of the JPEG that begins at a position. */
     public static JpegSegments walk(SeekableByteChannel channel, long start) throws IOException {
+        return walk((into, at) -> read(channel, into, at), start, 0);
+    }
+
+    /** Those of a file that is one JPEG: bytes between them that belong to none are passed over, as decoders do. */
+    public static JpegSegments ofFile(SeekableByteChannel channel) throws IOException {
+        return walk((into, at) -> read(channel, into, at), 0, MOST_STRAY);
+    }
+
+    /** The same of one that is in memory. */
+    public static JpegSegments ofFile(byte[] jpeg) {
+        try {
+            return walk((into, at) -> read(jpeg, into, at), 0, MOST_STRAY);
+        } catch (IOException never) { // memory can be read
+            throw new UncheckedIOException(never);
+        }
+    }
+
+    /** Bytes at any place. */
+    private interface Bytes {
+        /** Fills a buffer; false if they end before it is full. */
+        boolean read(ByteBuffer into, long at) throws IOException;
+    }
+
+    private static boolean read(byte[] bytes, ByteBuffer into, long at) {
+        if (at + into.capacity() > bytes.length) {
+            return false;
+        }
+        into.clear().put(bytes, (int) at, into.capacity());
+        return true;
+    }
+
+    private static JpegSegments walk(Bytes bytes, long start, int stray) throws IOException {
         List<Segment> segments = new ArrayList<>();
         ByteBuffer head = ByteBuffer.allocate(4);
         long at = start + 2;
-        while (segments.size() < MOST_SEGMENTS && read(channel, head, at) && (head.get(0) & 0xFF) == PREFIX) {
+        int passed = 0;
+        while (segments.size() < MOST_SEGMENTS && bytes.read(head, at)) {
             int marker = head.get(1) & 0xFF;
-            if (marker == PREFIX) { // fill byte
+            boolean isMarker = (head.get(0) & 0xFF) == PREFIX && marker != 0;
+            if (isMarker && marker != PREFIX) {
+                int length = Math.max(2, head.getShort(2) & 0xFFFF);
+                segments.add(new Segment(marker, at + 4, length - 2));
+                at += 2 + length;
+                if (marker == START_OF_SCAN) {
+                    return new JpegSegments(List.copyOf(segments), at);
+                }
+            } else if (isMarker || passed++ < stray) { // a byte that fills, or one that is of no segment
                 at++;
-                continue;
-            }
-            int length = Math.max(2, head.getShort(2) & 0xFFFF);
-            segments.add(new Segment(marker, at + 4, length - 2));
-            at += 2 + length;
-            if (marker == START_OF_SCAN) {
-                return new JpegSegments(List.copyOf(segments), at);
+            } else {
+                break;
             }
         }
         return new JpegSegments(List.copyOf(segments), -1);
@@ -73,6 +113,12 @@ public record JpegSegments(List<Segment> segments, long scan) {
         int height = head.getShort(1) & 0xFFFF;
         int width = head.getShort(3) & 0xFFFF;
         return width == 0 || height == 0 ? Optional.empty() : Optional.of(new PixelSize(width, height));
+    }
+
+    /** Bits of each component; 0 if the header doesn't say. */
+    int bits(SeekableByteChannel channel) throws IOException {
+        Optional<Segment> frame = frame();
+        return frame.isEmpty() ? 0 : payload(channel, frame.get(), 1)[0];
     }
 
     /** Colour components: 1 grey, 3 colour, 4 ink; 0 if the header doesn't say. */

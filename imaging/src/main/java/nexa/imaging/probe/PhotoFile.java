@@ -77,7 +77,7 @@ public final class PhotoFile implements Closeable {
     /** Of a JPEG. */
     public JpegSegments segments() throws IOException {
         if (segments == null) {
-            segments = JpegSegments.walk(channel, 0);
+            segments = JpegSegments.ofFile(channel);
         }
         return segments;
     }

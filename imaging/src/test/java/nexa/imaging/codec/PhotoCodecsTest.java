@@ -1,5 +1,6 @@
 package nexa.imaging.codec;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertNotNull;
@@ -18,6 +19,7 @@ import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.zip.CRC32;
 import javax.imageio.ImageIO;
 import nexa.core.geometry.PixelSize;
@@ -30,6 +32,7 @@ import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.imaging.source.Source;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -121,6 +124,40 @@ class PhotoCodecsTest {
         byte[] whole = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1));
         Path cut = TestPhotos.write(folder.resolve("cut.jpg"), Arrays.copyOf(whole, 40));
         assertEquals(new Trouble(Trouble.Kind.TRUNCATED, 0), trouble(cut));
+    }
+
+    /** As of a program that gave one of its blocks a wrong length. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 5, 2000})
+    void jpegWithStrayBytesBetweenItsSegments_isWhole(int stray) throws IOException {
+        byte[] whole = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1));
+        int tables = place(whole, 0xDB);
+        byte[] spoiled = new byte[whole.length + stray];
+        System.arraycopy(whole, 0, spoiled, 0, tables);
+        System.arraycopy(whole, tables, spoiled, tables + stray, whole.length - tables);
+        Path file = TestPhotos.write(folder.resolve("stray.jpg"), spoiled);
+        PhotoFacts facts = readable(file);
+        assertEquals(Set.of(Remark.NO_PROFILE), facts.remarks());
+        try (Source expected = PhotoCodecs.STANDARD.open(folder.resolve("w.jpg"), readable(folder.resolve("w.jpg")));
+                Source shown = PhotoCodecs.STANDARD.open(file, facts)) {
+            assertTrue(TestPhotos.psnr(expected.picture(), shown.picture()) > 90);
+            assertArrayEquals(expected.metadata().exif(), shown.metadata().exif());
+        }
+    }
+
+    @Test
+    void probe_jpegOfTwelveBits_isNotCalledDamaged() throws IOException {
+        byte[] deep = Files.readAllBytes(TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1));
+        deep[place(deep, 0xC0) + 4] = 12;
+        Path file = TestPhotos.write(folder.resolve("deep.jpg"), deep);
+        assertEquals(Trouble.Kind.UNSUPPORTED, trouble(file).kind());
+    }
+
+    private static int place(byte[] jpeg, int marker) {
+        return IntStream.range(0, jpeg.length)
+                .filter(i -> (jpeg[i] & 0xFF) == 0xFF && (jpeg[i + 1] & 0xFF) == marker)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
