@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 
 /** A PNG's chunks (ISO/IEC 15948, 5.3) but for its pixels; its EXIF is read with care, all else by the library. */
 final class PngHeaders {
@@ -61,8 +62,16 @@ final class PngHeaders {
         switch (type) {
             case "IDAT", "fdAT" -> requireWhole(at + HEAD + length + CHECKSUM);
             case "eXIf" -> new CarefulExif().extract(new ByteArrayReader(bytes(at + HEAD, length)), exif);
+            case "tEXt", "zTXt" -> takeText(at, length, type);
             default -> others.writeBytes(bytes(at, HEAD + length + CHECKSUM));
         }
+    }
+
+    private void takeText(long at, int length, String type) throws IOException {
+        byte[] chunk = bytes(at, HEAD + length + CHECKSUM);
+        others.writeBytes(chunk);
+        RawProfile.exif(type, Arrays.copyOfRange(chunk, HEAD, HEAD + length))
+                .ifPresent(tags -> new CarefulExif().extract(new ByteArrayReader(tags), exif));
     }
 
     private byte[] bytes(long at, int count) throws IOException {
