@@ -22,7 +22,7 @@ import org.slf4j.LoggerFactory;
 
 /**
  * TIFFs as OpenCV does not read them: of 8 bits with alpha it gives colours already mixed with black, of 16 bits whose channels
- * lie apart something else, of inks an alpha that is none, or nothing, and some greys wrongly ({@link TiffGreys}; TIFF 6.0, tags
+ * lie apart something else, packed as JPEG in the old way nothing, of inks an alpha that is none, or nothing, and some greys wrongly ({@link TiffGreys}; TIFF 6.0, tags
  * PhotometricInterpretation, PlanarConfiguration and ExtraSamples).
  */
 public final class TiffPixels {
@@ -62,6 +62,9 @@ public final class TiffPixels {
     }
 
     private static boolean areColoursMisread(TiffTags tags) {
+        if (tags.number(TiffTags.COMPRESSION) == TiffTags.OLD_JPEG) {
+            return true;
+        }
         boolean isDeep = tags.number(TiffTags.BITS) == 16;
         return tags.number(TiffTags.PHOTOMETRIC_INTERPRETATION) == RGB
                 && (isDeep
@@ -88,8 +91,11 @@ public final class TiffPixels {
         }
     }
 
-    /** Blue, green, red, and alpha if there is a fourth channel; what is beyond that is left out. */
+    /** Grey; or blue, green, red, and alpha if there is a fourth channel; what is beyond that is left out. */
     private static Picture colours(Raster samples) {
+        if (samples.getNumBands() < 3) {
+            return new Picture(RasterMatrix.of(samples, 1));
+        }
         int channels = Math.min(4, samples.getNumBands());
         Mat matrix = RasterMatrix.of(samples, channels);
         cvtColor(matrix, matrix, channels == 4 ? COLOR_RGBA2BGRA : COLOR_RGB2BGR);

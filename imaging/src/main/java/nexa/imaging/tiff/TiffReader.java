@@ -25,7 +25,7 @@ final class TiffReader {
     private static final TIFFImageReaderSpi LIBRARY = new TIFFImageReaderSpi();
 
     /** Packings as JPEG, the old way and the new. */
-    private static final Set<Integer> JPEGS = Set.of(6, 7);
+    private static final Set<Integer> JPEGS = Set.of(TiffTags.OLD_JPEG, 7);
 
     /** Pixels that are read at once: the library keeps them in Java's memory, where no large scan has room. */
     private static final int BAND = 4_000_000;

@@ -28,6 +28,9 @@ public final class TiffTags {
     /** A value of {@link #PHOTOMETRIC_INTERPRETATION}: ink values. */
     public static final int SEPARATED = 5;
 
+    /** A value of {@link #COMPRESSION}: as TIFF 6.0 had it, before that was given up. */
+    static final int OLD_JPEG = 6;
+
     /** A value of {@link #PLANAR_CONFIGURATION}: all of one channel comes before the next. */
     public static final int APART = 2;
 

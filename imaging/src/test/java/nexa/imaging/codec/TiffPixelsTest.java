@@ -227,6 +227,29 @@ class TiffPixelsTest {
         }
     }
 
+    /** As scanners' programs wrote them: a whole JPEG, told of by tags that were given up later. */
+    @Test
+    void jpegPackedInTheOldWay_isShown() throws IOException {
+        Path jpeg = TestPhotos.jpeg(folder.resolve("in.jpg"), 64, 48, 1);
+        byte[] bytes = Files.readAllBytes(jpeg);
+        Directory directory = new Directory()
+                .tag(256, 64)
+                .tag(257, 48)
+                .channels(3, 8)
+                .tag(259, 6)
+                .tag(262, 6)
+                .tag(278, 48)
+                .tag(512, 1)
+                .data(273, 279, bytes)
+                .data(513, 514, bytes);
+        Path file = Files.write(folder.resolve("old.tif"), TiffWriter.bytes(directory));
+        try (Picture expected = shown(jpeg);
+                Picture shown = shown(file)) {
+            assertEquals(expected.size(), shown.size());
+            assertTrue(TestPhotos.psnr(expected, shown) > 35, () -> TestPhotos.psnr(expected, shown) + " dB");
+        }
+    }
+
     /** Orange, half of it to be seen. @param means what the channel beside the colours means, -1 if that is not said */
     private Picture beside(int means, int bits) throws IOException {
         double[] samples = means == 1 ? new double[] {0.5, 0.25, 0, 0.5} : new double[] {1, 0.5, 0, 0.5};
