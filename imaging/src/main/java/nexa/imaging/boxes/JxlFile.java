@@ -23,13 +23,15 @@ import org.jspecify.annotations.Nullable;
  * @param orientation how it is turned and mirrored, as EXIF numbers it
  * @param hdr what its numbers mean, if they are light for HDR screens; else null
  * @param hasAlpha whether it says how transparent it is
+ * @param isOfInks whether its numbers are inks
  */
 public record JxlFile(
         PixelSize stored,
         int orientation,
         SourceMetadata metadata,
         @Nullable Nclx hdr,
-        boolean hasAlpha) {
+        boolean hasAlpha,
+        boolean isOfInks) {
     private static final int LARGEST_BLOCK = 32 << 20;
     private static final int BEGINNING = 1024;
 
@@ -59,12 +61,15 @@ public record JxlFile(
 
     /** Where its light is meant for HDR screens, the code points are the profile that its pixels get. */
     private static JxlFile of(JxlHeader header, SourceMetadata metadata) {
-        Nclx nclx = header.nclx();
-        if (nclx == null || !nclx.isHdr()) {
-            return new JxlFile(header.stored(), header.orientation(), metadata, null, header.hasAlpha());
-        }
-        byte[] icc = nclx.profile().map(Profile::bytes).orElse(null);
-        return new JxlFile(header.stored(), header.orientation(), metadata.withIcc(icc), nclx, header.hasAlpha());
+        Nclx hdr = header.nclx() != null && header.nclx().isHdr() ? header.nclx() : null;
+        byte[] icc = hdr == null ? null : hdr.profile().map(Profile::bytes).orElse(null);
+        return new JxlFile(
+                header.stored(),
+                header.orientation(),
+                hdr == null ? metadata : metadata.withIcc(icc),
+                hdr,
+                header.hasAlpha(),
+                header.isOfInks());
     }
 
     /** Of the codestream, which may lie in several boxes, each after its number. */

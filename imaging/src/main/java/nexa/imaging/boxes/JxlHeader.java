@@ -13,9 +13,10 @@ import org.jspecify.annotations.Nullable;
  * @param orientation how it is turned and mirrored, as EXIF numbers it
  * @param nclx what the numbers mean, by H.273's code points; null if a profile says it, or points of its own
  * @param hasAlpha whether it says how transparent it is
+ * @param isOfInks whether black comes beside its three colours, which are cyan, magenta and yellow then
  */
 record JxlHeader(
-        PixelSize stored, int orientation, @Nullable Nclx nclx, boolean hasAlpha) {
+        PixelSize stored, int orientation, @Nullable Nclx nclx, boolean hasAlpha, boolean isOfInks) {
     /** What a codestream begins with. */
     static final int MARKER = 0xFF0A;
 
@@ -24,6 +25,7 @@ record JxlHeader(
     private static final int OF_ITS_OWN = 2;
     private static final int ALPHA = 0;
     private static final int SPOT = 2;
+    private static final int BLACK = 4;
     private static final int FILTERED = 5;
 
     /** @throws ImageProcessingException if it is none */
@@ -38,6 +40,7 @@ record JxlHeader(
     private static final class Reader {
         private final LowBits in;
         private boolean hasAlpha;
+        private boolean isOfInks;
 
         Reader(LowBits in) {
             this.in = in;
@@ -46,12 +49,12 @@ record JxlHeader(
         JxlHeader header() {
             PixelSize size = size();
             if (in.flag()) { // all is usual
-                return new JxlHeader(size, 1, null, false);
+                return new JxlHeader(size, 1, null, false, false);
             }
             boolean saysMore = in.flag();
             int orientation = saysMore ? in.bits(3) + 1 : 1;
             Nclx nclx = colours(saysMore);
-            return new JxlHeader(size, orientation, nclx, hasAlpha);
+            return new JxlHeader(size, orientation, nclx, hasAlpha, isOfInks);
         }
 
         /** Null also where they can't be reached: something rare, or much, comes before them. */
@@ -127,6 +130,7 @@ record JxlHeader(
             }
             int type = code();
             hasAlpha |= type == ALPHA;
+            isOfInks |= type == BLACK;
             depth();
             number(0, 0, 3, 0, 4, 0, 1, 3);
             skip(Byte.SIZE * number(0, 0, 0, 4, 16, 5, 48, 10)); // its name

@@ -46,6 +46,9 @@ final class JxlCodec implements PhotoCodec {
             return Probe.unreadable(Trouble.Kind.JPEG_XL);
         }
         JxlFile said = JxlFile.read(file.channel());
+        if (said.isOfInks()) {
+            return Probe.unreadable(Trouble.Kind.UNSUPPORTED);
+        }
         Set<Remark> remarks = EnumSet.noneOf(Remark.class);
         if (said.hdr() != null) {
             remarks.add(Remark.HDR);

@@ -2,6 +2,7 @@ package nexa.imaging.codec;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -9,12 +10,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HexFormat;
 import nexa.imaging.InkMaker;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.system.SystemLibrary;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -109,5 +112,61 @@ class TrueReasonsTest {
         assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), jpeg2000(press));
         byte[] none = box("colr", new byte[] {2, 0, 0}, new byte[8]);
         assertTrue(jpeg2000(none) instanceof Probe.Readable, "a profile that is none does no harm");
+    }
+
+    /** A header's numbers with so many bits each, the lowest bit first (ISO/IEC 18181-1, annexes B and D). */
+    private static byte[] jpegXl(int... bitsAndNumbers) {
+        BitSet all = new BitSet();
+        int at = 0;
+        for (int i = 0; i < bitsAndNumbers.length; i += 2) {
+            for (int bit = 0; bit < bitsAndNumbers[i]; bit++) {
+                all.set(at++, (bitsAndNumbers[i + 1] >> bit & 1) == 1);
+            }
+        }
+        byte[] header = all.toByteArray();
+        return ByteBuffer.allocate(64).putShort((short) 0xFF0A).put(header).array();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2, false", "0, true"})
+    void jpegXlWithBlackBesideItsColours_isNotTakenForRedGreenAndBlue(int typeLessTwo, boolean isAlpha)
+            throws IOException {
+        assumeTrue(SystemLibrary.jxl().isPresent(), "libjxl is not installed");
+        byte[] header = jpegXl(
+                1,
+                1,
+                5,
+                11,
+                3,
+                1, // 96 × 96
+                1,
+                0,
+                1,
+                0, // not all as usual, no more about it as a whole
+                1,
+                0,
+                2,
+                0,
+                1,
+                1, // 8 bits
+                2,
+                1,
+                1,
+                0,
+                2,
+                isAlpha ? 0 : 2,
+                isAlpha ? 0 : 4,
+                typeLessTwo, // one channel beside, of a type
+                1,
+                0,
+                2,
+                0,
+                2,
+                0,
+                2,
+                0);
+        Probe probe = probe("a.jxl", header);
+        assertEquals(isAlpha, probe instanceof Probe.Readable, probe::toString);
+        assertEquals(!isAlpha, probe.equals(Probe.unreadable(Trouble.Kind.UNSUPPORTED)));
     }
 }
