@@ -13,6 +13,7 @@ import com.drew.metadata.webp.WebpDirectory;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
@@ -40,6 +41,7 @@ import org.slf4j.LoggerFactory;
 /** PNG and WebP: the decoder hands their metadata out with the pixels. */
 final class TaggedCodec implements PhotoCodec {
     private static final Logger LOG = LoggerFactory.getLogger(TaggedCodec.class);
+    private static final String EXIF_PREFIX = "Exif\0\0";
     private static final String XMP_PREFIX = "http://ns.adobe.com/xap/1.0/\0";
 
     private final FileKind kind;
@@ -97,9 +99,17 @@ final class TaggedCodec implements PhotoCodec {
             byKind.put(kinds.get(i), bytes);
         }
         return new SourceMetadata(
-                byKind.get(IMAGE_METADATA_EXIF),
+                structure(byKind.get(IMAGE_METADATA_EXIF)),
                 byKind.get(IMAGE_METADATA_ICCP),
                 packet(byKind.get(IMAGE_METADATA_XMP)));
+    }
+
+    /** Some programs write it with the prefix that it has in a JPEG. */
+    private static byte @Nullable [] structure(byte @Nullable [] exif) {
+        if (exif == null || !new String(exif, StandardCharsets.ISO_8859_1).startsWith(EXIF_PREFIX)) {
+            return exif;
+        }
+        return Arrays.copyOfRange(exif, EXIF_PREFIX.length(), exif.length);
     }
 
     private static byte @Nullable [] packet(byte @Nullable [] xmp) {

@@ -21,8 +21,10 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.told.Told;
 import org.apache.commons.imaging.ImagingException;
 import org.apache.commons.imaging.bytesource.ByteSource;
+import org.apache.commons.imaging.common.ImageMetadata.ImageMetadataItem;
 import org.apache.commons.imaging.common.RationalNumber;
 import org.apache.commons.imaging.formats.tiff.JpegImageData;
+import org.apache.commons.imaging.formats.tiff.TiffField;
 import org.apache.commons.imaging.formats.tiff.TiffImageMetadata;
 import org.apache.commons.imaging.formats.tiff.TiffImageParser;
 import org.apache.commons.imaging.formats.tiff.TiffImagingParameters;
@@ -171,27 +173,36 @@ final class ExifBlock {
         return new TiffOutputSet(ByteOrder.LITTLE_ENDIAN);
     }
 
+    /** Values stay the bytes that they are: what a program wrote in letters of its own is nobody's to guess. */
     private static TiffOutputSet copied(byte[] source, Consumer<Told> notes) throws IOException {
         TiffImageMetadata parsed = (TiffImageMetadata)
                 new TiffImageParser().getMetadata(ByteSource.array(source), new TiffImagingParameters());
-        TiffOutputSet all = parsed.getOutputSet();
-        TiffOutputSet kept = new TiffOutputSet(all.byteOrder);
-        for (TiffOutputDirectory directory : all) {
-            if (KEPT_DIRECTORIES.contains(directory.getType()) && kept.findDirectory(directory.getType()) == null) {
-                kept.addDirectory(descriptive(directory, all.byteOrder, notes));
+        ByteOrder order = parsed.contents.header.byteOrder;
+        TiffOutputSet kept = new TiffOutputSet(order);
+        for (ImageMetadataItem item : parsed.getDirectories()) {
+            TiffImageMetadata.Directory directory = (TiffImageMetadata.Directory) item;
+            if (KEPT_DIRECTORIES.contains(directory.type) && kept.findDirectory(directory.type) == null) {
+                kept.addDirectory(descriptive(directory, order, notes));
             }
         }
         return kept;
     }
 
-    private static TiffOutputDirectory descriptive(TiffOutputDirectory source, ByteOrder order, Consumer<Told> notes)
-            throws ImagingException {
-        TiffOutputDirectory kept = new TiffOutputDirectory(source.getType(), order);
-        for (TiffOutputField field : source) {
-            if (field.tag == ExifTags.MAKER_NOTE && !MakerNotes.mayMove(field.getData())) {
+    private static TiffOutputDirectory descriptive(
+            TiffImageMetadata.Directory source, ByteOrder order, Consumer<Told> notes) throws ImagingException {
+        TiffOutputDirectory kept = new TiffOutputDirectory(source.type, order);
+        for (TiffField field : source.getAllFields()) {
+            if (field.getTag() == ExifTags.MAKER_NOTE && !MakerNotes.mayMove(field.getByteArrayValue())) {
                 notes.accept(Told.of("told.note.maker-notes"));
-            } else if (!ExifTags.describesFile(field.tag)) {
-                kept.add(field);
+            } else if (!ExifTags.describesFile(field.getTag())
+                    && !field.getTagInfo().isOffset()
+                    && kept.findField(field.getTag()) == null) {
+                kept.add(new TiffOutputField(
+                        field.getTag(),
+                        field.getTagInfo(),
+                        field.getFieldType(),
+                        Math.toIntExact(field.getCount()),
+                        field.getByteArrayValue()));
             }
         }
         return kept;

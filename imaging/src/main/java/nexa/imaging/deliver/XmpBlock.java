@@ -73,14 +73,15 @@ final class XmpBlock {
     static byte @Nullable [] forDelivery(
             byte @Nullable [] source, Description said, List<DataSet> iptc, Consumer<Told> notes) {
         try {
-            XMPMeta before = source == null ? XMPMetaFactory.create() : XMPMetaFactory.parseFromBuffer(source);
+            XmpPacket packet = source == null ? null : XmpPacket.read(source);
+            XMPMeta before = packet == null ? XMPMetaFactory.create() : packet.meta();
             XMPMeta after = chosen(before, said);
             IptcXmp.add(iptc, after);
-            if (source != null
+            if (packet != null
                     && said.keep() == Keep.ALL
                     && after.dumpObject().equals(before.dumpObject())
-                    && source.length <= JpegParts.LARGEST_XMP) {
-                return source;
+                    && packet.bytes().length <= JpegParts.LARGEST_XMP) {
+                return packet.bytes();
             }
             byte[] written = written(after);
             if (written == null || written.length <= JpegParts.LARGEST_XMP) {

@@ -17,6 +17,8 @@ import java.util.Random;
 import nexa.core.files.FileSettings;
 import nexa.core.told.Told;
 import nexa.imaging.TestPhotos;
+import nexa.imaging.TiffWriter;
+import nexa.imaging.TiffWriter.Directory;
 import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.deliver.Encoder;
@@ -188,6 +190,36 @@ class MetadataTest {
         }
         assertTrue(!text(delivered(from, type + "; no place", new ArrayList<>()).xmp())
                 .contains("Aldermoor"));
+    }
+
+    /** As some programs write into it all that EXIF says, of the photo and of its small picture. */
+    @Test
+    void xmpThatSaysAThingTwice_keepsTheRest() throws IOException {
+        String twice = XMP.replace("xmp:Rating=\"4\"/>", """
+                xmlns:exif="http://ns.adobe.com/exif/1.0/" xmp:Rating="4"><exif:FNumber>28/10</exif:FNumber>
+                <exif:XResolution>180</exif:XResolution><exif:XResolution>72</exif:XResolution></rdf:Description>""");
+        List<Told> notes = new ArrayList<>();
+        SourceMetadata from = new SourceMetadata(null, null, twice.getBytes(StandardCharsets.UTF_8));
+        String kept = text(delivered(from, "jpeg 90", notes).xmp());
+        assertEquals(List.of(), notes);
+        assertTrue(kept.contains("Rating=\"4\"") && kept.contains("28/10"), kept);
+        assertTrue(kept.contains("180") && !kept.contains("72"), kept);
+    }
+
+    /** Letters that are not UTF-8, and a value of a kind that the tag is not of. */
+    @Test
+    void exifWrittenInAnotherWayThanItShould_keepsItsBytes() throws IOException {
+        byte[] copyright = "\u00a9 2026 Fennick Kiln\0".getBytes(StandardCharsets.ISO_8859_1);
+        Directory first = new Directory()
+                .block(33432, copyright)
+                .tag(270, 7)
+                .tag(305, 1, 2, 3)
+                .text(271, "Aldermoor");
+        List<Told> notes = new ArrayList<>();
+        SourceMetadata from = new SourceMetadata(TiffWriter.bytes(first), null, null);
+        String kept = new String(delivered(from, "jpeg 90", notes).exif(), StandardCharsets.ISO_8859_1);
+        assertEquals(List.of(), notes);
+        assertTrue(kept.contains("\u00a9 2026 Fennick Kiln\0") && kept.contains("Aldermoor"), kept);
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.HexFormat;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
@@ -79,6 +80,8 @@ class RawProfileTest {
         assertEquals(new PixelSize(40, 60), facts.asShot());
         try (Source source = PhotoCodecs.STANDARD.open(file, facts)) {
             assertEquals(new PixelSize(60, 40), source.picture().size(), "as stored");
+            byte[] kept = Objects.requireNonNull(source.metadata().exif());
+            assertArrayEquals(EXIF, Arrays.copyOf(kept, EXIF.length), "what a delivered file takes over");
         }
     }
 
