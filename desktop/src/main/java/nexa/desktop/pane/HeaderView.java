@@ -66,8 +66,8 @@ public final class HeaderView extends HBox {
         void toggleSettings();
     }
 
-    /** Below this the header has no room for everything; what the filter's pane has too goes first. */
-    private static final double CHIPS_FROM = 1240;
+    /** A shoot's name has at least so much room before there are chips, which the filter's pane has too. */
+    private static final double NAME_FROM = 140;
 
     private final Session session;
     private final Counts counting;
@@ -84,6 +84,8 @@ public final class HeaderView extends HBox {
     private final ToggleButton square = chip("chip-square", this::toggle, Orientation.SQUARE);
     private final ToggleButton unchecked = new ToggleButton();
     private final ToggleButton warned = new ToggleButton();
+    private final Label name = new Label();
+    private final HBox chips = new HBox(6, horizontal, vertical, square, unchecked, warned);
     private final Map<MainView, Button> views = new EnumMap<>(MainView.class);
     private final Subscription subscriptions;
 
@@ -93,7 +95,7 @@ public final class HeaderView extends HBox {
         this.counting = models.counts();
         getStyleClass().add("header");
         setAlignment(Pos.CENTER_LEFT);
-        Label name = new Label(Words.name(session.shoot().name()));
+        name.setText(Words.name(session.shoot().name()));
         name.getStyleClass().add("shoot-name");
         counts.getStyleClass().add("header-note");
         place.getStyleClass().add("header-note");
@@ -132,7 +134,8 @@ public final class HeaderView extends HBox {
                 sheet);
         icons.setAlignment(Pos.CENTER);
         icons.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(name, counts, viewSwitch(), prepare, space, place, chips(), icons);
+        fillChips();
+        getChildren().addAll(name, counts, viewSwitch(), prepare, space, place, chips, icons);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 session.photoProperty().subscribe(photo -> refresh()),
@@ -194,7 +197,26 @@ public final class HeaderView extends HBox {
 
     // ---- filters ----
 
-    private HBox chips() {
+    /** Chips take no more than what the rest leaves. */
+    @Override
+    protected double computeMinWidth(double height) {
+        return super.computeMinWidth(height) - (chips.isManaged() ? widthOfChips() : 0);
+    }
+
+    private double widthOfChips() {
+        return chips.minWidth(-1) + getSpacing();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double named = Math.max(0, Math.min(name.prefWidth(-1), NAME_FROM) - name.minWidth(-1));
+        boolean haveRoom = computeMinWidth(-1) + named + widthOfChips() <= getWidth();
+        chips.setVisible(haveRoom);
+        chips.setManaged(haveRoom);
+        super.layoutChildren();
+    }
+
+    private void fillChips() {
         unchecked.setId("chip-unchecked");
         unchecked.setOnAction(event -> {
             Set<FrameState> open = EnumSet.of(FrameState.DERIVED, FrameState.PLACED);
@@ -202,16 +224,12 @@ public final class HeaderView extends HBox {
         });
         warned.setId("chip-warned");
         warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
-        HBox chips = new HBox(6, horizontal, vertical, square, unchecked, warned);
         chips.setAlignment(Pos.CENTER_LEFT);
         for (ToggleButton chip : new ToggleButton[] {horizontal, vertical, square, unchecked, warned}) {
             chip.getStyleClass().add("filter-chip");
             chip.setFocusTraversable(false);
             chip.setMinWidth(Region.USE_PREF_SIZE);
         }
-        chips.visibleProperty().bind(widthProperty().greaterThan(CHIPS_FROM));
-        chips.managedProperty().bind(chips.visibleProperty());
-        return chips;
     }
 
     private static ToggleButton chip(String id, BiConsumer<ToggleButton, Orientation> toggle, Orientation orientation) {

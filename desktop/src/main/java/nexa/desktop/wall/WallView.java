@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.Executor;
 import java.util.function.IntFunction;
+import java.util.stream.IntStream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Orientation;
@@ -229,11 +230,17 @@ public final class WallView extends Region {
         notifyAccessibleAttributeChanged(AccessibleAttribute.FOCUS_ITEM);
         int index = current.map(session.list().photos()::indexOf).orElse(-1);
         if (index >= 0 && index < layout.cells().size() && getHeight() > 0) {
-            WallLayout.Cell cell = layout.cells().get(index);
-            double value =
-                    Math.min(cell.y() - WallLayout.MARGIN, Math.max(bar.getValue(), cell.bottom() - getHeight() + 8));
-            bar.setValue(Math.clamp(value, 0, Math.max(0, bar.getMax())));
+            scrollTo(inSight(layout.cells().get(index), bar.getValue()));
         }
+    }
+
+    /** The place to scroll to that shows a photo whole and is nearest to another. */
+    private double inSight(WallLayout.Cell cell, double wanted) {
+        return Math.min(cell.y() - WallLayout.MARGIN, Math.max(wanted, cell.bottom() - getHeight() + 8));
+    }
+
+    private void scrollTo(double value) {
+        bar.setValue(Math.clamp(value, 0, Math.max(0, layout.height() - getHeight())));
     }
 
     @Override
@@ -249,6 +256,7 @@ public final class WallView extends Region {
         empty.resizeRelocate(0, 0, getWidth(), getHeight());
         double overflow = Math.max(0, layout.height() - getHeight());
         bar.setMax(overflow);
+        scrollTo(bar.getValue()); // fewer photos, or smaller ones, may end above
         bar.setVisibleAmount(overflow == 0 ? 0 : overflow * getHeight() / layout.height());
         bar.setBlockIncrement(getHeight() * 0.9);
         bar.setVisible(overflow > 0);
@@ -258,11 +266,35 @@ public final class WallView extends Region {
     /** Of ten thousand photos this takes a while, so only when something changed. */
     private void hang(double width) {
         if (stale || width != hungWidth || size.getValue() != hungSize) {
+            WallLayout before = layout;
             layout = WallLayout.of(aspects(), groupSizes(), width, size.getValue());
+            if (!stale && hungWidth > 0) {
+                keepPlace(before);
+            }
             stale = false;
             hungWidth = width;
             hungSize = size.getValue();
         }
+    }
+
+    /** What was looked at stays in sight when the same photos hang otherwise: the current photo, or else the first one there. */
+    private void keepPlace(WallLayout before) {
+        int current = session.photo().map(session.list().photos()::indexOf).orElse(-1);
+        if (current >= 0 && isInSight(before.cells().get(current))) {
+            WallLayout.Cell cell = layout.cells().get(current);
+            scrollTo(inSight(cell, cell.y() - (before.cells().get(current).y() - bar.getValue())));
+            return;
+        }
+        IntStream.range(0, before.cells().size())
+                .filter(place -> isInSight(before.cells().get(place)))
+                .findFirst()
+                .ifPresent(place -> scrollTo(layout.cells().get(place).y()
+                        - (before.cells().get(place).y() - bar.getValue())));
+    }
+
+    private boolean isInSight(WallLayout.Cell cell) {
+        double y = cell.y() - bar.getValue();
+        return y + cell.height() + cell.caption() > 0 && y < getHeight();
     }
 
     private List<Double> aspects() {
@@ -290,7 +322,7 @@ public final class WallView extends Region {
         for (int i = 0; i < photos.size(); i++) {
             WallLayout.Cell cell = layout.cells().get(i);
             double y = cell.y() - bar.getValue();
-            if (y + cell.height() + cell.caption() > 0 && y < getHeight()) {
+            if (isInSight(cell)) {
                 Photo photo = photos.get(i);
                 PhotoTile known = shown.remove(photo);
                 PhotoTile tile = known == null ? added(photo) : known;
