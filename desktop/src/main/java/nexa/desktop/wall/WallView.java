@@ -91,7 +91,7 @@ public final class WallView extends Region {
         empty.setAlignment(Pos.CENTER);
         empty.getStyleClass().add("empty-state");
         others.setId("wall-others");
-        others.getStyleClass().add("note");
+        others.getStyleClass().addAll("note", "wall-others");
         others.setMouseTransparent(true);
         this.headings = new GroupHeadings(session);
         getChildren().addAll(tiles, headings, bar, size, others, empty);
@@ -252,7 +252,7 @@ public final class WallView extends Region {
         headings.resizeRelocate(0, 0, width, getHeight());
         bar.resizeRelocate(width, 0, barWidth, getHeight());
         size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
-        others.resizeRelocate(14, getHeight() - 26, Math.ceil(others.prefWidth(-1)), 18);
+        others.resizeRelocate(14, getHeight() - 30, Math.ceil(others.prefWidth(-1)), 22);
         empty.resizeRelocate(0, 0, getWidth(), getHeight());
         double overflow = Math.max(0, layout.height() - getHeight());
         bar.setMax(overflow);

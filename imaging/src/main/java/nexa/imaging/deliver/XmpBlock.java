@@ -29,6 +29,9 @@ final class XmpBlock {
 
     private record Property(String namespace, String name) {}
 
+    /** Names a second packet in a JPEG's further segments (ISO 16684-3, 1.1.3.1): depths, layers, and steps of work. */
+    private static final Property MORE = new Property(XMPConst.NS_XMP_NOTE, "HasExtendedXMP");
+
     /** What a delivered file has of its own. */
     private static final List<Property> OF_THE_FILE = List.of(
             new Property(XMPConst.NS_TIFF, "Orientation"),
@@ -38,7 +41,8 @@ final class XmpBlock {
             new Property(XMPConst.NS_TIFF, "YResolution"),
             new Property(XMPConst.NS_EXIF, "PixelXDimension"),
             new Property(XMPConst.NS_EXIF, "PixelYDimension"),
-            new Property(XMPConst.NS_XMP, "Thumbnails"));
+            new Property(XMPConst.NS_XMP, "Thumbnails"),
+            MORE);
 
     /** IPTC Photo Metadata Standard: who made it, whose it is, how to reach them. */
     private static final List<Property> CREDIT = List.of(
@@ -75,6 +79,9 @@ final class XmpBlock {
         try {
             XmpPacket packet = source == null ? null : XmpPacket.read(source);
             XMPMeta before = packet == null ? XMPMetaFactory.create() : packet.meta();
+            if (said.keep() == Keep.ALL && before.doesPropertyExist(MORE.namespace, MORE.name)) {
+                notes.accept(Told.of("told.note.xmp-more"));
+            }
             XMPMeta after = chosen(before, said);
             IptcXmp.add(iptc, after);
             if (packet != null

@@ -206,6 +206,19 @@ class MetadataTest {
         assertTrue(kept.contains("180") && !kept.contains("72"), kept);
     }
 
+    /** Depths of a picture that is cut would fit it no longer; nothing may point to them. */
+    @Test
+    void aSecondPacketOfXmp_isToldToBeLeftOut() throws IOException {
+        String first = XMP.replace(
+                "xmp:Rating",
+                "xmlns:xmpNote=\"http://ns.adobe.com/xmp/note/\" xmpNote:HasExtendedXMP=\"ABC\" xmp:Rating");
+        List<Told> notes = new ArrayList<>();
+        SourceMetadata from = new SourceMetadata(null, null, first.getBytes(StandardCharsets.UTF_8));
+        String kept = text(delivered(from, "jpeg 90", notes).xmp());
+        assertEquals(List.of(Told.of("told.note.xmp-more")), notes);
+        assertTrue(kept.contains("Rating=\"4\"") && !kept.contains("HasExtendedXMP"), kept);
+    }
+
     /** Letters that are not UTF-8, and a value of a kind that the tag is not of. */
     @Test
     void exifWrittenInAnotherWayThanItShould_keepsItsBytes() throws IOException {
