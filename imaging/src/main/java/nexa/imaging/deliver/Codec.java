@@ -20,6 +20,7 @@ import java.util.List;
 import nexa.core.files.FileSettings;
 import nexa.core.files.FileType;
 import nexa.imaging.file.ToldException;
+import nexa.imaging.metadata.JpegParts;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.BytePointer;

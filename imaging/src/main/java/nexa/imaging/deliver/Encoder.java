@@ -8,7 +8,7 @@ import nexa.core.files.FileType;
 import nexa.core.files.Packing;
 import nexa.core.told.Told;
 import nexa.imaging.colour.Profile;
-import nexa.imaging.deliver.ExifBlock.Itself;
+import nexa.imaging.metadata.ExifBlock.Itself;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;

@@ -16,6 +16,8 @@ import java.util.zip.Deflater;
 import java.util.zip.DeflaterOutputStream;
 import nexa.core.files.Packing;
 import nexa.core.files.Packing.Compression;
+import nexa.imaging.metadata.ExifBlock;
+import nexa.imaging.metadata.ExifTags;
 import nexa.imaging.pixels.InkPicture;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.source.SourceMetadata;

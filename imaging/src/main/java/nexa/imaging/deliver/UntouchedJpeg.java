@@ -13,6 +13,10 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.told.Told;
 import nexa.imaging.blocks.BlockCut;
 import nexa.imaging.blocks.BlockCut.Part;
+import nexa.imaging.metadata.ExifBlock;
+import nexa.imaging.metadata.IptcBlock;
+import nexa.imaging.metadata.JpegParts;
+import nexa.imaging.metadata.XmpBlock;
 import nexa.imaging.source.SourceMetadata;
 
 /** A part of a JPEG with its pixels as they were, and of its metadata what is kept. */

@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  * The IPTC record (IPTC-NAA Information Interchange Model 4.2, records 1 and 2) for a delivered file: of the source's
  * what is kept, all in UTF-8.
  */
-final class IptcBlock {
+public final class IptcBlock {
     static final int BYLINE = 80;
     static final int COPYRIGHT = 116;
     static final int CAPTION = 120;
@@ -43,7 +43,7 @@ final class IptcBlock {
     private static final Set<Integer> CREDIT = Set.of(BYLINE, 85, 110, 115, COPYRIGHT, 118);
 
     /** One of the record's datasets. */
-    record DataSet(int record, int number, byte[] bytes) {
+    public record DataSet(int record, int number, byte[] bytes) {
         boolean isText() {
             return record == APPLICATION && !NO_TEXT.contains(number);
         }
@@ -62,7 +62,7 @@ final class IptcBlock {
      * @param source null or damaged ones count as empty
      * @return empty if there is nothing to say
      */
-    static List<DataSet> forDelivery(byte @Nullable [] source, Description said) {
+    public static List<DataSet> forDelivery(byte @Nullable [] source, Description said) {
         if (source == null || said.keep() == Keep.NONE) {
             return List.of();
         }
@@ -137,7 +137,7 @@ final class IptcBlock {
     }
 
     /** As bytes; null if there is nothing to say. */
-    static byte @Nullable [] bytes(List<DataSet> kept) {
+    public static byte @Nullable [] bytes(List<DataSet> kept) {
         if (kept.isEmpty()) {
             return null;
         }

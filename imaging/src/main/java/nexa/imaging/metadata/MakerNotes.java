@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;

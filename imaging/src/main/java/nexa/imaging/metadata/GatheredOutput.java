@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import java.io.IOException;
 import java.io.OutputStream;

@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import com.adobe.internal.xmp.XMPConst;
 import com.adobe.internal.xmp.XMPException;
@@ -16,13 +16,13 @@ import java.util.function.Consumer;
 import nexa.core.files.Description;
 import nexa.core.files.Description.Keep;
 import nexa.core.told.Told;
-import nexa.imaging.deliver.IptcBlock.DataSet;
+import nexa.imaging.metadata.IptcBlock.DataSet;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /** XMP (ISO 16684-1) for a delivered file: of the source's what is kept, and the IPTC fields that are added. */
-final class XmpBlock {
+public final class XmpBlock {
     private static final Logger LOG = LoggerFactory.getLogger(XmpBlock.class);
     private static final String IPTC = XMPConst.NS_IPTCCORE;
     private static final String IPTC_EXTENSION = XMPConst.NS_IPTCEXT;
@@ -74,7 +74,7 @@ final class XmpBlock {
      * @param iptc what is to be said here because the file has no place for an IPTC record
      * @param notes told, what of the source is left out that nobody asked to leave out
      */
-    static byte @Nullable [] forDelivery(
+    public static byte @Nullable [] forDelivery(
             byte @Nullable [] source, Description said, List<DataSet> iptc, Consumer<Told> notes) {
         try {
             XmpPacket packet = source == null ? null : XmpPacket.read(source);

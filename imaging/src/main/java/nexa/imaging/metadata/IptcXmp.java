@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import com.adobe.internal.xmp.XMPConst;
 import com.adobe.internal.xmp.XMPException;
@@ -6,7 +6,7 @@ import com.adobe.internal.xmp.XMPMeta;
 import com.adobe.internal.xmp.options.PropertyOptions;
 import java.util.List;
 import java.util.Map;
-import nexa.imaging.deliver.IptcBlock.DataSet;
+import nexa.imaging.metadata.IptcBlock.DataSet;
 
 /** An IPTC record's words as XMP properties (IPTC Photo Metadata Standard, mapping of IIM to XMP). */
 final class IptcXmp {

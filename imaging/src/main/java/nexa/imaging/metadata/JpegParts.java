@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
@@ -8,7 +8,7 @@ import java.util.List;
 import nexa.imaging.source.SourceMetadata;
 
 /** A JPEG's application segments (ITU T.81, B.2.4.6). */
-final class JpegParts {
+public final class JpegParts {
     /** A segment holds 65,533 bytes besides its length. */
     static final int LARGEST = 65_533;
 
@@ -28,7 +28,7 @@ final class JpegParts {
     private JpegParts() {}
 
     /** The metadata behind the header of a JPEG that has none. */
-    static byte[] with(SourceMetadata metadata, byte[] jpeg) {
+    public static byte[] with(SourceMetadata metadata, byte[] jpeg) {
         int header = 2 + 2 + (ByteBuffer.wrap(jpeg).getShort(4) & 0xFFFF);
         ByteArrayOutputStream out = new ByteArrayOutputStream(jpeg.length + (1 << 16));
         out.write(jpeg, 0, header);
@@ -38,7 +38,7 @@ final class JpegParts {
     }
 
     /** EXIF, XMP, profile, IPTC; blocks must not be larger than a segment holds, a profile may be. */
-    static List<byte[]> segments(SourceMetadata metadata) {
+    public static List<byte[]> segments(SourceMetadata metadata) {
         List<byte[]> segments = new ArrayList<>();
         if (metadata.exif() != null) {
             segments.add(segment(APP1, EXIF, metadata.exif()));

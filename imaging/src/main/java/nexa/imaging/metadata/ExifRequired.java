@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_EXIF;
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_GPS;

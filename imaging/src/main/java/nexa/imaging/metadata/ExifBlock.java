@@ -1,4 +1,4 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_EXIF;
 import static org.apache.commons.imaging.formats.tiff.constants.TiffDirectoryConstants.DIRECTORY_TYPE_GPS;
@@ -41,7 +41,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /** EXIF for a delivered file: what the source says of the shot, with the delivered picture's size and thumbnail. */
-final class ExifBlock {
+public final class ExifBlock {
     private static final Logger LOG = LoggerFactory.getLogger(ExifBlock.class);
     private static final List<Integer> KEPT_DIRECTORIES =
             List.of(DIRECTORY_TYPE_ROOT, DIRECTORY_TYPE_EXIF, DIRECTORY_TYPE_GPS, DIRECTORY_TYPE_INTEROPERABILITY);
@@ -58,7 +58,7 @@ final class ExifBlock {
      * @param orientation that the file says its pixels have
      * @param srgb whether its colours are sRGB's
      */
-    record Itself(FileType type, PixelSize size, double ppi, int orientation, boolean srgb) {}
+    public record Itself(FileType type, PixelSize size, double ppi, int orientation, boolean srgb) {}
 
     /**
      * The structure to write.
@@ -66,8 +66,8 @@ final class ExifBlock {
      * @param source the source's EXIF; null or damaged ones count as empty
      * @param notes told, what of the source is left out that nobody asked to leave out
      */
-    static TiffOutputSet forDelivery(byte @Nullable [] source, Description said, Itself file, Consumer<Told> notes)
-            throws IOException {
+    public static TiffOutputSet forDelivery(
+            byte @Nullable [] source, Description said, Itself file, Consumer<Told> notes) throws IOException {
         TiffOutputSet kept = descriptive(said.keep() == Keep.NONE ? null : source, notes);
         ExifWords.choose(kept, said);
         TiffOutputDirectory root = kept.getOrCreateRootDirectory();
@@ -101,7 +101,7 @@ final class ExifBlock {
      * As bytes for a JPEG, PNG or WebP, with a thumbnail. What would not fit into a JPEG's segment is left out and told:
      * the maker's notes, then the thumbnail, then the largest fields.
      */
-    static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail, Consumer<Told> notes) throws IOException {
+    public static byte[] bytes(TiffOutputSet set, Optional<byte[]> thumbnail, Consumer<Told> notes) throws IOException {
         byte[] whole = write(with(thumbnail, set));
         if (whole.length <= JpegParts.LARGEST_EXIF) {
             return whole;
@@ -155,7 +155,7 @@ final class ExifBlock {
         return out.toByteArray();
     }
 
-    static void write(TiffOutputSet set, OutputStream out) throws IOException {
+    public static void write(TiffOutputSet set, OutputStream out) throws IOException {
         try (GatheredOutput gathered = new GatheredOutput(out)) {
             new TiffImageWriterLossy(set.byteOrder).write(gathered, set);
         }

@@ -1,17 +1,17 @@
-package nexa.imaging.deliver;
+package nexa.imaging.metadata;
 
 import java.util.Set;
 
 /** Numbers of the tags that describe the source's own pixels or layout, which a delivered file has of its own. */
-final class ExifTags {
+public final class ExifTags {
     static final int ORIENTATION = 0x0112;
     static final int PIXEL_WIDTH = 0xA002;
     static final int PIXEL_HEIGHT = 0xA003;
     static final int MAKER_NOTE = 0x927C;
-    static final int XMP = 700;
-    static final int ICC = 34675;
-    static final int IPTC = 33723;
-    static final int IMAGE_RESOURCES = 34377;
+    public static final int XMP = 700;
+    public static final int ICC = 34675;
+    public static final int IPTC = 33723;
+    public static final int IMAGE_RESOURCES = 34377;
 
     /** TIFF 6.0 baseline and extension tags of pixel layout, pointers to other directories, XMP and ICC. */
     private static final Set<Integer> OF_THE_FILE = Set.of(
