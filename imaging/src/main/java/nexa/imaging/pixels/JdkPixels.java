@@ -25,7 +25,7 @@ public final class JdkPixels {
 
     private JdkPixels() {}
 
-    /** Empty if they are of another kind or really damaged. */
+    /** Empty if they are of another kind, really damaged, or too many for Java's memory. */
     public static Optional<Picture> decode(Path file) {
         try {
             return isOfSuchKind(file)
@@ -33,8 +33,8 @@ public final class JdkPixels {
                             .map(JdkPixels::matrix)
                             .map(Picture::new)
                     : Optional.empty();
-        } catch (IOException | RuntimeException damaged) {
-            LOG.info("The JDK does not read it either: {}", damaged.toString());
+        } catch (IOException | RuntimeException | OutOfMemoryError unread) { // there may be no room for it
+            LOG.info("The JDK does not read {}: {}", file, unread.toString());
             return Optional.empty();
         }
     }
