@@ -24,10 +24,11 @@ final class TiffPalette {
                 && tags.number(TiffTags.BITS) <= 2;
     }
 
-    /** Fails for a palette of too few colours. */
+    /** What it makes fails for a palette of too few colours. */
     static Making making(TiffTags tags) {
-        byte[] colours = colours(tags.numbers(TiffTags.COLOUR_MAP), Math.max(1, tags.number(TiffTags.BITS)));
-        return samples -> picture(samples, colours);
+        int[] map = tags.numbers(TiffTags.COLOUR_MAP);
+        int bits = Math.max(1, tags.number(TiffTags.BITS));
+        return samples -> picture(samples, colours(map, bits));
     }
 
     /** Blue, green and red of each of 256 colours. @param map all reds, all greens, all blues, of 16 bits */

@@ -2,6 +2,7 @@ package nexa.imaging.codec;
 
 import static nexa.imaging.TestPhotos.facts;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -9,7 +10,9 @@ import java.nio.file.Path;
 import java.util.BitSet;
 import nexa.imaging.TiffWriter;
 import nexa.imaging.TiffWriter.Directory;
+import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
 import org.bytedeco.javacpp.indexer.Indexer;
 import org.junit.jupiter.api.Test;
@@ -116,6 +119,24 @@ class TiffGreysTest {
             assertEquals(4, source.picture().channels());
             assertEquals(153, pixels.getDouble(3, 3, 3), 1);
         }
+    }
+
+    @Test
+    void aPaletteOfTooFewColours_isDamage() throws IOException {
+        Directory directory = new Directory()
+                .tag(256, SIDE)
+                .tag(257, SIDE)
+                .channels(1, 2)
+                .tag(259, 1)
+                .tag(262, 3)
+                .tag(278, SIDE)
+                .tag(320, 1, 2, 3)
+                .data(273, 279, packed(2, 1, false));
+        Path file = Files.write(folder.resolve("palette.tif"), TiffWriter.bytes(directory));
+        UnreadablePhotoException refused = assertThrows(
+                UnreadablePhotoException.class,
+                () -> PhotoCodecs.STANDARD.open(file, facts(file)).close());
+        assertEquals(Trouble.Kind.DAMAGED, refused.trouble().kind());
     }
 
     /** An index of a palette at each pixel; each colour's red is the greater the higher it is, blue the lower. */
