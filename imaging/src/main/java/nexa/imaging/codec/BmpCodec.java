@@ -40,7 +40,7 @@ final class BmpCodec implements PhotoCodec {
     private static final int SIZE_OF_HEADER = 14;
     private static final int USUAL_HEADER = 40;
     private static final int BITS = 28;
-    private static final Set<Integer> USUAL_BITS = Set.of(8, 24);
+    private static final Set<Integer> USUAL_BITS = Set.of(8, 24, 32);
     private static final int PACKING = 30;
 
     @Override

@@ -75,7 +75,7 @@ record XmpPacket(byte[] bytes, XMPMeta meta) {
         NodeList descriptions = document.getElementsByTagNameNS(XMPConst.NS_RDF, "Description");
         for (int i = 0; i < descriptions.getLength(); i++) {
             Element description = (Element) descriptions.item(i);
-            if (description.getParentNode().getLocalName().equals("RDF")) {
+            if ("RDF".equals(description.getParentNode().getLocalName())) {
                 for (Node child = description.getFirstChild(); child != null; child = child.getNextSibling()) {
                     if (child instanceof Element property
                             && !met.add(List.of(

@@ -206,6 +206,23 @@ class MetadataTest {
         assertTrue(kept.contains("180") && !kept.contains("72"), kept);
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "",
+                "no XML",
+                "<a><b/></c>",
+                "<rdf:Description xmlns:rdf=\"http://www.w3.org/1999/02/22-rdf-syntax-ns#\"><b/><b/></rdf:Description>",
+                "<!DOCTYPE a [<!ENTITY e SYSTEM \"file:///etc/hostname\">]><a>&e;</a>"
+            })
+    void damagedXmp_isLeftOutAndTold_orSaysNothing(String packet) throws IOException {
+        List<Told> notes = new ArrayList<>();
+        SourceMetadata from = new SourceMetadata(null, null, packet.getBytes(StandardCharsets.UTF_8));
+        byte[] kept = delivered(from, "jpeg 90; keep credit", notes).xmp();
+        assertNull(kept);
+        assertTrue(List.of(Told.of("told.note.xmp-damaged")).containsAll(notes), notes::toString);
+    }
+
     /** Depths of a picture that is cut would fit it no longer; nothing may point to them. */
     @Test
     void aSecondPacketOfXmp_isToldToBeLeftOut() throws IOException {
