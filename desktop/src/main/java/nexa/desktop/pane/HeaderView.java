@@ -67,7 +67,7 @@ public final class HeaderView extends HBox {
     }
 
     /** A shoot's name has at least so much room before there are chips, which the filter's pane has too. */
-    private static final double NAME_FROM = 140;
+    private static final double NAME_FROM = 100;
 
     private final Session session;
     private final Counts counting;
