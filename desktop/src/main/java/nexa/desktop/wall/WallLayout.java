@@ -44,6 +44,44 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
         double middle() {
             return x + width / 2;
         }
+
+        /**
+         * Whether something of it or its caption is in sight.
+         *
+         * @param scrolled what is above what is in sight
+         * @param sight height of what is in sight
+         */
+        boolean isInSight(double scrolled, double sight) {
+            return bottom() > scrolled && y < scrolled + sight;
+        }
+
+        /** How far to scroll so that all of it is in sight, as near to another place as that is. */
+        double inSight(double wanted, double sight) {
+            return Math.min(y - MARGIN, Math.max(wanted, bottom() - sight + 8));
+        }
+    }
+
+    /**
+     * How far to scroll so that what was looked at stays in sight where the same photos hung otherwise before: the current photo,
+     * or else the first one that was there.
+     *
+     * @param scrolled how far the Wall was scrolled then
+     * @param sight height of what is in sight
+     * @param current the current photo's place in the order, -1 = none
+     */
+    double scrolledAs(WallLayout before, double scrolled, double sight, int current) {
+        if (current >= 0 && before.cells.get(current).isInSight(scrolled, sight)) {
+            return cells.get(current).inSight(scrolled + moved(before, current), sight);
+        }
+        return IntStream.range(0, cells.size())
+                .filter(place -> before.cells.get(place).isInSight(scrolled, sight))
+                .mapToObj(place -> scrolled + moved(before, place))
+                .findFirst()
+                .orElse(scrolled);
+    }
+
+    private double moved(WallLayout before, int place) {
+        return cells.get(place).y() - before.cells.get(place).y();
     }
 
     /**

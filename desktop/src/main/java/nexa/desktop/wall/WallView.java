@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.Executor;
 import java.util.function.IntFunction;
-import java.util.stream.IntStream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Orientation;
@@ -230,13 +229,8 @@ public final class WallView extends Region {
         notifyAccessibleAttributeChanged(AccessibleAttribute.FOCUS_ITEM);
         int index = current.map(session.list().photos()::indexOf).orElse(-1);
         if (index >= 0 && index < layout.cells().size() && getHeight() > 0) {
-            scrollTo(inSight(layout.cells().get(index), bar.getValue()));
+            scrollTo(layout.cells().get(index).inSight(bar.getValue(), getHeight()));
         }
-    }
-
-    /** The place to scroll to that shows a photo whole and is nearest to another. */
-    private double inSight(WallLayout.Cell cell, double wanted) {
-        return Math.min(cell.y() - WallLayout.MARGIN, Math.max(wanted, cell.bottom() - getHeight() + 8));
     }
 
     private void scrollTo(double value) {
@@ -269,32 +263,14 @@ public final class WallView extends Region {
             WallLayout before = layout;
             layout = WallLayout.of(aspects(), groupSizes(), width, size.getValue());
             if (!stale && hungWidth > 0) {
-                keepPlace(before);
+                int current =
+                        session.photo().map(session.list().photos()::indexOf).orElse(-1);
+                scrollTo(layout.scrolledAs(before, bar.getValue(), getHeight(), current));
             }
             stale = false;
             hungWidth = width;
             hungSize = size.getValue();
         }
-    }
-
-    /** What was looked at stays in sight when the same photos hang otherwise: the current photo, or else the first one there. */
-    private void keepPlace(WallLayout before) {
-        int current = session.photo().map(session.list().photos()::indexOf).orElse(-1);
-        if (current >= 0 && isInSight(before.cells().get(current))) {
-            WallLayout.Cell cell = layout.cells().get(current);
-            scrollTo(inSight(cell, cell.y() - (before.cells().get(current).y() - bar.getValue())));
-            return;
-        }
-        IntStream.range(0, before.cells().size())
-                .filter(place -> isInSight(before.cells().get(place)))
-                .findFirst()
-                .ifPresent(place -> scrollTo(layout.cells().get(place).y()
-                        - (before.cells().get(place).y() - bar.getValue())));
-    }
-
-    private boolean isInSight(WallLayout.Cell cell) {
-        double y = cell.y() - bar.getValue();
-        return y + cell.height() + cell.caption() > 0 && y < getHeight();
     }
 
     private List<Double> aspects() {
@@ -322,7 +298,7 @@ public final class WallView extends Region {
         for (int i = 0; i < photos.size(); i++) {
             WallLayout.Cell cell = layout.cells().get(i);
             double y = cell.y() - bar.getValue();
-            if (isInSight(cell)) {
+            if (cell.isInSight(bar.getValue(), getHeight())) {
                 Photo photo = photos.get(i);
                 PhotoTile known = shown.remove(photo);
                 PhotoTile tile = known == null ? added(photo) : known;

@@ -130,4 +130,29 @@ class WallLayoutTest {
         assertTrue(WallLayout.of(List.of(), 300, 100).cells().isEmpty());
         assertTrue(Stream.of(WallLayout.of(List.of(), 300, 100).height()).allMatch(h -> h < 60));
     }
+
+    /** Wherever the Wall was scrolled, and however photos hang afterwards. */
+    @Test
+    void whatWasInSight_staysThere() {
+        double sight = 600;
+        Random random = new Random(5);
+        for (int i = 0; i < 200; i++) {
+            WallLayout before = WallLayout.of(MIXED, 500 + random.nextInt(900), 60 + random.nextInt(200));
+            WallLayout after = WallLayout.of(MIXED, 500 + random.nextInt(900), 60 + random.nextInt(200));
+            double scrolled = random.nextDouble() * (before.height() - sight);
+            int current = random.nextInt(MIXED.size());
+            boolean wasInSight = before.cells().get(current).isInSight(scrolled, sight);
+            double kept = after.scrolledAs(before, scrolled, sight, wasInSight ? current : -1);
+            if (wasInSight) {
+                assertTrue(after.cells().get(current).y() >= kept
+                        && after.cells().get(current).bottom() <= kept + sight);
+            } else {
+                int first = 0;
+                while (!before.cells().get(first).isInSight(scrolled, sight)) {
+                    first++;
+                }
+                assertTrue(after.cells().get(first).y() < kept + sight, "the first one that was there");
+            }
+        }
+    }
 }
