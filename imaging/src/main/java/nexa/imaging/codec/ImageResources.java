@@ -1,8 +1,8 @@
 package nexa.imaging.codec;
 
 import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import nexa.imaging.source.JpegPrefix;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,7 +10,6 @@ import org.jspecify.annotations.Nullable;
  * padded to even length, and padded data (Adobe Photoshop File Formats Specification, Image Resources Section).
  */
 final class ImageResources {
-    private static final String PREFIX = "Photoshop 3.0\0";
     private static final byte[] SIGNATURE = {'8', 'B', 'I', 'M'};
     private static final int IPTC = 0x0404;
 
@@ -18,10 +17,7 @@ final class ImageResources {
 
     /** The IPTC record of a segment; null if there is none. */
     static byte @Nullable [] iptc(byte[] segment) {
-        String beginning =
-                new String(segment, 0, Math.min(segment.length, PREFIX.length()), StandardCharsets.ISO_8859_1);
-        ByteBuffer in = ByteBuffer.wrap(segment);
-        in.position(beginning.equals(PREFIX) ? PREFIX.length() : 0);
+        ByteBuffer in = ByteBuffer.wrap(JpegPrefix.RESOURCES.without(segment));
         while (in.remaining() >= 12) {
             byte[] signature = new byte[4];
             in.get(signature);

@@ -1,12 +1,12 @@
 package nexa.imaging.codec;
 
 import java.io.ByteArrayOutputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
 import nexa.imaging.probe.JpegSegments;
 import nexa.imaging.probe.JpegSegments.Segment;
+import nexa.imaging.source.JpegPrefix;
 import nexa.imaging.source.SourceMetadata;
 import org.jspecify.annotations.Nullable;
 
@@ -18,9 +18,6 @@ final class JpegBlocks {
     private static final int APP1 = 0xE1;
     private static final int APP2 = 0xE2;
     private static final int APP13 = 0xED;
-    private static final String EXIF = "Exif\0\0";
-    private static final String XMP = "http://ns.adobe.com/xap/1.0/\0";
-    private static final String ICC = "ICC_PROFILE\0";
 
     private final Map<Integer, byte[]> profile = new TreeMap<>();
     private int pieces;
@@ -41,14 +38,15 @@ final class JpegBlocks {
 
     /** Of several of a kind the first counts, as with other readers. */
     private void take(int marker, byte[] payload) {
-        if (marker == APP1 && exif == null && begins(payload, EXIF)) {
-            exif = Arrays.copyOfRange(payload, EXIF.length(), payload.length);
-        } else if (marker == APP1 && xmp == null && begins(payload, XMP)) {
-            xmp = Arrays.copyOfRange(payload, XMP.length(), payload.length);
-        } else if (marker == APP2 && begins(payload, ICC) && payload.length > ICC.length() + 2) {
-            pieces = payload[ICC.length() + 1] & 0xFF;
+        if (marker == APP1 && exif == null && JpegPrefix.EXIF.isAt(payload, 0)) {
+            exif = JpegPrefix.EXIF.without(payload);
+        } else if (marker == APP1 && xmp == null && JpegPrefix.XMP.isAt(payload, 0)) {
+            xmp = JpegPrefix.XMP.without(payload);
+        } else if (marker == APP2 && JpegPrefix.ICC.isAt(payload, 0) && payload.length > JpegPrefix.ICC.length() + 2) {
+            pieces = payload[JpegPrefix.ICC.length() + 1] & 0xFF;
             profile.putIfAbsent(
-                    payload[ICC.length()] & 0xFF, Arrays.copyOfRange(payload, ICC.length() + 2, payload.length));
+                    payload[JpegPrefix.ICC.length()] & 0xFF,
+                    Arrays.copyOfRange(payload, JpegPrefix.ICC.length() + 2, payload.length));
         } else if (marker == APP13 && iptc == null) {
             iptc = ImageResources.iptc(payload);
         }
@@ -62,11 +60,5 @@ final class JpegBlocks {
         ByteArrayOutputStream whole = new ByteArrayOutputStream();
         profile.values().forEach(whole::writeBytes);
         return whole.toByteArray();
-    }
-
-    private static boolean begins(byte[] payload, String name) {
-        byte[] beginning = name.getBytes(StandardCharsets.US_ASCII);
-        return payload.length >= beginning.length
-                && Arrays.equals(payload, 0, beginning.length, beginning, 0, beginning.length);
     }
 }

@@ -13,7 +13,6 @@ import com.drew.metadata.webp.WebpDirectory;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
@@ -29,6 +28,7 @@ import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.Headers;
 import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.source.JpegPrefix;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
 import org.bytedeco.javacpp.IntPointer;
@@ -41,8 +41,6 @@ import org.slf4j.LoggerFactory;
 /** PNG and WebP: the decoder hands their metadata out with the pixels. */
 final class TaggedCodec implements PhotoCodec {
     private static final Logger LOG = LoggerFactory.getLogger(TaggedCodec.class);
-    private static final String EXIF_PREFIX = "Exif\0\0";
-    private static final String XMP_PREFIX = "http://ns.adobe.com/xap/1.0/\0";
 
     private final FileKind kind;
 
@@ -106,19 +104,15 @@ final class TaggedCodec implements PhotoCodec {
 
     /** Some programs write it with the prefix that it has in a JPEG. */
     private static byte @Nullable [] structure(byte @Nullable [] exif) {
-        if (exif == null || !new String(exif, StandardCharsets.ISO_8859_1).startsWith(EXIF_PREFIX)) {
-            return exif;
-        }
-        return Arrays.copyOfRange(exif, EXIF_PREFIX.length(), exif.length);
+        return exif == null ? null : JpegPrefix.EXIF.without(exif);
     }
 
     private static byte @Nullable [] packet(byte @Nullable [] xmp) {
         if (xmp == null) {
             return null;
         }
-        String text = new String(xmp, StandardCharsets.UTF_8);
-        int start = text.startsWith(XMP_PREFIX) ? XMP_PREFIX.length() : 0;
-        int end = Math.max(start, text.lastIndexOf('>') + 1); // OpenCV hands out bytes beyond a PNG's packet
-        return text.substring(start, end).getBytes(StandardCharsets.UTF_8);
+        String text = new String(JpegPrefix.XMP.without(xmp), StandardCharsets.UTF_8);
+        int end = text.lastIndexOf('>') + 1; // OpenCV hands out bytes beyond a PNG's packet
+        return text.substring(0, end).getBytes(StandardCharsets.UTF_8);
     }
 }

@@ -1,7 +1,6 @@
 package nexa.imaging.deliver;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -17,13 +16,16 @@ import nexa.imaging.metadata.ExifBlock;
 import nexa.imaging.metadata.IptcBlock;
 import nexa.imaging.metadata.JpegParts;
 import nexa.imaging.metadata.XmpBlock;
+import nexa.imaging.source.JpegPrefix;
 import nexa.imaging.source.SourceMetadata;
 
 /** A part of a JPEG with its pixels as they were, and of its metadata what is kept. */
 public final class UntouchedJpeg {
+    /** Bytes of a segment before what it holds. */
+    private static final int HEAD = 4;
+
     private static final int APP2 = 0xE2;
     private static final int COMMENT = 0xFE;
-    private static final String ICC = "ICC_PROFILE\0";
 
     private UntouchedJpeg() {}
 
@@ -63,11 +65,9 @@ public final class UntouchedJpeg {
         boolean all = said.keep() == Keep.ALL && !said.dropsPlace();
         return segment -> {
             int marker = segment[1] & 0xFF;
-            return marker == APP2 ? source.icc() == null && begins(segment, ICC) : marker == COMMENT && all;
+            return marker == APP2
+                    ? source.icc() == null && JpegPrefix.ICC.isAt(segment, HEAD)
+                    : marker == COMMENT && all;
         };
-    }
-
-    private static boolean begins(byte[] segment, String name) {
-        return new String(segment, StandardCharsets.ISO_8859_1).startsWith(name, 4);
     }
 }

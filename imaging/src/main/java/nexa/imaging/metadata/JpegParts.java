@@ -5,6 +5,7 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import nexa.imaging.source.JpegPrefix;
 import nexa.imaging.source.SourceMetadata;
 
 /** A JPEG's application segments (ITU T.81, B.2.4.6). */
@@ -15,15 +16,11 @@ public final class JpegParts {
     private static final int APP1 = 0xE1;
     private static final int APP2 = 0xE2;
     private static final int APP13 = 0xED;
-    private static final String EXIF = "Exif\0\0";
-    private static final String XMP = "http://ns.adobe.com/xap/1.0/\0";
-    private static final String ICC = "ICC_PROFILE\0";
-    private static final String RESOURCES = "Photoshop 3.0\0";
     private static final int IPTC = 0x0404;
 
-    static final int LARGEST_EXIF = LARGEST - EXIF.length();
-    static final int LARGEST_XMP = LARGEST - XMP.length();
-    private static final int LARGEST_PIECE = LARGEST - ICC.length() - 2;
+    static final int LARGEST_EXIF = LARGEST - JpegPrefix.EXIF.length();
+    static final int LARGEST_XMP = LARGEST - JpegPrefix.XMP.length();
+    private static final int LARGEST_PIECE = LARGEST - JpegPrefix.ICC.length() - 2;
 
     private JpegParts() {}
 
@@ -41,16 +38,16 @@ public final class JpegParts {
     public static List<byte[]> segments(SourceMetadata metadata) {
         List<byte[]> segments = new ArrayList<>();
         if (metadata.exif() != null) {
-            segments.add(segment(APP1, EXIF, metadata.exif()));
+            segments.add(segment(APP1, JpegPrefix.EXIF, metadata.exif()));
         }
         if (metadata.xmp() != null) {
-            segments.add(segment(APP1, XMP, metadata.xmp()));
+            segments.add(segment(APP1, JpegPrefix.XMP, metadata.xmp()));
         }
         if (metadata.icc() != null) {
             profile(metadata.icc(), segments);
         }
         if (metadata.iptc() != null) {
-            segments.add(segment(APP13, RESOURCES, resource(metadata.iptc())));
+            segments.add(segment(APP13, JpegPrefix.RESOURCES, resource(metadata.iptc())));
         }
         return segments;
     }
@@ -63,7 +60,7 @@ public final class JpegParts {
             int length = Math.min(LARGEST_PIECE, icc.length - from);
             ByteBuffer piece = ByteBuffer.allocate(length + 2);
             piece.put((byte) (i + 1)).put((byte) pieces).put(icc, from, length);
-            segments.add(segment(APP2, ICC, piece.array()));
+            segments.add(segment(APP2, JpegPrefix.ICC, piece.array()));
         }
     }
 
@@ -74,11 +71,11 @@ public final class JpegParts {
         return resource.array();
     }
 
-    private static byte[] segment(int marker, String prefix, byte[] block) {
+    private static byte[] segment(int marker, JpegPrefix prefix, byte[] block) {
         int length = 2 + prefix.length() + block.length;
         ByteBuffer segment = ByteBuffer.allocate(2 + length);
         segment.put((byte) 0xFF).put((byte) marker).putShort((short) length);
-        segment.put(prefix.getBytes(StandardCharsets.US_ASCII)).put(block);
+        segment.put(prefix.bytes()).put(block);
         return segment.array();
     }
 }

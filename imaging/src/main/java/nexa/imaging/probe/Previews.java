@@ -7,13 +7,13 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.channels.SeekableByteChannel;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import nexa.imaging.probe.JpegSegments.Segment;
+import nexa.imaging.source.JpegPrefix;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -25,8 +25,6 @@ public final class Previews {
     private static final Logger LOG = LoggerFactory.getLogger(Previews.class);
     private static final int APP1 = 0xE1;
     private static final int APP2 = 0xE2;
-    private static final byte[] EXIF = "Exif\0\0".getBytes(StandardCharsets.US_ASCII);
-    private static final byte[] MULTI_PICTURE = "MPF\0".getBytes(StandardCharsets.US_ASCII);
     private static final int ENTRIES_TAG = 0xB002;
     private static final int ENTRY = 16;
     private static final int MOST_ENTRIES = 64;
@@ -65,16 +63,16 @@ public final class Previews {
     private static void thumbnail(SeekableByteChannel channel, Segment segment, List<EmbeddedJpeg> found)
             throws IOException {
         byte[] payload = JpegSegments.payload(channel, segment, segment.length());
-        if (!startsWith(payload, EXIF)) {
+        if (!holds(JpegPrefix.EXIF, payload)) {
             return;
         }
         Metadata metadata = new Metadata();
-        new CarefulExif().extract(new ByteArrayReader(payload), metadata, EXIF.length);
+        new CarefulExif().extract(new ByteArrayReader(payload), metadata, JpegPrefix.EXIF.length());
         for (ExifThumbnailDirectory directory : metadata.getDirectoriesOfType(ExifThumbnailDirectory.class)) {
             Integer offset = directory.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_OFFSET);
             Integer length = directory.getInteger(ExifThumbnailDirectory.TAG_THUMBNAIL_LENGTH);
             if (offset != null && length != null) {
-                EmbeddedJpeg.at(channel, segment.at() + EXIF.length + offset, length)
+                EmbeddedJpeg.at(channel, segment.at() + JpegPrefix.EXIF.length() + offset, length)
                         .or(() -> EmbeddedJpeg.at(channel, segment.at() + offset, length))
                         .ifPresent(found::add);
             }
@@ -85,10 +83,11 @@ public final class Previews {
     private static void multiPicture(SeekableByteChannel channel, Segment segment, List<EmbeddedJpeg> found)
             throws IOException {
         ByteBuffer payload = ByteBuffer.wrap(JpegSegments.payload(channel, segment, segment.length()));
-        if (!startsWith(payload.array(), MULTI_PICTURE)) {
+        if (!holds(JpegPrefix.MULTI_PICTURE, payload.array())) {
             return;
         }
-        ByteBuffer index = payload.slice(MULTI_PICTURE.length, payload.capacity() - MULTI_PICTURE.length);
+        ByteBuffer index = payload.slice(
+                JpegPrefix.MULTI_PICTURE.length(), payload.capacity() - JpegPrefix.MULTI_PICTURE.length());
         index.order(index.get(0) == 'I' ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
         int directory = index.getInt(4);
         int tags = index.getShort(directory) & 0xFFFF;
@@ -100,15 +99,15 @@ public final class Previews {
                 for (int entry = 1; entry < entries; entry++) {
                     long length = index.getInt(table + ENTRY * entry + 4) & 0xFFFFFFFFL;
                     long offset = index.getInt(table + ENTRY * entry + 8) & 0xFFFFFFFFL;
-                    EmbeddedJpeg.at(channel, segment.at() + MULTI_PICTURE.length + offset, length)
+                    EmbeddedJpeg.at(channel, segment.at() + JpegPrefix.MULTI_PICTURE.length() + offset, length)
                             .ifPresent(found::add);
                 }
             }
         }
     }
 
-    private static boolean startsWith(byte[] bytes, byte[] beginning) {
-        return bytes.length > beginning.length
-                && java.util.Arrays.equals(bytes, 0, beginning.length, beginning, 0, beginning.length);
+    /** Something behind it, too. */
+    private static boolean holds(JpegPrefix prefix, byte[] payload) {
+        return payload.length > prefix.length() && prefix.isAt(payload, 0);
     }
 }

@@ -3,11 +3,11 @@ package nexa.imaging.probe;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.zip.InflaterInputStream;
+import nexa.imaging.source.JpegPrefix;
 
 /**
  * EXIF as PNGs held it before there was a chunk for it: a text whose keyword is "Raw profile type exif", with a name, the number
@@ -15,7 +15,6 @@ import java.util.zip.InflaterInputStream;
  */
 final class RawProfile {
     private static final List<String> KEYWORDS = List.of("Raw profile type exif", "Raw profile type APP1");
-    private static final String BEGINNING = "Exif\0\0";
 
     /** Characters; EXIF of a JPEG, where it came from, has at most a quarter of so many bytes. */
     private static final int MOST = 1 << 18;
@@ -38,11 +37,7 @@ final class RawProfile {
         }
         try {
             byte[] profile = profile(text(type, chunk, keyword + 1));
-            String beginning =
-                    new String(profile, 0, Math.min(BEGINNING.length(), profile.length), StandardCharsets.ISO_8859_1);
-            return beginning.equals(BEGINNING)
-                    ? Optional.of(Arrays.copyOfRange(profile, BEGINNING.length(), profile.length))
-                    : Optional.empty();
+            return JpegPrefix.EXIF.isAt(profile, 0) ? Optional.of(JpegPrefix.EXIF.without(profile)) : Optional.empty();
         } catch (IOException | RuntimeException damaged) { // as if there were none
             return Optional.empty();
         }
