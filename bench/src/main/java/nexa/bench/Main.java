@@ -13,6 +13,7 @@ import nexa.bench.delivery.HandoverTimes;
 import nexa.bench.delivery.Sharpness;
 import nexa.bench.kinds.ColourTimes;
 import nexa.bench.kinds.DecodeTimes;
+import nexa.bench.kinds.DemosaicTrial;
 import nexa.bench.level.LevelTrial;
 import nexa.bench.level.PlumbTrial;
 import nexa.bench.repair.FillTrial;
@@ -36,7 +37,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
  * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
  * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
  * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code repeats FOLDER}, {@code eyes FOLDER}, {@code prepare FOLDER}, {@code fluid FOLDER},
- * {@code kinds FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}, {@code memory FOLDER}.
+ * {@code kinds FOLDER}, {@code demosaic FOLDER}, {@code fuzz FOLDER}, {@code pictures FOLDER}, {@code developed FOLDER}, {@code memory FOLDER}.
  */
 public final class Main {
     /** Photos of a mixed shoot. */
@@ -89,6 +90,7 @@ public final class Main {
             case "fluid" -> FluidTrial.run(folder);
             case "fuzz" -> Fuzz.run(folder);
             case "kinds" -> DecodeTimes.run(folder);
+            case "demosaic" -> DemosaicTrial.run(folder);
             case "pictures" -> PictureTimes.run(folder, RawPicture.CAMERA);
             case "memory" -> MemoryUse.run(folder);
             case "developed" -> PictureTimes.run(folder, RawPicture.DATA);

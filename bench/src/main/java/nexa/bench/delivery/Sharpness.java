@@ -82,7 +82,7 @@ public final class Sharpness {
         for (int output : List.of(800, 600, 400)) {
             PixelSize size = new PixelSize(output, output);
             double reduction = FRAME.width() * SOURCE.width() / output;
-            int most = SinglePass.mostAveraged(map(Correction.NONE, size), size);
+            int most = SinglePass.mostAveraged(SinglePass.leastReduction(map(Correction.NONE, size), size));
             for (Reduction decoded : List.of(Reduction.NONE, Reduction.atMost(most))) {
                 try (Picture decodedEdge = decoded(edge, decoded);
                         Picture decodedPlate = decoded(plate, decoded)) {

@@ -14,9 +14,12 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Decoders;
+import nexa.imaging.apart.decoder.Demosaic;
+import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.apart.decoder.Pixels;
 import nexa.imaging.apart.decoder.Refusal;
+import nexa.imaging.apart.decoder.StillDecoder;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -47,7 +50,7 @@ public final class DecodeTimes {
     }
 
     private static void time(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) throws IOException {
-        Optional<Kind> kind = kind(facts);
+        Optional<Ways> ways = ways(decoders, file, facts, reduction);
         double opened = Double.POSITIVE_INFINITY;
         double here = Double.POSITIVE_INFINITY;
         double apart = Double.POSITIVE_INFINITY;
@@ -55,12 +58,11 @@ public final class DecodeTimes {
             opened = Math.min(opened, milliseconds(() -> PhotoCodecs.STANDARD
                     .open(file, facts, reduction)
                     .close()));
-            if (kind.isPresent()) {
-                here = Math.min(here, milliseconds(() -> here(decoders, kind.get(), file, reduction)));
-                apart = Math.min(apart, milliseconds(() -> Apart.SHARED
-                        .decode(file, kind.get(), facts.decoded(), reduction, USUAL_BRIGHTNESS)
-                        .picture()
-                        .close()));
+            if (ways.isPresent()) {
+                here = Math.min(here, milliseconds(() -> here(ways.get().here())));
+                apart = Math.min(
+                        apart,
+                        milliseconds(() -> ways.get().apart().decode().picture().close()));
             }
         }
         System.out.printf(
@@ -70,7 +72,7 @@ public final class DecodeTimes {
                 facts.kind(),
                 reduction,
                 opened,
-                kind.isEmpty()
+                ways.isEmpty()
                         ? ""
                         : String.format(
                                 Locale.ROOT,
@@ -93,9 +95,9 @@ public final class DecodeTimes {
     }
 
     /** What would be done if the decoders ran in the process: the same pixels, turned round like those from apart. */
-    private static void here(Decoders decoders, Kind kind, Path file, Reduction reduction) throws IOException {
+    private static void here(Here decoding) throws IOException {
         try {
-            decoders.decode(kind, file, reduction.factor(), USUAL_BRIGHTNESS, DecodeTimes::turnRound);
+            decoding.decode(DecodeTimes::turnRound);
         } catch (Refusal refused) {
             throw new IOException(refused);
         }
@@ -116,14 +118,42 @@ public final class DecodeTimes {
         }
     }
 
+    /** Decoding in this process. */
+    @FunctionalInterface
+    private interface Here {
+        void decode(StillDecoder.Taker taker) throws IOException, Refusal;
+    }
+
+    /** Decoding in another. */
+    @FunctionalInterface
+    private interface There {
+        Apart.Decoded decode() throws IOException;
+    }
+
+    private record Ways(Here here, There apart) {}
+
     /** Empty for what is decoded in the process anyway. */
-    private static Optional<Kind> kind(PhotoFacts facts) {
+    private static Optional<Ways> ways(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) {
         return switch (facts.kind()) {
-            case HEIF -> Optional.of(Kind.HEIF);
-            case JPEG_2000 -> Optional.of(Kind.JPEG_2000);
-            case JPEG_XL -> Optional.of(Kind.JPEG_XL);
-            case RAW_DATA -> Optional.of(Kind.RAW);
+            case HEIF -> Optional.of(coded(decoders, Kind.HEIF, file, facts, reduction));
+            case JPEG_2000 -> Optional.of(coded(decoders, Kind.JPEG_2000, file, facts, reduction));
+            case JPEG_XL -> Optional.of(coded(decoders, Kind.JPEG_XL, file, facts, reduction));
+            case RAW_DATA -> Optional.of(raw(decoders, file, facts, reduction));
             case JPEG, PNG, TIFF, WEBP, BMP, RAW, OTHER -> Optional.empty();
         };
+    }
+
+    private static Ways coded(Decoders decoders, Kind kind, Path file, PhotoFacts facts, Reduction reduction) {
+        return new Ways(
+                taker -> decoders.decode(kind, file, reduction.factor(), taker),
+                () -> Apart.SHARED.decode(file, kind, facts.decoded(), reduction));
+    }
+
+    private static Ways raw(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) {
+        Development development =
+                new Development(reduction == Reduction.NONE ? Demosaic.ADAPTIVE : Demosaic.CELLS, USUAL_BRIGHTNESS);
+        return new Ways(
+                taker -> decoders.develop(file, development, taker),
+                () -> Apart.SHARED.develop(file, facts.decoded(), development));
     }
 }

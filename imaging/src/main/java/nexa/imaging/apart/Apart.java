@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Objects;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.apart.DecoderProcess.TooSlowException;
+import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.apart.decoder.Sensor;
 import nexa.imaging.file.Trouble;
@@ -39,6 +40,7 @@ public final class Apart {
 
     private static final Logger LOG = LoggerFactory.getLogger(Apart.class);
     private static final Duration ALWAYS = Duration.ofMillis(4500);
+    private static final Duration SLOWEST_DEVELOPED_MEGAPIXEL = Duration.ofSeconds(1);
     private static final int TRIES = 2;
     private static final int BAND = 64 << 20;
 
@@ -88,14 +90,26 @@ public final class Apart {
      *
      * @param size about which it has, by which the time is limited
      * @param reduction that the pixels may have where the kind can be decoded so
-     * @param brightness of raw data: how light the camera showed it on average, on sRGB's curve, 0 to 1; 0 if not known
      * @throws UnreadablePhotoException if it can't be
      */
-    public Decoded decode(Path file, Kind kind, PixelSize size, Reduction reduction, double brightness)
-            throws UnreadablePhotoException {
+    public Decoded decode(Path file, Kind kind, PixelSize size, Reduction reduction) throws UnreadablePhotoException {
+        return pixels(
+                new Order.Coded(file.toAbsolutePath(), kind, reduction.factor()), limit(kind.slowestMegapixel(), size));
+    }
+
+    /**
+     * Develops a raw file.
+     *
+     * @param size of the developed photo, by which the time is limited
+     * @throws UnreadablePhotoException if it can't be
+     */
+    public Decoded develop(Path file, PixelSize size, Development development) throws UnreadablePhotoException {
+        return pixels(new Order.Raw(file.toAbsolutePath(), development), limit(SLOWEST_DEVELOPED_MEGAPIXEL, size));
+    }
+
+    private Decoded pixels(Order order, Duration limit) throws UnreadablePhotoException {
         next.warm();
-        Order order = Order.pixels(kind, file.toAbsolutePath(), reduction.factor(), brightness);
-        return ask(pool, order, limit(kind, size), (done, pixels) -> new Decoded(picture(pixels, done), done.icc()));
+        return ask(pool, order, limit, (done, pixels) -> new Decoded(picture(pixels, done), done.icc()));
     }
 
     /**
@@ -104,7 +118,7 @@ public final class Apart {
      * @throws UnreadablePhotoException if there is none or it can't be decoded
      */
     public Picture thumbnail(Path file) throws UnreadablePhotoException {
-        Order order = Order.pixels(Kind.HEIF, file.toAbsolutePath(), Order.THUMBNAIL, 0);
+        Order order = new Order.Thumbnail(file.toAbsolutePath());
         return ask(quick, order, ALWAYS, (done, pixels) -> picture(pixels, done));
     }
 
@@ -116,13 +130,13 @@ public final class Apart {
     public Sensor sensor(Path file) throws UnreadablePhotoException {
         return ask(
                 quick,
-                Order.sensor(file.toAbsolutePath()),
+                new Order.OfSensor(file.toAbsolutePath()),
                 ALWAYS,
                 (done, pixels) -> new Sensor(new PixelSize(done.width(), done.height()), done.receptors()));
     }
 
-    private static Duration limit(Kind kind, PixelSize size) {
-        return ALWAYS.plus(kind.slowestMegapixel().multipliedBy(size.area() / 1_000_000));
+    private static Duration limit(Duration slowestMegapixel, PixelSize size) {
+        return ALWAYS.plus(slowestMegapixel.multipliedBy(size.area() / 1_000_000));
     }
 
     /** What is made of what a process did. */

@@ -7,11 +7,15 @@ import java.io.EOFException;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.channels.FileChannel;
+import java.nio.file.Path;
 import nexa.core.neutral.Receptors;
 import nexa.imaging.apart.decoder.Decoders;
+import nexa.imaging.apart.decoder.Development;
+import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.apart.decoder.Pixels;
 import nexa.imaging.apart.decoder.Refusal;
 import nexa.imaging.apart.decoder.Sensor;
+import nexa.imaging.apart.decoder.StillDecoder;
 import nexa.imaging.file.Trouble;
 
 /** The program of a process apart: reads orders and writes answers until the other end is closed. */
@@ -49,18 +53,14 @@ public final class DecoderMain {
 
     private static Answer answer(Decoders decoders, Order order, FileChannel target) {
         try {
-            if (order.sizeOnly()) {
-                Sensor sensor = decoders.sensor(order.file());
-                return new Answer.Done(
-                        sensor.size().width(), sensor.size().height(), 0, 0, new byte[0], sensor.receptors());
-            }
             Answer[] done = new Answer[1];
-            decoders.decode(
-                    order.kind(),
-                    order.file(),
-                    order.factor(),
-                    order.brightness(),
-                    pixels -> done[0] = written(pixels, target));
+            StillDecoder.Taker taker = pixels -> done[0] = written(pixels, target);
+            switch (order) {
+                case Order.Coded(Path file, Kind kind, int factor) -> decoders.decode(kind, file, factor, taker);
+                case Order.Thumbnail(Path file) -> decoders.thumbnail(file, taker);
+                case Order.Raw(Path file, Development development) -> decoders.develop(file, development, taker);
+                case Order.OfSensor(Path file) -> done[0] = said(decoders.sensor(file));
+            }
             return done[0];
         } catch (Refusal refusal) {
             return new Answer.Refused(refusal.kind(), String.valueOf(refusal.getMessage()));
@@ -69,6 +69,10 @@ public final class DecoderMain {
         } catch (RuntimeException | OutOfMemoryError | LinkageError broken) {
             return new Answer.Refused(Trouble.Kind.DAMAGED, broken.toString());
         }
+    }
+
+    private static Answer said(Sensor sensor) {
+        return new Answer.Done(sensor.size().width(), sensor.size().height(), 0, 0, new byte[0], sensor.receptors());
     }
 
     private static Answer written(Pixels pixels, FileChannel target) throws IOException {

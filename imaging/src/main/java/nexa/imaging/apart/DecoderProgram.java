@@ -8,6 +8,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import nexa.imaging.apart.decoder.Demosaic;
+import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
 
 /** How a process apart is called, and how its starts become quick. */
@@ -89,10 +91,11 @@ final class DecoderProgram {
     }
 
     private static void write(Path photo, DataOutputStream orders) throws IOException {
-        Order.pixels(Kind.HEIF, photo, Order.THUMBNAIL, 0).write(orders);
-        Order.sensor(photo).write(orders);
+        new Order.Thumbnail(photo).write(orders);
+        new Order.OfSensor(photo).write(orders);
+        new Order.Raw(photo, new Development(Demosaic.ADAPTIVE, 0)).write(orders);
         for (Kind kind : Kind.values()) {
-            Order.pixels(kind, photo, 1, 0).write(orders);
+            new Order.Coded(photo, kind, 1).write(orders);
         }
     }
 }

@@ -61,7 +61,7 @@ final class HeifCodec implements PhotoCodec {
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         SourceMetadata metadata = metadata(file, facts);
-        Apart.Decoded decoded = apart.decode(file, Kind.HEIF, facts.asShot(), reduction, 0);
+        Apart.Decoded decoded = apart.decode(file, Kind.HEIF, facts.asShot(), reduction);
         return new Source(decoded.picture(), metadata);
     }
 

@@ -52,7 +52,7 @@ final class Jpeg2000Codec implements PhotoCodec {
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         SourceMetadata metadata = metadata(file, facts);
-        Apart.Decoded decoded = apart.decode(file, Kind.JPEG_2000, facts.asShot(), reduction, 0);
+        Apart.Decoded decoded = apart.decode(file, Kind.JPEG_2000, facts.asShot(), reduction);
         return new Source(decoded.picture(), metadata);
     }
 

@@ -26,6 +26,7 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.DecodingRoom;
 import nexa.imaging.pixels.Picture;
 import nexa.imaging.pixels.PixelLimit;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
@@ -93,6 +94,12 @@ public final class JpegCodec implements PhotoCodec {
         try (DecodingRoom.Held _ = InkJpeg.room(facts.asShot())) {
             return ofInk(file, Decoder.read(file));
         }
+    }
+
+    /** Its decoder leaves means of pixels; one of inks leaves all. */
+    @Override
+    public Source toReduce(Path file, PhotoFacts facts, Reduced reduced) throws UnreadablePhotoException {
+        return open(file, facts, reduced.means());
     }
 
     /** A photo's JPEG, whose colours its headers may say by a code. */

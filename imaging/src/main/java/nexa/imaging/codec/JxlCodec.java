@@ -64,7 +64,7 @@ final class JxlCodec implements PhotoCodec {
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         SourceMetadata metadata =
                 Readings.reading(file, opened -> JxlFile.read(opened.channel()).metadata());
-        Apart.Decoded decoded = apart.decode(file, Kind.JPEG_XL, facts.asShot(), reduction, 0);
+        Apart.Decoded decoded = apart.decode(file, Kind.JPEG_XL, facts.asShot(), reduction);
         return new Source(decoded.picture(), decoded.icc().length == 0 ? metadata : metadata.withIcc(decoded.icc()));
     }
 }

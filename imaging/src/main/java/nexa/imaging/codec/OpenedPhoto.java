@@ -2,7 +2,7 @@ package nexa.imaging.codec;
 
 import java.nio.file.Path;
 import nexa.imaging.file.PhotoFacts;
-import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
@@ -13,15 +13,15 @@ public final class OpenedPhoto implements AutoCloseable {
     private final PhotoCodec codec;
     private final Path file;
     private final PhotoFacts facts;
-    private final Reduction reduction;
+    private final Reduced reduced;
     private @Nullable Source decoded;
     private @Nullable UnreadablePhotoException refused;
 
-    OpenedPhoto(PhotoCodec codec, Path file, PhotoFacts facts, Reduction reduction) {
+    OpenedPhoto(PhotoCodec codec, Path file, PhotoFacts facts, Reduced reduced) {
         this.codec = codec;
         this.file = file;
         this.facts = facts;
-        this.reduction = reduction;
+        this.reduced = reduced;
     }
 
     /** @throws UnreadablePhotoException if it can't be decoded, each time it is asked for */
@@ -31,7 +31,7 @@ public final class OpenedPhoto implements AutoCloseable {
         }
         if (decoded == null) {
             try {
-                decoded = codec.open(file, facts, reduction);
+                decoded = codec.toReduce(file, facts, reduced);
             } catch (UnreadablePhotoException refusal) {
                 refused = refusal;
                 throw refusal;

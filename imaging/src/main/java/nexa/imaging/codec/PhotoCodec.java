@@ -10,6 +10,7 @@ import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.pixels.PixelLimit;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
@@ -39,6 +40,16 @@ public interface PhotoCodec {
      * @throws UnreadablePhotoException if it can't be decoded
      */
     Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException;
+
+    /**
+     * The same with all metadata, for what is made of it and shows less: a family may give means of pixels, or all in a quicker way.
+     * All in the usual way, unless a family says otherwise.
+     *
+     * @throws UnreadablePhotoException if it can't be decoded
+     */
+    default Source toReduce(Path file, PhotoFacts facts, Reduced reduced) throws UnreadablePhotoException {
+        return open(file, facts, Reduction.NONE);
+    }
 
     /** Whether all of a photo is decoded before it is made smaller, so that a larger one takes hardly longer. */
     default boolean reducesAfterwards() {

@@ -14,6 +14,7 @@ import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.PhotoFile;
@@ -137,12 +138,11 @@ public record PhotoCodecs(List<PhotoCodec> inOrder) {
     }
 
     /**
-     * A photo that is not decoded yet.
+     * A photo that is not decoded yet, for what is made of it.
      *
-     * @param reduction that its pixels may have
      * @throws UnreadablePhotoException if this list has no codec for it
      */
-    public OpenedPhoto opened(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        return new OpenedPhoto(of(file, facts), file, facts, reduction);
+    public OpenedPhoto opened(Path file, PhotoFacts facts, Reduced reduced) throws UnreadablePhotoException {
+        return new OpenedPhoto(of(file, facts), file, facts, reduced);
     }
 }

@@ -12,6 +12,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
@@ -62,12 +63,19 @@ final class RawCodec implements PhotoCodec {
 
     @Override
     public Source open(Path path, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        byte[] jpeg = picture(path)
+        return reduction == Reduction.NONE ? toReduce(path, facts, Reduced.NOT) : shown(path, facts, reduction);
+    }
+
+    @Override
+    public Source toReduce(Path path, PhotoFacts facts, Reduced reduced) throws UnreadablePhotoException {
+        Source shown = shown(path, facts, reduced.means());
+        return new Source(shown.picture(), RawMetadata.completed(path, shown.metadata()));
+    }
+
+    private static Source shown(Path path, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
+        EmbeddedJpeg preview = Readings.reading(path, RawFile::preview)
                 .orElseThrow(() -> new UnreadablePhotoException(path, Trouble.of(Trouble.Kind.RAW_WITHOUT_PREVIEW)));
-        Source picture = JpegCodec.decode(path, jpeg, facts, reduction);
-        return reduction == Reduction.NONE
-                ? new Source(picture.picture(), RawMetadata.completed(path, picture.metadata()))
-                : picture;
+        return JpegCodec.decode(path, bytes(path, preview), facts, reduction);
     }
 
     /** All but the largest, which is what is shown as the photo. */
@@ -88,15 +96,17 @@ final class RawCodec implements PhotoCodec {
 
     @Override
     public SourceMetadata metadata(Path path, PhotoFacts facts) throws UnreadablePhotoException {
-        SourceMetadata ofPicture = picture(path).map(JpegBlocks::of).orElse(SourceMetadata.NONE);
+        return metadata(path, facts, Readings.reading(path, RawFile::preview));
+    }
+
+    /** @param preview the camera's picture */
+    SourceMetadata metadata(Path path, PhotoFacts facts, Optional<EmbeddedJpeg> preview)
+            throws UnreadablePhotoException {
+        SourceMetadata ofPicture = preview.isEmpty() ? SourceMetadata.NONE : JpegBlocks.of(bytes(path, preview.get()));
         return RawMetadata.completed(path, Readings.withCodedProfile(ofPicture, facts));
     }
 
-    /** The JPEG that the camera put in; empty if there is none. */
-    private static Optional<byte[]> picture(Path path) throws UnreadablePhotoException {
-        Optional<EmbeddedJpeg> preview = Readings.reading(path, RawFile::preview);
-        return preview.isEmpty()
-                ? Optional.empty()
-                : Optional.of(Readings.reading(path, file -> preview.get().bytes(path)));
+    private static byte[] bytes(Path path, EmbeddedJpeg preview) throws UnreadablePhotoException {
+        return Readings.reading(path, file -> preview.bytes(path));
     }
 }

@@ -6,7 +6,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import nexa.imaging.apart.Apart;
-import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.apart.decoder.Demosaic;
+import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -14,6 +15,7 @@ import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Brightness;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.EmbeddedJpeg;
@@ -28,6 +30,9 @@ import nexa.imaging.system.SystemLibrary;
  * Files are of this kind only where {@link PhotoCodecs#developed} was asked for; what they are otherwise is {@link RawCodec}'s.
  */
 final class RawDataCodec implements PhotoCodec {
+    /** What is made so many times smaller does not show how its sensor's elements were made into pixels. */
+    private static final double SMALLER = 1.5;
+
     private final Apart apart;
     private final RawCodec camera;
 
@@ -63,17 +68,41 @@ final class RawDataCodec implements PhotoCodec {
         }
     }
 
+    /** Smaller at half of its size, without metadata. */
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        Apart.Decoded decoded = apart.decode(file, Kind.RAW, facts.asShot(), reduction, brightness(file, facts));
+        return reduction == Reduction.NONE
+                ? whole(file, facts, Demosaic.ADAPTIVE)
+                : developed(file, facts, Demosaic.CELLS, previews(file), SourceMetadata.NONE);
+    }
+
+    @Override
+    public Source toReduce(Path file, PhotoFacts facts, Reduced reduced) throws UnreadablePhotoException {
+        return whole(file, facts, reduced.by() < SMALLER ? Demosaic.ADAPTIVE : Demosaic.GROUPED);
+    }
+
+    private Source whole(Path file, PhotoFacts facts, Demosaic demosaic) throws UnreadablePhotoException {
+        List<EmbeddedJpeg> previews = previews(file);
+        return developed(file, facts, demosaic, previews, metadata(file, facts, previews));
+    }
+
+    /** The pictures that the camera put in, smallest first; they may have to be looked for in all of the file. */
+    private static List<EmbeddedJpeg> previews(Path file) throws UnreadablePhotoException {
+        return Readings.reading(file, RawFile::previews);
+    }
+
+    private Source developed(
+            Path file, PhotoFacts facts, Demosaic demosaic, List<EmbeddedJpeg> previews, SourceMetadata said)
+            throws UnreadablePhotoException {
+        Development development = new Development(demosaic, brightness(file, facts, previews));
+        Apart.Decoded decoded = apart.develop(file, facts.asShot(), development);
         byte[] icc = decoded.icc().length == 0 ? null : decoded.icc();
-        SourceMetadata said = reduction == Reduction.NONE ? metadata(file, facts) : SourceMetadata.NONE;
         return new Source(decoded.picture(), said.withIcc(icc));
     }
 
     /** How light the camera showed it; 0 if it put no picture of it into the file. */
-    private static double brightness(Path path, PhotoFacts facts) throws UnreadablePhotoException {
-        List<EmbeddedJpeg> previews = Readings.reading(path, RawFile::previews);
+    private static double brightness(Path path, PhotoFacts facts, List<EmbeddedJpeg> previews)
+            throws UnreadablePhotoException {
         if (previews.isEmpty()) {
             return 0;
         }
@@ -94,6 +123,12 @@ final class RawDataCodec implements PhotoCodec {
 
     @Override
     public SourceMetadata metadata(Path file, PhotoFacts facts) throws UnreadablePhotoException {
-        return camera.metadata(file, facts).withIcc(null);
+        return metadata(file, facts, previews(file));
+    }
+
+    private SourceMetadata metadata(Path file, PhotoFacts facts, List<EmbeddedJpeg> previews)
+            throws UnreadablePhotoException {
+        Optional<EmbeddedJpeg> largest = previews.isEmpty() ? Optional.empty() : Optional.of(previews.getLast());
+        return camera.metadata(file, facts, largest).withIcc(null);
     }
 }

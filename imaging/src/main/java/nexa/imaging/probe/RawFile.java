@@ -6,8 +6,6 @@ import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.SeekableByteChannel;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,7 +15,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import nexa.imaging.file.FileKind;
 
 /**
@@ -44,8 +41,6 @@ public final class RawFile {
 
     /** In a smaller one there is hardly a picture. */
     private static final int SMALLEST = 120;
-
-    private static final int CHUNK = 1 << 20;
 
     private static final Comparator<EmbeddedJpeg> BY_AREA =
             Comparator.comparing(preview -> preview.size().area());
@@ -98,7 +93,7 @@ public final class RawFile {
         List<EmbeddedJpeg> all = new ArrayList<>(NamedPreviews.of(file));
         if (all.stream().noneMatch(preview -> preview.size().longEdge() >= LARGE_ENOUGH)) {
             Set<Long> known = all.stream().map(EmbeddedJpeg::at).collect(Collectors.toSet());
-            searched(file.channel())
+            JpegSearch.in(file.channel()).stream()
                     .filter(preview -> !known.contains(preview.at()))
                     .forEach(all::add);
         }
@@ -106,25 +101,5 @@ public final class RawFile {
         all.subList(0, Math.max(0, all.size() - 1))
                 .removeIf(preview -> preview.size().longEdge() < SMALLEST);
         return all;
-    }
-
-    /** Every place where a JPEG begins. */
-    private static Stream<EmbeddedJpeg> searched(SeekableByteChannel channel) {
-        Stream.Builder<EmbeddedJpeg> found = Stream.builder();
-        try {
-            ByteBuffer chunk = ByteBuffer.allocate(CHUNK);
-            for (long start = 0; start < channel.size(); start += CHUNK - 2) {
-                JpegSegments.read(channel, chunk, start);
-                byte[] bytes = chunk.array();
-                for (int i = 0; i + 2 < chunk.position(); i++) {
-                    if (bytes[i] == (byte) 0xFF && bytes[i + 1] == (byte) 0xD8 && bytes[i + 2] == (byte) 0xFF) {
-                        EmbeddedJpeg.at(channel, start + i, channel.size()).ifPresent(found::add);
-                    }
-                }
-            }
-        } catch (IOException unreadable) { // what was found until there may do
-            return found.build();
-        }
-        return found.build();
     }
 }

@@ -68,12 +68,17 @@ public final class SinglePass {
     }
 
     /**
-     * Of how many of a source's pixels along a side each may be the mean before it is rendered, and the output shows no less.
+     * How many of a source's pixels along a side become one of an output, where these are fewest.
      *
      * @param outputToSource from output pixels to those of the source in full, both continuous
      */
-    public static int mostAveraged(Mapping outputToSource, PixelSize output) {
-        return SourcePart.block(ReductionMap.least(outputToSource, output.width(), output.height()));
+    public static double leastReduction(Mapping outputToSource, PixelSize output) {
+        return ReductionMap.least(outputToSource, output.width(), output.height());
+    }
+
+    /** Of how many of a source's pixels along a side each may be the mean before it is rendered, and the output shows no less. */
+    public static int mostAveraged(double leastReduction) {
+        return SourcePart.block(leastReduction);
     }
 
     private static Picture render(Looked source, ColourMaps outputToSource, PixelSize output) {

@@ -17,6 +17,8 @@ import java.util.stream.IntStream;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.RawMaker;
 import nexa.imaging.Tools;
+import nexa.imaging.apart.decoder.Demosaic;
+import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.file.Trouble;
 import nexa.imaging.pixels.Reduction;
@@ -44,7 +46,7 @@ class ApartTest {
     }
 
     private Order order() {
-        return Order.sensor(raw);
+        return new Order.OfSensor(raw);
     }
 
     private static void assertSize(Answer answer) {
@@ -56,7 +58,7 @@ class ApartTest {
     void process_answersOneOrderAfterTheOther() throws IOException {
         try (DecoderProcess process = DecoderProcess.start(false)) {
             assertSize(process.ask(order(), LONG));
-            Order missing = Order.sensor(folder.resolve("none.dng"));
+            Order missing = new Order.OfSensor(folder.resolve("none.dng"));
             assertEquals(
                     Trouble.Kind.READ_FAILED,
                     assertInstanceOf(Answer.Refused.class, process.ask(missing, LONG))
@@ -124,8 +126,8 @@ class ApartTest {
     void manyAtOnce_waitForTheFewProcesses() {
         Apart apart = new Apart(new DecoderPool(2, false), new DecoderPool(1, false));
         IntStream.range(0, 12).parallel().forEach(unused -> {
-            try (var picture =
-                    apart.decode(raw, Kind.RAW, SIZE, Reduction.NONE, 0).picture()) {
+            try (var picture = apart.develop(raw, SIZE, new Development(Demosaic.ADAPTIVE, 0))
+                    .picture()) {
                 assertEquals(SIZE, picture.size());
             } catch (UnreadablePhotoException refused) {
                 throw new AssertionError(refused);
@@ -138,8 +140,8 @@ class ApartTest {
         Path text = Files.writeString(folder.resolve("a.txt"), "no picture at all");
         Apart apart = new Apart(new DecoderPool(1, false), new DecoderPool(1, false));
         for (Kind kind : Kind.values()) {
-            UnreadablePhotoException refused = assertThrows(
-                    UnreadablePhotoException.class, () -> apart.decode(text, kind, SIZE, Reduction.NONE, 0));
+            UnreadablePhotoException refused =
+                    assertThrows(UnreadablePhotoException.class, () -> apart.decode(text, kind, SIZE, Reduction.NONE));
             assertTrue(
                     List.of(Trouble.Kind.DAMAGED, Trouble.Kind.UNSUPPORTED, Trouble.Kind.JPEG_XL)
                             .contains(refused.trouble().kind()),

@@ -30,7 +30,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
-import nexa.imaging.pixels.Reduction;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
 import org.junit.jupiter.api.Test;
@@ -247,17 +247,17 @@ class PhotoCodecsTest {
     void openedPhoto_isDecodedOnce_andNotForItsMetadata() throws IOException {
         Path jpeg = TestPhotos.jpeg(folder.resolve("w.jpg"), 120, 90, 1);
         PhotoFacts facts = readable(jpeg);
-        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(jpeg, facts, Reduction.NONE)) {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(jpeg, facts, Reduced.NOT)) {
             assertNotNull(photo.metadata().exif());
             assertSame(photo.source(), photo.source());
         }
         byte[] whole = Files.readAllBytes(jpeg);
         Path headers = TestPhotos.write(folder.resolve("headers.jpg"), Arrays.copyOf(whole, whole.length / 10));
-        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(headers, facts, Reduction.NONE)) {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(headers, facts, Reduced.NOT)) {
             assertNotNull(photo.metadata().exif(), "its pixels are not needed for that");
         }
         Path text = Files.writeString(folder.resolve("text.jpg"), "notes");
-        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(text, facts, Reduction.NONE)) {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(text, facts, Reduced.NOT)) {
             UnreadablePhotoException refusal = assertThrows(UnreadablePhotoException.class, photo::source);
             assertSame(refusal, assertThrows(UnreadablePhotoException.class, photo::source), "asked once");
         }

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
@@ -33,6 +34,7 @@ import nexa.imaging.neutral.Neutralizer;
 import nexa.imaging.neutral.PictureLight;
 import nexa.imaging.pixels.Brightness;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.source.Source;
@@ -250,6 +252,38 @@ class RawDataTest {
             try (Source source = PhotoCodecs.STANDARD.open(file, facts);
                     Picture eight = source.picture().to8Bits()) {
                 assertEquals(Brightness.of(scene), Brightness.of(eight), 0.01);
+            }
+        }
+    }
+
+    /** Of waves as fine as the smaller picture holds them. */
+    @Test
+    void whatIsMadeSmaller_isDevelopedInFull_andLooksAsDevelopedWithMoreCare() throws IOException {
+        Path file = write(RawMaker.of(WIDTH, HEIGHT).bytes((x, y) -> {
+            double wave = 0.25 + 0.2 * Math.sin(60 * Math.PI * x) * Math.sin(40 * Math.PI * y);
+            return new double[] {wave, wave, 0.8 * wave};
+        }));
+        PhotoFacts facts = developed(file);
+        try (Picture careful = toReduce(file, facts, Reduced.NOT);
+                Picture quick = toReduce(file, facts, new Reduced(2, Reduction.NONE));
+                Picture cells = shown(file, facts, Reduction.HALF);
+                Picture smallCareful = careful.reducedTo(WIDTH / 2);
+                Picture smallQuick = quick.reducedTo(WIDTH / 2)) {
+            assertEquals(new PixelSize(WIDTH, HEIGHT), quick.size());
+            double difference = TestPhotos.psnr(smallCareful, smallQuick);
+            assertTrue(difference > 40, difference + " dB");
+            assertTrue(
+                    TestPhotos.psnr(smallCareful, cells) < difference - 6, "a pixel for each cell does not do as well");
+            assertTrue(Double.isFinite(TestPhotos.psnr(careful, quick)), "the quicker way is another");
+        }
+    }
+
+    private static Picture toReduce(Path file, PhotoFacts facts, Reduced reduced) throws UnreadablePhotoException {
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(file, facts, reduced)) {
+            ColourTransform toScreen =
+                    ColourTransform.between(photo.source().profile().orElseThrow(), Profile.SRGB);
+            try (Picture converted = toScreen.apply(photo.source().picture())) {
+                return converted.to8Bits();
             }
         }
     }

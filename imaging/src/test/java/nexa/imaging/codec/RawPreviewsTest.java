@@ -1,5 +1,6 @@
 package nexa.imaging.codec;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -35,6 +36,8 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.pixels.Picture;
+import nexa.imaging.pixels.Reduced;
+import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.Preview;
 import nexa.imaging.preview.PreviewMaker;
@@ -254,6 +257,19 @@ class RawPreviewsTest {
                 "10 20 30 40",
                 said.getFirstDirectoryOfType(CanonMakernoteDirectory.class).getString(0xE0));
         assertEquals("48 8 15", said.getFirstDirectoryOfType(GpsDirectory.class).getString(LATITUDE));
+    }
+
+    @Test
+    void cameraPicture_toBeMadeSmaller_isDecodedSmaller_andStillTellsAll() throws IOException {
+        Path file = write(cr3(plain));
+        PhotoFacts facts = facts(file);
+        try (OpenedPhoto photo = PhotoCodecs.STANDARD.opened(file, facts, new Reduced(3, Reduction.HALF));
+                Source whole = PhotoCodecs.STANDARD.open(file, facts)) {
+            assertEquals(
+                    Reduction.HALF.of(whole.picture().size()),
+                    photo.source().picture().size());
+            assertArrayEquals(whole.metadata().exif(), photo.source().metadata().exif());
+        }
     }
 
     @Test

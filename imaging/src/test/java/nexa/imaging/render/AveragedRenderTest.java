@@ -90,7 +90,8 @@ class AveragedRenderTest {
         Mapping map = Affine.scale(reduction, reduction).then(Affine.scale(scale, scale));
         assertEquals(
                 decoding,
-                Reduction.atMost(SinglePass.mostAveraged(Affine.scale(reduction, reduction), output(reduction))));
+                Reduction.atMost(SinglePass.mostAveraged(
+                        SinglePass.leastReduction(Affine.scale(reduction, reduction), output(reduction)))));
         try (Picture waves = waves(cycles, reduction);
                 Picture smaller = decoded(waves, decoding);
                 Picture rendered = SinglePass.render(smaller, map, output(reduction))) {

@@ -4,12 +4,12 @@ import java.util.List;
 import nexa.core.space.PhotoSpace;
 import nexa.imaging.codec.OpenedPhoto;
 import nexa.imaging.codec.PhotoCodecs;
-import nexa.imaging.file.FileKind;
+import nexa.imaging.pixels.Reduced;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.render.SinglePass;
 
-/** How much smaller a photo may be decoded without its deliveries showing it. */
+/** How much less than all of a photo its deliveries show. */
 final class Decoding {
     private Decoding() {}
 
@@ -20,23 +20,22 @@ final class Decoding {
      */
     static OpenedPhoto open(PhotoCodecs codecs, List<Delivery> ofOnePhoto) throws UnreadablePhotoException {
         Delivery first = ofOnePhoto.getFirst();
-        return codecs.opened(first.source(), Rendering.facts(first), reduction(ofOnePhoto));
+        return codecs.opened(first.source(), Rendering.facts(first), reduced(ofOnePhoto));
     }
 
     /** What all deliveries of a photo can share. */
-    static Reduction reduction(List<Delivery> ofOnePhoto) {
-        return Reduction.atMost(
-                ofOnePhoto.stream().mapToInt(Decoding::most).min().orElse(1));
+    static Reduced reduced(List<Delivery> ofOnePhoto) {
+        double by = ofOnePhoto.stream().mapToDouble(Decoding::by).min().orElse(1);
+        return new Reduced(by, Reduction.atMost(SinglePass.mostAveraged(by)));
     }
 
-    /** Only a JPEG's decoder leaves means of pixels; what is filled copies the photo's own, and a red eye is found by them. */
-    private static int most(Delivery delivery) {
+    /** What is filled copies the photo's own pixels, and a red eye is found by them. */
+    private static double by(Delivery delivery) {
         PhotoSpace space = Rendering.space(delivery);
-        boolean mayBeSmaller = Rendering.facts(delivery).kind() == FileKind.JPEG
-                && space.pose().correction().eyes().isNone()
-                && space.outline().holds(delivery.frame());
+        boolean mayBeSmaller =
+                space.pose().correction().eyes().isNone() && space.outline().holds(delivery.frame());
         return mayBeSmaller
-                ? SinglePass.mostAveraged(Rendering.toSource(delivery, space).green(), delivery.size())
+                ? SinglePass.leastReduction(Rendering.toSource(delivery, space).green(), delivery.size())
                 : 1;
     }
 }

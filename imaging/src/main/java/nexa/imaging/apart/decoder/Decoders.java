@@ -18,15 +18,23 @@ public final class Decoders {
         Loader.load(swscale.class);
     }
 
-    /** @param brightness of raw data only: how light the camera showed it, 0 if that is not known */
-    public void decode(Kind kind, Path file, int factor, double brightness, StillDecoder.Taker taker)
-            throws IOException, Refusal {
+    /** @param factor 1, 2, 4 or 8: how much smaller the pixels may be */
+    public void decode(Kind kind, Path file, int factor, StillDecoder.Taker taker) throws IOException, Refusal {
         switch (kind) {
             case HEIF -> new HeifDecoder().decode(file, factor, taker);
             case JPEG_2000 -> new Jpeg2000Decoder().decode(file, factor, taker);
             case JPEG_XL -> jxl().decode(file, factor, taker);
-            case RAW -> raw().decode(file, factor, brightness, taker);
         }
+    }
+
+    /** The small picture in a HEIC or AVIF file. */
+    public void thumbnail(Path file, StillDecoder.Taker taker) throws IOException, Refusal {
+        new HeifDecoder().thumbnail(file, taker);
+    }
+
+    /** Develops a raw file. */
+    public void develop(Path file, Development development, StillDecoder.Taker taker) throws IOException, Refusal {
+        raw().develop(file, development, taker);
     }
 
     /** What a raw file says of its sensor. */

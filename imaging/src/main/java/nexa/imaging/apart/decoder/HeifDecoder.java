@@ -26,6 +26,8 @@ final class HeifDecoder implements StillDecoder {
     /** A picture is made an eighth of its size at the smallest. */
     private static final int SMALLEST = 8;
 
+    private static final int ANY_FACTOR = Integer.MAX_VALUE;
+
     /** Tiles may reach beyond the picture. */
     private static final long MOST_PIXELS = PixelLimit.MOST * 5 / 4;
 
@@ -45,7 +47,12 @@ final class HeifDecoder implements StillDecoder {
         }
     }
 
-    /** If it is large enough, and of the whole picture; any factor may be asked for, and then it is small. */
+    /** The small picture in the file, however small; an eighth of the photo where there is none of all of it. */
+    void thumbnail(Path file, Taker taker) throws IOException, Refusal {
+        decode(file, ANY_FACTOR, taker);
+    }
+
+    /** If it is large enough, and of the whole picture. */
     private static Optional<CodedPicture> thumbnail(HeifPicture picture, int factor) {
         boolean isWhole = picture.shown().size().equals(picture.coded().size());
         return picture.thumbnail()

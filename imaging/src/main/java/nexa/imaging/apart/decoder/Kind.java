@@ -2,12 +2,11 @@ package nexa.imaging.apart.decoder;
 
 import java.time.Duration;
 
-/** What a process apart decodes. */
+/** Coded pictures that a process apart decodes. */
 public enum Kind {
     HEIF(1),
     JPEG_2000(4),
-    JPEG_XL(1),
-    RAW(1);
+    JPEG_XL(1);
 
     private final Duration slowestMegapixel;
 

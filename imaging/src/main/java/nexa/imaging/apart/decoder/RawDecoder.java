@@ -31,19 +31,14 @@ final class RawDecoder {
         }
     }
 
-    /**
-     * Develops a file and lends its pixels.
-     *
-     * @param factor from 2 on the pixels are half as many each way
-     * @param brightness how light the camera showed it on average, on sRGB's curve, 0 to 1; 0 if that is not known
-     */
-    void decode(Path file, int factor, double brightness, StillDecoder.Taker taker) throws IOException, Refusal {
+    /** Develops a file and lends its pixels. */
+    void develop(Path file, Development development, StillDecoder.Taker taker) throws IOException, Refusal {
         try (FileChannel channel = FileChannel.open(file);
                 Arena arena = Arena.ofConfined();
                 RawLibrary.Opened opened = library.new Opened(bytes(channel, arena))) {
-            MemorySegment image = opened.developed(factor > 1, arena);
+            MemorySegment image = opened.developed(development.demosaic(), arena);
             try {
-                taker.take(pixels(image, brightness));
+                taker.take(pixels(image, development.brightness()));
             } finally {
                 opened.clear(image);
             }

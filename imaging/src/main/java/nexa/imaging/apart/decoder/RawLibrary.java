@@ -25,6 +25,7 @@ final class RawLibrary {
     private static final int BITS = 16;
     private static final int COLOURS = 3;
     private static final int ROMM = 4;
+    private static final int GROUPED = 2;
     private static final int ADAPTIVE = 3;
     private static final int CLIPPED_TO_WHITE = 0;
 
@@ -154,11 +155,10 @@ final class RawLibrary {
         /**
          * Develops it with the camera's white into linear light of the wide primaries of ISO 22028-2 (ROMM RGB).
          *
-         * @param isHalf whether each cell of four sensor elements becomes one pixel
          * @return the library's image: a header of 16 bytes, then rows of 16-bit numbers
          */
-        MemorySegment developed(boolean isHalf, Arena arena) throws Refusal {
-            set(isHalf);
+        MemorySegment developed(Demosaic demosaic, Arena arena) throws Refusal {
+            set(demosaic);
             needed(Called.number(unpack, state));
             if (isDamaged) {
                 throw Refusal.damaged("libraw met damaged data");
@@ -177,14 +177,14 @@ final class RawLibrary {
             Called.nothing(clear, made);
         }
 
-        private void set(boolean isHalf) {
+        private void set(Demosaic demosaic) {
             MemorySegment whole = state.reinterpret(STATE);
             long at = colourSetting(whole);
             Called.nothing(colour, state, ROMM);
-            whole.set(JAVA_INT, at + HALF_SIZE, isHalf ? 1 : 0);
+            whole.set(JAVA_INT, at + HALF_SIZE, demosaic == Demosaic.CELLS ? 1 : 0);
             whole.set(JAVA_INT, at + CAMERA_WHITE, 1);
             Called.nothing(depth, state, BITS);
-            Called.nothing(interpolation, state, ADAPTIVE);
+            Called.nothing(interpolation, state, demosaic == Demosaic.ADAPTIVE ? ADAPTIVE : GROUPED);
             Called.nothing(highlights, state, CLIPPED_TO_WHITE);
             Called.nothing(asItIs, state, 1);
             Called.nothing(gamma, state, 0, 1f);
