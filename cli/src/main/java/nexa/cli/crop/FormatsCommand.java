@@ -102,7 +102,7 @@ public final class FormatsCommand extends ShootCommand {
                     .with("orientation", BriefFile.words(format.rule()))
                     .with("size", format.target().text())
                     .with("note", format.note())
-                    .with("files", format.files().text());
+                    .with("files", format.files().textToRead());
         }
         return true;
     }

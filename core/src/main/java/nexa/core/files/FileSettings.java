@@ -74,6 +74,11 @@ public record FileSettings(
         return FileText.of(this);
     }
 
+    /** The same for people: without the quality where the type has none, which is kept for when it is another type again. */
+    public String textToRead() {
+        return FileText.toRead(this);
+    }
+
     /**
      * Reads {@code jpeg 92}, {@code png srgb}, or one of these with more behind semicolons, such as
      * {@code jpeg 92 srgb; at most 500 kB; sharpened for matt 80 %; 300 ppi; keep credit; no place; creator "Anna"}.

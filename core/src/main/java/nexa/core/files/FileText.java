@@ -40,8 +40,17 @@ final class FileText {
     // ---- writing ----
 
     static String of(FileSettings files) {
+        return of(files, lower(files.type()) + " " + files.quality());
+    }
+
+    /** Without a quality that the type does not have. */
+    static String toRead(FileSettings files) {
+        return files.type().hasQuality() ? of(files) : of(files, lower(files.type()));
+    }
+
+    private static String of(FileSettings files, String type) {
         List<String> clauses = new ArrayList<>();
-        clauses.add(first(files));
+        clauses.add(first(type, files.colour()));
         conversion(files.colour().how(), clauses);
         packing(files.packing(), clauses);
         finish(files.finish(), clauses);
@@ -51,9 +60,7 @@ final class FileText {
         return String.join("; ", clauses);
     }
 
-    private static String first(FileSettings files) {
-        String file = lower(files.type()) + " " + files.quality();
-        DeliveredColour colour = files.colour();
+    private static String first(String file, DeliveredColour colour) {
         if (colour.kind() == DeliveredColour.Kind.PROFILE) {
             return file + " profile " + quoted(colour.file());
         }

@@ -13,6 +13,7 @@ import nexa.core.files.Packing.Depth;
 import nexa.core.fill.Fill;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -114,6 +115,19 @@ class FileSettingsTest {
     @Test
     void parse_withoutQuality_takesTheUsual() {
         assertEquals(new FileSettings(FileType.PNG, 92), FileSettings.parse(" PNG "));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "jpeg 80 srgb, jpeg 80 srgb",
+        "webp 70, webp 70",
+        "png 80, png",
+        "tiff 80 srgb; lzw compression, tiff srgb; lzw compression"
+    })
+    void textToRead_hasAQualityWhereTheTypeHasOne(String text, String toRead) {
+        FileSettings files = FileSettings.parse(text);
+        assertEquals(toRead, files.textToRead());
+        assertEquals(text, files.text(), "what is stored keeps it");
     }
 
     /** As briefs have it that an earlier version wrote. */
