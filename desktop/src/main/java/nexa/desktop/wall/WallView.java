@@ -66,8 +66,9 @@ public final class WallView extends Region {
     private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
     private final Deque<PhotoTile> spare = new ArrayDeque<>();
     private final Subscription subscriptions;
-    private WallLayout layout = new WallLayout(List.of(), List.of(), 0);
+    private Hung hung = Hung.NOTHING;
     private boolean stale = true;
+    private boolean revealing;
     private double hungWidth;
     private double hungSize;
 
@@ -107,7 +108,7 @@ public final class WallView extends Region {
                 session.editsProperty().subscribe(v -> relay()),
                 session.list().photosProperty().subscribe(photos -> listed()),
                 session.list().groupsProperty().subscribe(groups -> relay()),
-                session.photoProperty().subscribe(this::reveal));
+                session.photoProperty().subscribe(current -> reveal()));
     }
 
     /** The surround's own colour: so a tilted photo's corners, where there is no photo, look like the surround. */
@@ -163,21 +164,21 @@ public final class WallView extends Region {
 
     /** Moves the choice to the photo nearest above (-1) or below (1). */
     public void stepRow(int direction) {
-        step(place -> layout.inNextRow(place, direction));
+        step(place -> hung.layout().inNextRow(place, direction));
     }
 
     /** Moves the choice to the photo nearest a screen above (-1) or below (1); where there are no more rows, to the end. */
     public void stepScreen(int direction) {
-        int end = direction < 0 ? 0 : layout.cells().size() - 1;
-        step(place ->
-                OptionalInt.of(layout.faraway(place, direction * getHeight()).orElse(end)));
+        int end = direction < 0 ? 0 : hung.layout().cells().size() - 1;
+        step(place -> OptionalInt.of(
+                hung.layout().faraway(place, direction * getHeight()).orElse(end)));
     }
 
     private void step(IntFunction<OptionalInt> from) {
         List<Photo> photos = session.list().photos();
         session.photo().ifPresent(current -> {
             int place = photos.indexOf(current);
-            if (place >= 0 && place < layout.cells().size()) {
+            if (place >= 0 && place < hung.photos().size()) {
                 from.apply(place).stream().mapToObj(photos::get).forEach(session::choose);
             }
         });
@@ -225,16 +226,24 @@ public final class WallView extends Region {
         };
     }
 
-    private void reveal(Optional<Photo> current) {
+    /** Scrolls to the current photo; where photos are to be hung anew, once they hang. */
+    private void reveal() {
         notifyAccessibleAttributeChanged(AccessibleAttribute.FOCUS_ITEM);
-        int index = current.map(session.list().photos()::indexOf).orElse(-1);
-        if (index >= 0 && index < layout.cells().size() && getHeight() > 0) {
-            scrollTo(layout.cells().get(index).inSight(bar.getValue(), getHeight()));
+        revealing = true;
+        if (!stale) {
+            revealOnceHung();
+        }
+    }
+
+    private void revealOnceHung() {
+        if (revealing && getHeight() > 0) {
+            revealing = false;
+            scrollTo(hung.scrolledTo(session.photo(), bar.getValue(), getHeight()));
         }
     }
 
     private void scrollTo(double value) {
-        bar.setValue(Math.clamp(value, 0, Math.max(0, layout.height() - getHeight())));
+        bar.setValue(Math.clamp(value, 0, Math.max(0, hung.layout().height() - getHeight())));
     }
 
     @Override
@@ -242,16 +251,18 @@ public final class WallView extends Region {
         double barWidth = bar.prefWidth(-1);
         double width = getWidth() - barWidth;
         hang(width);
+        revealOnceHung();
         tiles.resizeRelocate(0, 0, width, getHeight());
         headings.resizeRelocate(0, 0, width, getHeight());
         bar.resizeRelocate(width, 0, barWidth, getHeight());
         size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
         others.resizeRelocate(14, getHeight() - 30, Math.ceil(others.prefWidth(-1)), 22);
         empty.resizeRelocate(0, 0, getWidth(), getHeight());
-        double overflow = Math.max(0, layout.height() - getHeight());
+        double overflow = Math.max(0, hung.layout().height() - getHeight());
         bar.setMax(overflow);
         scrollTo(bar.getValue()); // fewer photos, or smaller ones, may end above
-        bar.setVisibleAmount(overflow == 0 ? 0 : overflow * getHeight() / layout.height());
+        bar.setVisibleAmount(
+                overflow == 0 ? 0 : overflow * getHeight() / hung.layout().height());
         bar.setBlockIncrement(getHeight() * 0.9);
         bar.setVisible(overflow > 0);
         showRows();
@@ -260,13 +271,13 @@ public final class WallView extends Region {
     /** Of ten thousand photos this takes a while, so only when something changed. */
     private void hang(double width) {
         if (stale || width != hungWidth || size.getValue() != hungSize) {
-            WallLayout before = layout;
-            layout = WallLayout.of(aspects(), groupSizes(), width, size.getValue());
-            if (!stale && hungWidth > 0) {
-                int current =
-                        session.photo().map(session.list().photos()::indexOf).orElse(-1);
-                scrollTo(layout.scrolledAs(before, bar.getValue(), getHeight(), current));
-            }
+            Hung before = hung;
+            WallLayout layout = WallLayout.of(aspects(), groupSizes(), width, size.getValue());
+            hung = new Hung(session.list().photos(), layout);
+            scrollTo(
+                    stale
+                            ? hung.scrolledWith(session.photo(), before, bar.getValue(), getHeight())
+                            : hung.scrolledAs(before, bar.getValue(), getHeight(), session.photo()));
             stale = false;
             hungWidth = width;
             hungSize = size.getValue();
@@ -291,12 +302,12 @@ public final class WallView extends Region {
     }
 
     private void showRows() {
-        headings.show(session.list().groupsProperty().get(), layout.headings(), bar.getValue(), getHeight());
-        List<Photo> photos = session.list().photos();
+        headings.show(session.list().groupsProperty().get(), hung.layout().headings(), bar.getValue(), getHeight());
+        List<Photo> photos = hung.photos();
         Map<Photo, PhotoTile> kept = new HashMap<>();
         List<Photo> next = new ArrayList<>();
         for (int i = 0; i < photos.size(); i++) {
-            WallLayout.Cell cell = layout.cells().get(i);
+            WallLayout.Cell cell = hung.layout().cells().get(i);
             double y = cell.y() - bar.getValue();
             if (cell.isInSight(bar.getValue(), getHeight())) {
                 Photo photo = photos.get(i);

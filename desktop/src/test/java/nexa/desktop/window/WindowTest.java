@@ -180,7 +180,7 @@ public abstract class WindowTest {
     }
 
     /** Waits for a whole pulse: only then is what was asked to be laid out where it belongs. */
-    private static void afterPulse(Node node) throws Exception {
+    protected static void afterPulse(Node node) throws Exception {
         CountDownLatch laidOut = new CountDownLatch(1);
         onFx(() -> {
             node.getScene().addPostLayoutPulseListener(laidOut::countDown); // goes with the scene

@@ -10,6 +10,11 @@ import nexa.imaging.apart.decoder.Kind;
 
 /** What a process apart is to do. As bytes: which of these it is, the file, and what else it says. */
 sealed interface Order {
+    byte CODED = 0;
+    byte THUMBNAIL = 1;
+    byte RAW = 2;
+    byte OF_SENSOR = 3;
+
     Path file();
 
     /**
@@ -31,34 +36,34 @@ sealed interface Order {
     default void write(DataOutputStream out) throws IOException {
         switch (this) {
             case Coded coded -> {
-                begin(0, out);
+                begin(CODED, out);
                 out.writeByte(coded.kind.ordinal());
                 out.writeByte(coded.factor);
             }
-            case Thumbnail _ -> begin(1, out);
+            case Thumbnail _ -> begin(THUMBNAIL, out);
             case Raw raw -> {
-                begin(2, out);
+                begin(RAW, out);
                 out.writeByte(raw.development.demosaic().ordinal());
                 out.writeDouble(raw.development.brightness());
             }
-            case OfSensor _ -> begin(3, out);
+            case OfSensor _ -> begin(OF_SENSOR, out);
         }
         out.flush();
     }
 
-    private void begin(int which, DataOutputStream out) throws IOException {
+    private void begin(byte which, DataOutputStream out) throws IOException {
         out.writeByte(which);
         out.writeUTF(file().toString());
     }
 
     static Order read(DataInputStream in) throws IOException {
-        int which = in.readByte();
+        byte which = in.readByte();
         Path file = Path.of(in.readUTF());
         return switch (which) {
-            case 0 -> new Coded(file, Kind.values()[in.readByte()], in.readByte());
-            case 1 -> new Thumbnail(file);
-            case 2 -> new Raw(file, new Development(Demosaic.values()[in.readByte()], in.readDouble()));
-            case 3 -> new OfSensor(file);
+            case CODED -> new Coded(file, Kind.values()[in.readByte()], in.readByte());
+            case THUMBNAIL -> new Thumbnail(file);
+            case RAW -> new Raw(file, new Development(Demosaic.values()[in.readByte()], in.readDouble()));
+            case OF_SENSOR -> new OfSensor(file);
             default -> throw new IOException("no order: " + which);
         };
     }

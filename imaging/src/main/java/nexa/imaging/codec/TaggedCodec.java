@@ -17,6 +17,7 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -27,6 +28,7 @@ import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.Headers;
+import nexa.imaging.probe.MovingPng;
 import nexa.imaging.probe.PhotoFile;
 import nexa.imaging.source.JpegPrefix;
 import nexa.imaging.source.Source;
@@ -60,7 +62,11 @@ final class TaggedCodec implements PhotoCodec {
             return Optional.empty();
         }
         Metadata headers = file.headers();
-        return Optional.of(Readings.of(kind, size(headers), headers, EnumSet.noneOf(Remark.class)));
+        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
+        if (kind == FileKind.PNG && MovingPng.is(file.channel())) {
+            remarks.add(Remark.FIRST_OF_SEVERAL);
+        }
+        return Optional.of(Readings.of(kind, size(headers), headers, remarks));
     }
 
     private Optional<PixelSize> size(Metadata headers) {
@@ -72,9 +78,16 @@ final class TaggedCodec implements PhotoCodec {
 
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
-        try (Mat encoded = Decoder.encoded(file)) {
+        try (Mat encoded = encoded(file, facts)) {
             return decode(file, encoded);
         }
+    }
+
+    /** Of a PNG that moves OpenCV would show the first picture that moves, or none. */
+    private Mat encoded(Path file, PhotoFacts facts) throws UnreadablePhotoException {
+        return kind == FileKind.PNG && facts.remarks().contains(Remark.FIRST_OF_SEVERAL)
+                ? Decoder.encoded(MovingPng.still(Decoder.read(file)))
+                : Decoder.encoded(file);
     }
 
     static Source decode(Path file, Mat encoded) throws UnreadablePhotoException {

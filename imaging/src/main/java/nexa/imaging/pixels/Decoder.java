@@ -104,6 +104,11 @@ public final class Decoder {
         return reading(file, () -> EncodedBytes.matrix(file));
     }
 
+    /** The same of bytes. */
+    public static Mat encoded(byte[] bytes) {
+        return EncodedBytes.matrix(bytes);
+    }
+
     /**
      * Reads a whole file.
      *

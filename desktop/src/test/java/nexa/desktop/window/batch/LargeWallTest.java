@@ -21,6 +21,7 @@ import javax.imageio.ImageIO;
 import nexa.desktop.wall.PhotoTile;
 import nexa.desktop.window.WindowTest;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.review.PhotoOrder;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -104,6 +105,23 @@ class LargeWallTest extends WindowTest {
         until(() -> scene.getWidth() < 1020 && isInSight(robot, middle));
         onFx(() -> stage.setWidth(1280));
         until(() -> scene.getWidth() > 1200 && isInSight(robot, middle));
+    }
+
+    @Test
+    void whereOneWas_isInSight_whenTheShootIsOpenedAgain_andWhenItIsOrderedOtherwise(FxRobot robot) throws Exception {
+        until(() -> session().shoot().photos().size() == PHOTOS);
+        Photo middle = photo(PHOTOS / 2);
+        onFx(() -> session().choose(middle));
+        until(() -> isInSight(robot, middle));
+        reopen();
+        Photo again = photo(PHOTOS / 2);
+        until(() -> isInSight(robot, again));
+        onFx(() -> session().list().orderProperty().set(PhotoOrder.WARNINGS));
+        afterPulse(robot.lookup(".wall").query());
+        assertTrue(isInSight(robot, again));
+        onFx(() -> session().list().orderProperty().set(PhotoOrder.NAME));
+        afterPulse(robot.lookup(".wall").query());
+        assertTrue(isInSight(robot, again));
     }
 
     /** Large numbers need more room than small ones; what the filter's pane has too makes way. */
