@@ -14,12 +14,13 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.imaging.apart.Apart;
 import nexa.imaging.apart.decoder.Decoders;
-import nexa.imaging.apart.decoder.Demosaic;
-import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
 import nexa.imaging.apart.decoder.Pixels;
 import nexa.imaging.apart.decoder.Refusal;
 import nexa.imaging.apart.decoder.StillDecoder;
+import nexa.imaging.apart.raw.Demosaic;
+import nexa.imaging.apart.raw.Development;
+import nexa.imaging.apart.raw.RawDecoder;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -37,7 +38,7 @@ public final class DecodeTimes {
 
     public static void run(Path folder) throws IOException {
         Decoders.load();
-        Decoders decoders = new Decoders();
+        InProcess decoders = InProcess.made();
         try (Stream<Path> files = Files.list(folder)) {
             for (Path file : files.sorted().toList()) {
                 if (PhotoCodecs.STANDARD.developed(file) instanceof Probe.Readable(PhotoFacts facts)) {
@@ -49,7 +50,18 @@ public final class DecodeTimes {
         }
     }
 
-    private static void time(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) throws IOException {
+    /** @param raw empty where LibRaw is not installed */
+    private record InProcess(Decoders coded, Optional<RawDecoder> raw) {
+        static InProcess made() {
+            try {
+                return new InProcess(new Decoders(), Optional.of(new RawDecoder()));
+            } catch (Refusal missing) { // then raw files are of no kind that is timed
+                return new InProcess(new Decoders(), Optional.empty());
+            }
+        }
+    }
+
+    private static void time(InProcess decoders, Path file, PhotoFacts facts, Reduction reduction) throws IOException {
         Optional<Ways> ways = ways(decoders, file, facts, reduction);
         double opened = Double.POSITIVE_INFINITY;
         double here = Double.POSITIVE_INFINITY;
@@ -133,12 +145,12 @@ public final class DecodeTimes {
     private record Ways(Here here, There apart) {}
 
     /** Empty for what is decoded in the process anyway. */
-    private static Optional<Ways> ways(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) {
+    private static Optional<Ways> ways(InProcess decoders, Path file, PhotoFacts facts, Reduction reduction) {
         return switch (facts.kind()) {
-            case HEIF -> Optional.of(coded(decoders, Kind.HEIF, file, facts, reduction));
-            case JPEG_2000 -> Optional.of(coded(decoders, Kind.JPEG_2000, file, facts, reduction));
-            case JPEG_XL -> Optional.of(coded(decoders, Kind.JPEG_XL, file, facts, reduction));
-            case RAW_DATA -> Optional.of(raw(decoders, file, facts, reduction));
+            case HEIF -> Optional.of(coded(decoders.coded, Kind.HEIF, file, facts, reduction));
+            case JPEG_2000 -> Optional.of(coded(decoders.coded, Kind.JPEG_2000, file, facts, reduction));
+            case JPEG_XL -> Optional.of(coded(decoders.coded, Kind.JPEG_XL, file, facts, reduction));
+            case RAW_DATA -> decoders.raw.map(raw -> raw(raw, file, facts, reduction));
             case JPEG, PNG, TIFF, WEBP, BMP, RAW, OTHER -> Optional.empty();
         };
     }
@@ -149,11 +161,11 @@ public final class DecodeTimes {
                 () -> Apart.SHARED.decode(file, kind, facts.decoded(), reduction));
     }
 
-    private static Ways raw(Decoders decoders, Path file, PhotoFacts facts, Reduction reduction) {
+    private static Ways raw(RawDecoder decoder, Path file, PhotoFacts facts, Reduction reduction) {
         Development development =
                 new Development(reduction == Reduction.NONE ? Demosaic.ADAPTIVE : Demosaic.CELLS, USUAL_BRIGHTNESS);
         return new Ways(
-                taker -> decoders.develop(file, development, taker),
+                taker -> decoder.develop(file, development, taker),
                 () -> Apart.SHARED.develop(file, facts.decoded(), development));
     }
 }

@@ -8,9 +8,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import nexa.imaging.apart.decoder.Demosaic;
-import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.apart.raw.Demosaic;
+import nexa.imaging.apart.raw.Development;
 
 /** How a process apart is called, and how its starts become quick. */
 final class DecoderProgram {

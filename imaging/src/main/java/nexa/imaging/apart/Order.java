@@ -4,9 +4,9 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
-import nexa.imaging.apart.decoder.Demosaic;
-import nexa.imaging.apart.decoder.Development;
 import nexa.imaging.apart.decoder.Kind;
+import nexa.imaging.apart.raw.Demosaic;
+import nexa.imaging.apart.raw.Development;
 
 /** What a process apart is to do. As bytes: which of these it is, the file, and what else it says. */
 sealed interface Order {

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Turn;
-import nexa.imaging.apart.decoder.Sensor;
+import nexa.imaging.apart.raw.Sensor;
 import nexa.imaging.colour.Profile;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;

@@ -7,10 +7,9 @@ import org.bytedeco.ffmpeg.global.swscale;
 import org.bytedeco.javacpp.Loader;
 import org.jspecify.annotations.Nullable;
 
-/** The decoders of a process, each made when it is first needed. For one thread. */
+/** The decoders of coded pictures of a process, each made when it is first needed. For one thread. */
 public final class Decoders {
     private @Nullable JxlDecoder jxl;
-    private @Nullable RawDecoder raw;
 
     /** Loads the libraries that come with Nexa, which takes a moment in a new process. */
     public static void load() {
@@ -32,27 +31,10 @@ public final class Decoders {
         new HeifDecoder().thumbnail(file, taker);
     }
 
-    /** Develops a raw file. */
-    public void develop(Path file, Development development, StillDecoder.Taker taker) throws IOException, Refusal {
-        raw().develop(file, development, taker);
-    }
-
-    /** What a raw file says of its sensor. */
-    public Sensor sensor(Path file) throws IOException, Refusal {
-        return raw().sensor(file);
-    }
-
     private JxlDecoder jxl() throws Refusal {
         if (jxl == null) {
             jxl = new JxlDecoder();
         }
         return jxl;
-    }
-
-    private RawDecoder raw() throws Refusal {
-        if (raw == null) {
-            raw = new RawDecoder();
-        }
-        return raw;
     }
 }

@@ -10,6 +10,7 @@ import java.lang.foreign.MemorySegment;
 import java.lang.invoke.MethodHandle;
 import java.util.Optional;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.system.Called;
 import nexa.imaging.system.SystemLibrary;
 
 /** The functions of JPEG XL's decoder (its C API, 0.7 to 0.11). */

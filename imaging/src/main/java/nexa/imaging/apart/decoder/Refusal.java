@@ -18,7 +18,8 @@ public final class Refusal extends Exception {
         return kind;
     }
 
-    static Refusal damaged(String detail) {
+    /** @param detail for the log */
+    public static Refusal damaged(String detail) {
         return new Refusal(Trouble.Kind.DAMAGED, detail);
     }
 }

@@ -1,4 +1,4 @@
-/** What runs in the process apart: one decoder for each kind of file, each giving red, green, blue rows or grey ones. */
+/** What decodes coded pictures in the process apart: one decoder for each kind, each giving red, green, blue rows or grey ones. */
 @NullMarked
 package nexa.imaging.apart.decoder;
 

@@ -1,4 +1,4 @@
-package nexa.imaging.apart.decoder;
+package nexa.imaging.apart.raw;
 
 import static java.lang.foreign.ValueLayout.ADDRESS;
 import static java.lang.foreign.ValueLayout.JAVA_FLOAT;
@@ -15,8 +15,10 @@ import java.lang.invoke.MethodType;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
 import nexa.core.neutral.Receptors;
+import nexa.imaging.apart.decoder.Refusal;
 import nexa.imaging.colour.LinearRgb;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.system.Called;
 import nexa.imaging.system.SystemLibrary;
 
 /** The functions of LibRaw (its C API, 0.20 to 0.22). For one thread. */

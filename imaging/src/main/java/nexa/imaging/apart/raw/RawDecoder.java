@@ -1,4 +1,4 @@
-package nexa.imaging.apart.decoder;
+package nexa.imaging.apart.raw;
 
 import static java.lang.foreign.ValueLayout.JAVA_INT;
 import static java.lang.foreign.ValueLayout.JAVA_SHORT;
@@ -8,22 +8,30 @@ import java.lang.foreign.Arena;
 import java.lang.foreign.MemorySegment;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
+import nexa.imaging.apart.decoder.Pixels;
+import nexa.imaging.apart.decoder.Refusal;
+import nexa.imaging.apart.decoder.StillDecoder;
 import nexa.imaging.colour.Profile;
 
 /** Cameras' raw data by LibRaw, where that is installed: 16 bits in wide colours, turned as they are to be seen. */
-final class RawDecoder {
+public final class RawDecoder {
     private static final int HEADER = 16;
     private static final int COLOURS = 3;
     private static final int BITS = 16;
 
     private final RawLibrary library;
 
-    RawDecoder() throws Refusal {
+    /** @throws Refusal if LibRaw is not installed */
+    public RawDecoder() throws Refusal {
         library = new RawLibrary();
     }
 
-    /** Nothing is developed for it. */
-    Sensor sensor(Path file) throws IOException, Refusal {
+    /**
+     * What a file says before it is developed.
+     *
+     * @throws Refusal if it can't be developed
+     */
+    public Sensor sensor(Path file) throws IOException, Refusal {
         try (FileChannel channel = FileChannel.open(file);
                 Arena arena = Arena.ofConfined();
                 RawLibrary.Opened opened = library.new Opened(bytes(channel, arena))) {
@@ -31,8 +39,13 @@ final class RawDecoder {
         }
     }
 
-    /** Develops a file and lends its pixels. */
-    void develop(Path file, Development development, StillDecoder.Taker taker) throws IOException, Refusal {
+    /**
+     * Develops a file and lends its pixels.
+     *
+     * @throws Refusal if it can't be developed
+     * @throws IOException if it can't be read, or from the taker
+     */
+    public void develop(Path file, Development development, StillDecoder.Taker taker) throws IOException, Refusal {
         try (FileChannel channel = FileChannel.open(file);
                 Arena arena = Arena.ofConfined();
                 RawLibrary.Opened opened = library.new Opened(bytes(channel, arena))) {

@@ -1,4 +1,4 @@
-package nexa.imaging.apart.decoder;
+package nexa.imaging.apart.raw;
 
 import nexa.core.geometry.PixelSize;
 import nexa.core.neutral.Receptors;

@@ -1,4 +1,4 @@
-package nexa.imaging.apart.decoder;
+package nexa.imaging.apart.raw;
 
 /**
  * How a raw file is to be developed.

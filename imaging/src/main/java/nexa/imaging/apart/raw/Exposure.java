@@ -1,4 +1,4 @@
-package nexa.imaging.apart.decoder;
+package nexa.imaging.apart.raw;
 
 import java.lang.foreign.MemorySegment;
 import java.lang.foreign.ValueLayout;

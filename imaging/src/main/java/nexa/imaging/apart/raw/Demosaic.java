@@ -1,4 +1,4 @@
-package nexa.imaging.apart.decoder;
+package nexa.imaging.apart.raw;
 
 /** How a colour for every pixel is made of a sensor's elements, each of which saw one. */
 public enum Demosaic {
