@@ -176,12 +176,13 @@ public final class WallView extends Region {
 
     private void step(IntFunction<OptionalInt> from) {
         List<Photo> photos = session.list().photos();
-        session.photo().ifPresent(current -> {
-            int place = photos.indexOf(current);
-            if (place >= 0 && place < hung.photos().size()) {
-                from.apply(place).stream().mapToObj(photos::get).forEach(session::choose);
-            }
-        });
+        int place = hung.place(session.photo());
+        if (place >= 0) {
+            from.apply(place).stream()
+                    .filter(next -> next < photos.size()) // fewer may hang from the next pulse on
+                    .mapToObj(photos::get)
+                    .forEach(session::choose);
+        }
     }
 
     private Optional<PhotoTile> tileAt(Point at) {

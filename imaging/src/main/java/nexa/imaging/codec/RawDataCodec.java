@@ -128,7 +128,6 @@ final class RawDataCodec implements PhotoCodec {
 
     private SourceMetadata metadata(Path file, PhotoFacts facts, List<EmbeddedJpeg> previews)
             throws UnreadablePhotoException {
-        Optional<EmbeddedJpeg> largest = previews.isEmpty() ? Optional.empty() : Optional.of(previews.getLast());
-        return camera.metadata(file, facts, largest).withIcc(null);
+        return camera.metadata(file, facts, RawFile.largest(previews)).withIcc(null);
     }
 }

@@ -17,7 +17,6 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import nexa.core.geometry.PixelSize;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
@@ -62,11 +61,7 @@ final class TaggedCodec implements PhotoCodec {
             return Optional.empty();
         }
         Metadata headers = file.headers();
-        Set<Remark> remarks = EnumSet.noneOf(Remark.class);
-        if (kind == FileKind.PNG && MovingPng.is(file.channel())) {
-            remarks.add(Remark.FIRST_OF_SEVERAL);
-        }
-        return Optional.of(Readings.of(kind, size(headers), headers, remarks));
+        return Optional.of(Readings.of(kind, size(headers), headers, EnumSet.noneOf(Remark.class)));
     }
 
     private Optional<PixelSize> size(Metadata headers) {

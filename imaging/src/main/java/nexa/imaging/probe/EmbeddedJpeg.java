@@ -22,7 +22,7 @@ public record EmbeddedJpeg(long at, long length, PixelSize size) {
         try {
             boolean isJpeg = at >= 0
                     && length > 0
-                    && JpegSegments.read(channel, start, at)
+                    && Bytes.of(channel).read(start, at)
                     && (start.get(0) & 0xFF) == 0xFF
                     && (start.get(1) & 0xFF) == 0xD8
                     && (start.get(2) & 0xFF) == 0xFF;
@@ -40,7 +40,7 @@ public record EmbeddedJpeg(long at, long length, PixelSize size) {
     public byte[] bytes(Path file) throws IOException {
         try (SeekableByteChannel channel = Files.newByteChannel(file)) {
             ByteBuffer bytes = ByteBuffer.allocate(Math.toIntExact(length));
-            JpegSegments.read(channel, bytes, at);
+            Bytes.of(channel).read(bytes, at);
             return bytes.array();
         }
     }

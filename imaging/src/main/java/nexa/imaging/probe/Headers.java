@@ -140,6 +140,7 @@ public final class Headers {
         WebpDirectory webp = metadata.getFirstDirectoryOfType(WebpDirectory.class);
         Boolean moves = webp == null ? null : webp.getBooleanObject(WebpDirectory.TAG_IS_ANIMATION);
         return moves != null && moves
+                || metadata.containsDirectoryOfType(MovingPng.Said.class)
                 || metadata.getDirectoriesOfType(GifImageDirectory.class).size() > 1;
     }
 

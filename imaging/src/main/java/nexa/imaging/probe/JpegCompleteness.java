@@ -75,7 +75,7 @@ public final class JpegCompleteness {
     private static boolean endsAfter(SeekableByteChannel channel, long scan) throws IOException {
         long from = Math.max(scan, channel.size() - TAIL);
         ByteBuffer tail = ByteBuffer.allocate((int) Math.max(0, channel.size() - from));
-        if (!JpegSegments.read(channel, tail, from)) {
+        if (!Bytes.of(channel).read(tail, from)) {
             return false;
         }
         for (int i = tail.capacity() - 2; i >= 0; i--) {

@@ -24,7 +24,7 @@ final class JpegSearch {
         try {
             ByteBuffer chunk = ByteBuffer.allocate(CHUNK);
             for (long start = 0; start < channel.size(); start += CHUNK - (LENGTH - 1)) {
-                JpegSegments.read(channel, chunk, start);
+                Bytes.of(channel).read(chunk, start);
                 for (int place : places(chunk.array(), chunk.position())) {
                     EmbeddedJpeg.at(channel, start + place, channel.size()).ifPresent(found::add);
                 }

@@ -44,35 +44,21 @@ public record JpegSegments(List<Segment> segments, long scan) {
 
     /** Walks the segments of the JPEG that begins at a position. */
     public static JpegSegments walk(SeekableByteChannel channel, long start) throws IOException {
-        return walk((into, at) -> read(channel, into, at), start, 0);
+        return walk(Bytes.of(channel), start, 0);
     }
 
     /** Those of a file that is one JPEG: bytes between them that belong to none are passed over, as decoders do. */
     public static JpegSegments ofFile(SeekableByteChannel channel) throws IOException {
-        return walk((into, at) -> read(channel, into, at), 0, MOST_STRAY);
+        return walk(Bytes.of(channel), 0, MOST_STRAY);
     }
 
     /** The same of one that is in memory. */
     public static JpegSegments ofFile(byte[] jpeg) {
         try {
-            return walk((into, at) -> read(jpeg, into, at), 0, MOST_STRAY);
+            return walk(Bytes.of(jpeg), 0, MOST_STRAY);
         } catch (IOException never) { // memory can be read
             throw new UncheckedIOException(never);
         }
-    }
-
-    /** Bytes at any place. */
-    private interface Bytes {
-        /** Fills a buffer; false if they end before it is full. */
-        boolean read(ByteBuffer into, long at) throws IOException;
-    }
-
-    private static boolean read(byte[] bytes, ByteBuffer into, long at) {
-        if (at + into.capacity() > bytes.length) {
-            return false;
-        }
-        into.clear().put(bytes, (int) at, into.capacity());
-        return true;
     }
 
     private static JpegSegments walk(Bytes bytes, long start, int stray) throws IOException {
@@ -130,19 +116,7 @@ public record JpegSegments(List<Segment> segments, long scan) {
     /** At most so many bytes of a segment's payload; zeros where the channel ends. */
     static byte[] payload(SeekableByteChannel channel, Segment segment, int most) throws IOException {
         ByteBuffer payload = ByteBuffer.allocate(Math.min(most, segment.length));
-        read(channel, payload, segment.at);
+        Bytes.of(channel).read(payload, segment.at);
         return payload.array();
-    }
-
-    /** Fills a buffer from a position; false if the channel ends before it is full. */
-    static boolean read(SeekableByteChannel channel, ByteBuffer buffer, long at) throws IOException {
-        buffer.clear();
-        channel.position(at);
-        while (buffer.hasRemaining()) {
-            if (channel.read(buffer) < 0) {
-                return false;
-            }
-        }
-        return true;
     }
 }

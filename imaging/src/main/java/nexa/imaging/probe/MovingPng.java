@@ -1,10 +1,11 @@
 package nexa.imaging.probe;
 
+import com.drew.metadata.Directory;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.SeekableByteChannel;
-import java.nio.charset.StandardCharsets;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -12,54 +13,47 @@ import java.util.Set;
  * need not be one of them.
  */
 public final class MovingPng {
-    private static final int SIGNATURE = 8;
-    private static final int HEAD = 8;
-    private static final int LENGTH = 4;
-    private static final int CHECKSUM = 4;
-    private static final String CONTROL = "acTL";
+    static final String CONTROL = "acTL";
+
     private static final Set<String> OF_MOVEMENT = Set.of(CONTROL, "fcTL", "fdAT");
 
     private MovingPng() {}
 
-    /** Whether a PNG says so, which it has to before its pixels. */
-    public static boolean is(SeekableByteChannel png) throws IOException {
-        ByteBuffer head = ByteBuffer.allocate(HEAD);
-        long at = SIGNATURE;
-        while (JpegSegments.read(png, head, at)) {
-            String type = type(head.array(), LENGTH);
-            if (type.equals(CONTROL)) {
-                return true;
-            }
-            if (type.equals("IDAT") || head.getInt(0) < 0) {
-                return false;
-            }
-            at += HEAD + (long) head.getInt(0) + CHECKSUM;
+    /** Among a PNG's headers if it moves; what else it says of that is of no use here. */
+    static final class Said extends Directory {
+        @Override
+        public String getName() {
+            return "PNG-" + CONTROL;
         }
-        return false;
+
+        @Override
+        protected HashMap<Integer, String> getTagNameMap() {
+            return new HashMap<>();
+        }
     }
 
-    /** The same file without what moves. What is no chunk any more is kept as it is. */
+    /** The same file without what moves. What is no whole chunk is kept as it is. */
     public static byte[] still(byte[] png) {
-        ByteArrayOutputStream still = new ByteArrayOutputStream(png.length);
-        ByteBuffer bytes = ByteBuffer.wrap(png);
-        int at = Math.min(SIGNATURE, png.length);
-        still.write(png, 0, at);
-        while (png.length - at >= HEAD) {
-            int length = bytes.getInt(at);
-            long whole = HEAD + (long) length + CHECKSUM;
-            if (length < 0 || whole > png.length - at) {
-                break;
-            }
-            if (!OF_MOVEMENT.contains(type(png, at + LENGTH))) {
-                still.write(png, at, (int) whole);
-            }
-            at += (int) whole;
+        try {
+            return still(png, Bytes.of(png));
+        } catch (IOException never) { // memory can be read
+            throw new UncheckedIOException(never);
         }
-        still.write(png, at, png.length - at);
-        return still.toByteArray();
     }
 
-    private static String type(byte[] bytes, int at) {
-        return new String(bytes, at, LENGTH, StandardCharsets.ISO_8859_1);
+    private static byte[] still(byte[] png, Bytes bytes) throws IOException {
+        ByteArrayOutputStream still = new ByteArrayOutputStream(png.length);
+        int done = 0;
+        Optional<PngChunk> next = PngChunk.first(bytes);
+        while (next.isPresent()) {
+            PngChunk chunk = next.get();
+            if (OF_MOVEMENT.contains(chunk.type()) && chunk.isWholeIn(png.length)) {
+                still.write(png, done, (int) chunk.at() - done);
+                done = (int) chunk.end();
+            }
+            next = chunk.next(bytes);
+        }
+        still.write(png, done, png.length - done);
+        return still.toByteArray();
     }
 }

@@ -62,7 +62,7 @@ final class NamedPreviews {
     /** The JPEG, and what is embedded in it. */
     private static List<EmbeddedJpeg> inHeader(SeekableByteChannel channel) throws IOException {
         ByteBuffer place = ByteBuffer.allocate(2 * Integer.BYTES);
-        if (!JpegSegments.read(channel, place, RAF_PLACE)) {
+        if (!Bytes.of(channel).read(place, RAF_PLACE)) {
             return List.of();
         }
         Optional<EmbeddedJpeg> large = EmbeddedJpeg.at(channel, unsigned(place, 0), unsigned(place, Integer.BYTES));
@@ -78,13 +78,13 @@ final class NamedPreviews {
     private static Optional<EmbeddedJpeg> inFirstDirectory(SeekableByteChannel channel) throws IOException {
         ByteBuffer at = ByteBuffer.allocate(Integer.BYTES).order(ByteOrder.LITTLE_ENDIAN);
         ByteBuffer count = ByteBuffer.allocate(Short.BYTES).order(ByteOrder.LITTLE_ENDIAN);
-        if (!JpegSegments.read(channel, at, TIFF_DIRECTORY) || !JpegSegments.read(channel, count, unsigned(at, 0))) {
+        if (!Bytes.of(channel).read(at, TIFF_DIRECTORY) || !Bytes.of(channel).read(count, unsigned(at, 0))) {
             return Optional.empty();
         }
         long entries = unsigned(at, 0) + Short.BYTES;
         ByteBuffer entry = ByteBuffer.allocate(ENTRY).order(ByteOrder.LITTLE_ENDIAN);
         for (int i = 0; i < (count.getShort(0) & 0xFFFF); i++) {
-            if (!JpegSegments.read(channel, entry, entries + (long) ENTRY * i)) {
+            if (!Bytes.of(channel).read(entry, entries + (long) ENTRY * i)) {
                 return Optional.empty();
             }
             if ((entry.getShort(0) & 0xFFFF) == RW2_JPEG) {

@@ -65,7 +65,7 @@ public final class PhotoFile implements Closeable {
     /** At most so many of its first bytes. */
     public byte[] beginning(int most) throws IOException {
         ByteBuffer bytes = ByteBuffer.allocate((int) Math.min(most, length()));
-        JpegSegments.read(channel, bytes, 0);
+        Bytes.of(channel).read(bytes, 0);
         return bytes.array();
     }
 

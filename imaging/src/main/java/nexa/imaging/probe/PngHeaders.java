@@ -11,79 +11,90 @@ import java.io.EOFException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.SeekableByteChannel;
-import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
+import java.util.Optional;
 
 /** A PNG's chunks (ISO/IEC 15948, 5.3) but for its pixels; its EXIF is read with care, all else by the library. */
 final class PngHeaders {
-    private static final int SIGNATURE = 8;
+    /** What is longer is not read for what a photo says. */
+    private static final int LONGEST = 1 << 26;
 
-    /** Of a chunk: the number of its bytes, and its type. */
-    private static final int HEAD = 8;
-
-    private static final int LENGTH = 4;
-
-    private static final int CHECKSUM = 4;
-
-    private final SeekableByteChannel file;
+    private final Bytes png;
+    private final long size;
     private final ByteArrayOutputStream others = new ByteArrayOutputStream();
-    private final Metadata exif = new Metadata();
+    private final Metadata ours = new Metadata();
+    private boolean isBeforePixels = true;
 
-    private PngHeaders(SeekableByteChannel file) {
-        this.file = file;
+    private PngHeaders(Bytes png, long size) {
+        this.png = png;
+        this.size = size;
     }
 
     /** @throws ImageProcessingException if they are damaged */
     static Metadata read(SeekableByteChannel file) throws IOException, ImageProcessingException {
-        PngHeaders headers = new PngHeaders(file);
+        PngHeaders headers = new PngHeaders(Bytes.of(file), file.size());
         headers.readChunks();
         Metadata metadata = PngMetadataReader.readMetadata(new ByteArrayInputStream(headers.others.toByteArray()));
-        headers.exif.getDirectories().forEach(metadata::addDirectory);
+        headers.ours.getDirectories().forEach(metadata::addDirectory);
         return metadata;
     }
 
     private void readChunks() throws IOException, PngProcessingException {
-        others.writeBytes(bytes(0, SIGNATURE));
-        ByteBuffer head = ByteBuffer.allocate(HEAD);
-        long at = SIGNATURE;
-        String type = "";
-        while (!type.equals("IEND") && JpegSegments.read(file, head, at)) {
-            int length = head.getInt(0);
-            if (length < 0) {
-                throw new PngProcessingException("A chunk longer than any");
-            }
-            type = new String(head.array(), LENGTH, HEAD - LENGTH, StandardCharsets.ISO_8859_1);
-            take(at, length, type);
-            at += HEAD + (long) length + CHECKSUM;
+        others.writeBytes(bytes(0, PngChunk.SIGNATURE));
+        Optional<PngChunk> next = PngChunk.first(png);
+        while (next.isPresent()) {
+            PngChunk chunk = next.get();
+            take(chunk);
+            next = chunk.next(png);
         }
     }
 
-    private void take(long at, int length, String type) throws IOException {
-        switch (type) {
-            case "IDAT", "fdAT" -> requireWhole(at + HEAD + length + CHECKSUM);
-            case "eXIf" -> new CarefulExif().extract(new ByteArrayReader(bytes(at + HEAD, length)), exif);
-            case "tEXt", "zTXt" -> takeText(at, length, type);
-            default -> others.writeBytes(bytes(at, HEAD + length + CHECKSUM));
+    private void take(PngChunk chunk) throws IOException, PngProcessingException {
+        if (chunk.length() < 0) {
+            throw new PngProcessingException("A chunk longer than any");
+        }
+        if (!chunk.isWholeIn(size)) {
+            throw new EOFException();
+        }
+        switch (chunk.type()) {
+            case "IDAT" -> isBeforePixels = false;
+            case "fdAT" -> {} // pixels of what follows
+            case String _ when chunk.length() > LONGEST -> {}
+            case "eXIf" -> takeExif(data(chunk));
+            case "tEXt", "zTXt" -> takeText(chunk);
+            case MovingPng.CONTROL -> takeMovement();
+            default -> others.writeBytes(whole(chunk));
         }
     }
 
-    private void takeText(long at, int length, String type) throws IOException {
-        byte[] chunk = bytes(at, HEAD + length + CHECKSUM);
-        others.writeBytes(chunk);
-        RawProfile.exif(type, Arrays.copyOfRange(chunk, HEAD, HEAD + length))
-                .ifPresent(tags -> new CarefulExif().extract(new ByteArrayReader(tags), exif));
+    private void takeExif(byte[] tags) {
+        new CarefulExif().extract(new ByteArrayReader(tags), ours);
+    }
+
+    private void takeText(PngChunk chunk) throws IOException {
+        others.writeBytes(whole(chunk));
+        RawProfile.exif(chunk.type(), data(chunk)).ifPresent(this::takeExif);
+    }
+
+    /** Said behind the pixels, it does not count. */
+    private void takeMovement() {
+        if (isBeforePixels) {
+            ours.addDirectory(new MovingPng.Said());
+        }
+    }
+
+    private byte[] data(PngChunk chunk) throws IOException {
+        return bytes(chunk.data(), chunk.length());
+    }
+
+    private byte[] whole(PngChunk chunk) throws IOException {
+        return bytes(chunk.at(), (int) (chunk.end() - chunk.at()));
     }
 
     private byte[] bytes(long at, int count) throws IOException {
-        requireWhole(at + count);
         ByteBuffer bytes = ByteBuffer.allocate(count);
-        JpegSegments.read(file, bytes, at);
-        return bytes.array();
-    }
-
-    private void requireWhole(long end) throws IOException {
-        if (end > file.size()) {
+        if (!png.read(bytes, at)) {
             throw new EOFException();
         }
+        return bytes.array();
     }
 }

@@ -84,8 +84,12 @@ public final class RawFile {
 
     /** The largest JPEG in a raw file; empty if there is none. */
     public static Optional<EmbeddedJpeg> preview(PhotoFile file) throws IOException {
-        List<EmbeddedJpeg> all = previews(file);
-        return all.isEmpty() ? Optional.empty() : Optional.of(all.getLast());
+        return largest(previews(file));
+    }
+
+    /** Of those that {@link #previews} gives. */
+    public static Optional<EmbeddedJpeg> largest(List<EmbeddedJpeg> previews) {
+        return previews.isEmpty() ? Optional.empty() : Optional.of(previews.getLast());
     }
 
     /** The JPEGs in a raw file, smallest first, the largest among them; those that show something, if any does. */

@@ -1,6 +1,8 @@
 package nexa.imaging.codec;
 
 import static nexa.imaging.TestPhotos.facts;
+import static nexa.imaging.codec.OtherDecoders.assertBits;
+import static nexa.imaging.codec.OtherDecoders.assertSame;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -8,8 +10,6 @@ import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import com.drew.imaging.ImageProcessingException;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -23,9 +23,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
-import nexa.imaging.pixels.Decoder;
 import nexa.imaging.pixels.Picture;
-import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.imaging.probe.PhotoFile;
@@ -41,13 +39,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** HEIC, AVIF, JPEG 2000 and JPEG XL, made by the encoders of others and compared with their decoders. */
+/** HEIC, AVIF and JPEG XL, and what they have in common with JPEG 2000, made by the encoders of others and compared with their decoders. */
 class BoxedKindsTest {
     private static final int WIDTH = 322;
     private static final int HEIGHT = 240;
-
-    /** What an eye does not tell apart at 8 bits. */
-    private static final double SAME = 45;
 
     @TempDir
     Path folder;
@@ -62,25 +57,6 @@ class BoxedKindsTest {
 
     private Path jpeg() throws IOException {
         return TestPhotos.jpeg(file("source.jpg"), WIDTH, HEIGHT, 1);
-    }
-
-    /** As another decoder wrote it. */
-    private static void assertSame(Path expected, Path file) throws IOException {
-        PhotoFacts facts = facts(file);
-        try (Picture decoded = Decoder.decode(expected, Reduction.NONE);
-                Picture theirs = decoded.to8Bits();
-                Picture ours = new PreviewMaker(PhotoCodecs.STANDARD).picture(file, facts, 10_000)) {
-            assertEquals(theirs.size(), facts.asShot());
-            assertEquals(theirs.size(), ours.size());
-            double decibels = TestPhotos.psnr(theirs, ours);
-            assertTrue(decibels >= SAME, file.getFileName() + " at " + decibels + " dB");
-        }
-    }
-
-    private void assertBits(int bits, Path file) throws IOException {
-        try (Source source = PhotoCodecs.STANDARD.open(file, facts(file))) {
-            assertEquals(bits, source.picture().bits());
-        }
     }
 
     @Test
@@ -212,52 +188,6 @@ class BoxedKindsTest {
                     new HeifCodec(Apart.SHARED, false).probe(opened).orElseThrow());
         } catch (ImageProcessingException damaged) {
             throw new IOException(damaged);
-        }
-    }
-
-    @ParameterizedTest
-    @CsvSource({"a.jp2,false", "a.j2k,false", "deep.jp2,true"})
-    void jpeg2000_showsItsPicture(String name, boolean isDeep) throws IOException {
-        Tools.need("opj_compress", "opj_decompress");
-        Path file = file(name);
-        Tools.run("opj_compress", "-i", source(isDeep), "-o", file);
-        Tools.run("opj_decompress", "-i", file, "-o", file("theirs.png"));
-        assertEquals(FileKind.JPEG_2000, facts(file).kind());
-        assertSame(file("theirs.png"), file);
-        assertBits(isDeep ? 16 : 8, file);
-    }
-
-    @Test
-    void jpeg2000_behindManyBoxes_isFound() throws IOException {
-        Tools.need("opj_compress", "opj_decompress");
-        Path plain = file("plain.jp2");
-        Tools.run("opj_compress", "-i", source(false), "-o", plain);
-        Tools.run("opj_decompress", "-i", plain, "-o", file("theirs.png"));
-        byte[] bytes = Files.readAllBytes(plain);
-        int codestream = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("jp2c") - 4;
-        ByteBuffer filled = ByteBuffer.allocate(bytes.length + 20 * 32).put(bytes, 0, codestream);
-        for (int box = 0; box < 20; box++) {
-            filled.putInt(32).put("uuid".getBytes(StandardCharsets.ISO_8859_1)).put(new byte[24]);
-        }
-        filled.put(bytes, codestream, bytes.length - codestream);
-        assertSame(file("theirs.png"), Files.write(file("filled.jp2"), filled.array()));
-    }
-
-    @Test
-    void jpeg2000_isDecodedSmaller() throws IOException {
-        Tools.need("opj_compress");
-        Path file = file("a.jp2");
-        Tools.run("opj_compress", "-i", source(false), "-o", file);
-        try (Source quarter = PhotoCodecs.STANDARD.open(file, facts(file), Reduction.QUARTER);
-                Picture scene = TestPhotos.scene(WIDTH, HEIGHT);
-                Picture expected = scene.reducedTo(81)) {
-            assertEquals(new PixelSize(81, 60), quarter.picture().size());
-            assertTrue(TestPhotos.psnr(expected, quarter.picture()) > 35);
-        }
-        Path flat = file("flat.jp2");
-        Tools.run("opj_compress", "-i", source(false), "-o", flat, "-n", 1);
-        try (Source whole = PhotoCodecs.STANDARD.open(flat, facts(flat), Reduction.EIGHTH)) {
-            assertEquals(new PixelSize(WIDTH, HEIGHT), whole.picture().size(), "it has no smaller levels");
         }
     }
 

@@ -106,6 +106,16 @@ class MovingPngTest {
     }
 
     @Test
+    void movementThatIsSaidBehindThePixels_isNone() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        out.write(plain, 0, plain.length - END);
+        out.writeBytes(chunk("acTL", ByteBuffer.allocate(8).putInt(2).putInt(0)));
+        out.write(plain, plain.length - END, END);
+        Path file = Files.write(folder.resolve("late.png"), out.toByteArray());
+        assertFalse(facts(file).remarks().contains(Remark.FIRST_OF_SEVERAL));
+    }
+
+    @Test
     void whatMovesIsLeftOut_andNothingElse() throws IOException {
         byte[] moving = moving();
         assertArrayEquals(plain, MovingPng.still(moving));
