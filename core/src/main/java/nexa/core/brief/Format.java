@@ -44,6 +44,11 @@ public record Format(
         this(id, name, shape, rule, SizeTarget.NONE, "", FileSettings.DEFAULT, false);
     }
 
+    /** A new one that is named by its shape. */
+    public static Format of(Shape shape) {
+        return new Format(0, shape.text(), shape, OrientationRule.FOLLOW_PHOTO);
+    }
+
     /**
      * Width over height of this format's frame.
      *

@@ -1,6 +1,8 @@
 package nexa.core.shape;
 
+import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import nexa.core.told.InvalidException;
 
 /** An aspect ratio, or the freedom from one. */
@@ -46,11 +48,13 @@ public sealed interface Shape {
         }
     }
 
+    Pattern SEPARATOR = Pattern.compile("\\s*(?:;|,(?=\\s|$))\\s*");
+
     Shape FREE = new Free();
     Shape AS_PHOTO = new AsPhoto();
 
     /**
-     * Reads {@code 4:5}, {@code 4x5}, {@code 1.91:1}, {@code 1080 x 1350 px}, {@code 20x30 cm}, {@code 8in x 10in},
+     * Reads {@code 4:5}, {@code 4x5}, {@code 1.91:1}, {@code 1,91:1}, {@code 1080 x 1350 px}, {@code 20x30 cm}, {@code 8in x 10in},
      * {@code free} or {@code as photo}. An inch is 25.4 mm.
      *
      * @throws IllegalArgumentException with words for the user if the text is none of these
@@ -68,6 +72,15 @@ public sealed interface Shape {
             throw new InvalidException("told.shape.not-shape-write-width-height", text.strip());
         }
         return ratio;
+    }
+
+    /**
+     * Reads several, separated by semicolons or by commas with a blank behind them: without one it is a decimal's.
+     *
+     * @throws IllegalArgumentException with words for the user if one of them is none
+     */
+    static List<Shape> parseAll(String text) {
+        return SEPARATOR.splitAsStream(text.strip()).map(Shape::parse).toList();
     }
 
     /** The text that {@link #parse} reads back. */

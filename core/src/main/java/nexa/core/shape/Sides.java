@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 /** The two typed numbers of a ratio, plain, in pixels or as lengths. */
 final class Sides {
     /** Up to nine digits a side, so that scaling decimals to whole numbers can't overflow a long. */
-    private static final String SIDE = "(\\d{1,5}(?:\\.\\d{1,4})?)\\s*(px|mm|cm|in|\")?";
+    private static final String SIDE = "(\\d{1,5}(?:[.,]\\d{1,4})?)\\s*(px|mm|cm|in|\")?";
 
     private static final Pattern PATTERN = Pattern.compile(SIDE + "\\s*[:x×/]\\s*" + SIDE);
 
@@ -43,7 +43,7 @@ final class Sides {
     }
 
     private static BigDecimal inUnit(String number, @Nullable String unit) {
-        BigDecimal plain = new BigDecimal(number);
+        BigDecimal plain = new BigDecimal(number.replace(',', '.'));
         return isLength(unit) ? plain.multiply(LENGTHS.get(unit)) : plain;
     }
 

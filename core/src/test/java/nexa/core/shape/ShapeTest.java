@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import nexa.core.geometry.Orientation;
 import nexa.core.shape.Shape.Ratio;
 import org.junit.jupiter.api.Test;
@@ -28,10 +29,31 @@ class ShapeTest {
         "8in x 10in,4,5",
         "210mm × 297mm,70,99",
         "254 mm x 20in,1,2",
-        "4 x 6\",2,3"
+        "4 x 6\",2,3",
+        "'1,91:1',191,100",
+        "'21 x 29,7 cm',70,99"
     })
     void parse_readsRatios(String text, long width, long height) {
         assertEquals(new Ratio(width, height), Shape.parse(text));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "4:5|4:5",
+                "4:5, 1:1|4:5 1:1",
+                "4:5 ;1:1;free|4:5 1:1 free",
+                "1,91:1, as photo,|191:100 as photo",
+            })
+    void parseAll_readsSeveral(String text, String shapes) {
+        assertEquals(shapes, Shape.parseAll(text).stream().map(Shape::text).collect(Collectors.joining(" ")));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "4:5, wide", "4:5,1:1", ", 4:5"})
+    void parseAll_refusesIfOneIsNone(String text) {
+        assertThrows(IllegalArgumentException.class, () -> Shape.parseAll(text));
     }
 
     @ParameterizedTest

@@ -1,40 +1,46 @@
 package nexa.desktop.brief;
 
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import nexa.core.brief.Format;
 import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.words.Words;
 
-/** Adds a format: one click on a common shape, or a shape typed, with a name if one likes. */
+/** Adds formats: common shapes that are chosen, and those that are typed. One alone may be given a name. */
 final class AddFormatPane extends VBox {
     private static final List<String> COMMON =
             List.of("4:5", "1:1", "2:3", "3:4", "5:7", "16:9", "2:1", "9:16", "as photo", "free");
 
     private final Session session;
     private final Runnable done;
+    private final List<ToggleButton> common =
+            COMMON.stream().map(AddFormatPane::chip).toList();
     private final TextField shape = new TextField();
     private final TextField name = new TextField();
     private final Label refusal = new Label();
 
-    /** @param done called when a format was added or the pane is no longer wanted */
+    /** @param done called when formats were added or the pane is no longer wanted */
     AddFormatPane(Session session, Runnable done) {
         super(7);
         this.session = session;
         this.done = done;
         getStyleClass().add("add-format");
-        FlowPane common = new FlowPane(5, 5);
-        COMMON.forEach(text -> common.getChildren().add(chip(text)));
+        FlowPane chips = new FlowPane(5, 5);
+        chips.getChildren().addAll(common);
+        common.forEach(chip -> chip.setOnAction(event -> showWhetherNamed()));
         FlowPane presets = new FlowPane(4, 4); // the rail is narrow, and half a word says nothing
         for (Preset.Kind kind : Preset.Kind.values()) {
             presets.getChildren().add(menu(kind));
@@ -45,6 +51,7 @@ final class AddFormatPane extends VBox {
         name.setId("add-name");
         name.setPromptText(Words.of("rail.add.name"));
         name.setAccessibleText(Words.of("rail.add.name"));
+        shape.textProperty().subscribe(text -> showWhetherNamed());
         refusal.getStyleClass().add("refusal");
         refusal.setWrapText(true);
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
@@ -52,7 +59,7 @@ final class AddFormatPane extends VBox {
         add.setId("add-confirm");
         add.getStyleClass().add("primary");
         getChildren()
-                .addAll(common, presets, shape, name, refusal, new HBox(6, add, Buttons.text("rail.add.cancel", done)));
+                .addAll(chips, presets, shape, name, refusal, new HBox(6, add, Buttons.text("rail.add.cancel", done)));
         shape.setOnAction(event -> add());
         name.setOnAction(event -> add());
         setOnKeyPressed(event -> {
@@ -67,12 +74,24 @@ final class AddFormatPane extends VBox {
         shape.requestFocus();
     }
 
-    private Button chip(String text) {
-        Button chip = new Button(text);
+    private static ToggleButton chip(String text) {
+        ToggleButton chip = new ToggleButton(text);
+        chip.setId("add-" + text.replaceAll("[: ]", "-"));
         chip.getStyleClass().add("chip");
         chip.setFocusTraversable(false);
-        chip.setOnAction(event -> shape.setText(text));
         return chip;
+    }
+
+    private List<String> chosen() {
+        return common.stream()
+                .filter(ToggleButton::isSelected)
+                .map(ToggleButton::getText)
+                .toList();
+    }
+
+    /** Several are named by their shapes. */
+    private void showWhetherNamed() {
+        name.setDisable(chosen().size() + (shape.getText().isBlank() ? 0 : 1) > 1);
     }
 
     /** Papers or screens: one click adds the format with its size. */
@@ -96,12 +115,28 @@ final class AddFormatPane extends VBox {
 
     private void add() {
         try {
-            Shape parsed = Shape.parse(shape.getText());
-            session.briefEdits().add(name.getText().isBlank() ? unusedName(parsed) : name.getText(), parsed);
+            List<Shape> wanted = wanted();
+            if (wanted.size() == 1) {
+                addNamed(wanted.getFirst());
+            } else {
+                session.briefEdits().addAll(wanted.stream().map(Format::of).toList());
+            }
             done.run();
         } catch (IllegalArgumentException refused) {
             refusal.setText(Words.of(refused));
         }
+    }
+
+    private List<Shape> wanted() {
+        List<Shape> typed =
+                shape.getText().isBlank() && !chosen().isEmpty() ? List.of() : Shape.parseAll(shape.getText());
+        return Stream.concat(chosen().stream().map(Shape::parse), typed.stream())
+                .distinct()
+                .toList();
+    }
+
+    private void addNamed(Shape wanted) {
+        session.briefEdits().add(name.getText().isBlank() ? unusedName(wanted) : name.getText(), wanted);
     }
 
     /** The shape itself, numbered if there is such a format already. */

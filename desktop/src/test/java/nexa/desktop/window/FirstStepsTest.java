@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Bounds;
@@ -55,6 +56,29 @@ class FirstStepsTest extends WindowTest {
                 Set.of(Hint.values()), session().settings().hintsTakenProperty().get());
         onFx(() -> session().viewProperty().set(MainView.WALL));
         assertTrue(hint(robot).isEmpty(), "once is enough");
+    }
+
+    @Test
+    void shapes_areChosenTogether_andAddedInOneStep(FxRobot robot) throws Exception {
+        for (String chip : List.of("#add-1-1", "#add-4-5", "#add-16-9", "#add-1-1")) {
+            click(robot, chip);
+        }
+        assertTrue(robot.lookup("#add-name").query().isDisabled(), "several are named by their shapes");
+        click(robot, "#add-shape").write("1.91:1; 4:5");
+        click(robot, "#add-confirm");
+        until(() -> session().brief().names().equals("4:5, 16:9, 191:100"));
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        until(() -> session().brief().formats().isEmpty());
+    }
+
+    @Test
+    void oneShape_mayBeNamed(FxRobot robot) throws Exception {
+        click(robot, "#add-4-5");
+        assertFalse(robot.lookup("#add-name").query().isDisabled());
+        click(robot, "#add-name").write("Plate");
+        click(robot, "#add-confirm");
+        until(() -> session().brief().names().equals("Plate"));
+        assertEquals(Shape.parse("4:5"), session().brief().formats().getFirst().shape());
     }
 
     @Test

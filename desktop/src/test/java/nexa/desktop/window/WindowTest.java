@@ -11,6 +11,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.Supplier;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
@@ -233,9 +234,10 @@ public abstract class WindowTest {
 
     /** Once it is there and rests; what stands above it may still have to be laid out. */
     protected static FxRobot click(FxRobot robot, String query) throws Exception {
-        NodeQuery shown = robot.lookup(query).match(NodeQueryUtils.isVisible());
-        until(() -> shown.tryQuery().isPresent());
-        untilAtRest(shown::query);
+        Supplier<NodeQuery> shown = // looks into what is there now: the window may just be showing something else
+                () -> robot.lookup(query).match(NodeQueryUtils.isVisible());
+        until(() -> shown.get().tryQuery().isPresent());
+        untilAtRest(() -> shown.get().query());
         robot.clickOn(query);
         WaitForAsyncUtils.waitForFxEvents();
         return robot;

@@ -72,9 +72,11 @@ class SetStoryTest extends WindowTest {
     }
 
     private void briefOfFour(FxRobot robot) throws Exception {
-        for (String shape : List.of("4:5", "1:1", "16:9", "5:7")) {
-            addFormat(robot, shape);
+        for (String chip : List.of("#add-4-5", "#add-1-1", "#add-16-9")) {
+            click(robot, chip);
         }
+        addFormat(robot, "5:7");
+        assertEquals("4:5, 1:1, 16:9, 5:7", session().brief().names());
         press(robot, KeyCode.DIGIT1);
         assertEquals("4:5", session().format().orElseThrow().name());
     }
