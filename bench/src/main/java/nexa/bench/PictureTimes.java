@@ -282,7 +282,7 @@ final class PictureTimes {
         double[] sorted = times.clone();
         Arrays.sort(sorted);
         say(what + ", p50", sorted[sorted.length / 2], "ms");
-        say(what + ", p95", sorted[(int) (sorted.length * 0.95)], "ms");
+        say(what + ", p95", sorted[(int) Math.ceil(sorted.length * 0.95) - 1], "ms");
     }
 
     private static void pause(long milliseconds) {

@@ -21,9 +21,11 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.paint.PhotoRaster;
+import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ProofedPictures.Proofed;
 import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.picture.FramePicture;
+import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Looks;
@@ -133,7 +135,7 @@ final class BenchLayers {
         this.current = pictures.current();
         this.before = new Neighbour(-1, pictures.before());
         this.after = new Neighbour(1, pictures.after());
-        this.raster = new PhotoRaster(fx);
+        this.raster = new PhotoRaster(fx, this::prepareNext);
         this.over = over;
     }
 
@@ -203,6 +205,29 @@ final class BenchLayers {
         }
         before.show();
         after.show();
+        prepareNext();
+    }
+
+    /** Has the photo behind the current one drawn, so that it is there when somebody goes on. */
+    private void prepareNext() {
+        boolean asUsual = proof.isEmpty() && !keys.isHeld(Command.RESULT) && !keys.isHeld(Command.BEFORE);
+        raster.prepare(() -> asUsual ? camera.neighbour(1).flatMap(this::wish) : Optional.empty());
+    }
+
+    /** What {@link #lay} would wish for if another photo were the current one; nothing if its values are corrected. */
+    private Optional<PhotoRaster.Wish> wish(Photo other) {
+        Moment then = session.moment().showing(other, session.framing(other));
+        return then.space()
+                .filter(space -> space.pose().correction().keepsValues())
+                .flatMap(space -> camera.restingView(then)
+                        .flatMap(view -> pictures.ready(other, PhotoLoader.edgeFor(view.scale() * camera.pixelScale()))
+                                .flatMap(pixels -> BenchRaster.wish(
+                                        pixels,
+                                        space,
+                                        view,
+                                        Optional.empty(),
+                                        then.frame().map(frame -> mat(pixels)),
+                                        screen()))));
     }
 
     /** Puts a layer where its photo is and no larger, in steps, so that tilting seldom changes its size; draws it anew. */
@@ -236,9 +261,11 @@ final class BenchLayers {
 
     /** The mat's colour on this photo. */
     private Optional<Color> veil() {
-        return session.frame()
-                .flatMap(frame -> current.pixels())
-                .map(pixels -> Looks.mat(session.settings(), pixels.brightness()));
+        return session.frame().flatMap(frame -> current.pixels()).map(this::mat);
+    }
+
+    private Color mat(ScreenPhoto pixels) {
+        return Looks.mat(session.settings(), pixels.brightness());
     }
 
     private static Optional<Proofed> made(CompletableFuture<Optional<Proofed>> proof) {
@@ -263,6 +290,10 @@ final class BenchLayers {
                 "proof.is", proofed.profile(), percent == 0 ? Words.of("proof.all") : Words.of("proof.part", percent));
     }
 
+    private BenchRaster.Screen screen() {
+        return new BenchRaster.Screen(bench.getWidth(), bench.getHeight(), camera.pixelScale());
+    }
+
     private void showRaster(PhotoLayer layer, Optional<ScreenBox> opening) {
         boolean shows = layer.pixels().isPresent()
                 && layer.view().isPresent()
@@ -275,7 +306,7 @@ final class BenchLayers {
                             layer.view().get(),
                             layer.only(),
                             layer.veil(),
-                            new BenchRaster.Screen(bench.getWidth(), bench.getHeight(), camera.pixelScale()))
+                            screen())
                     .ifPresentOrElse(wish -> raster.show(wish, opening), raster::hide);
         } else {
             raster.hide();

@@ -26,7 +26,7 @@ final class BenchPictures {
     private final Executor fx;
     private final Runnable arrived;
 
-    /** @param arrived called when one is there */
+    /** @param arrived called when one is there, be it ahead */
     BenchPictures(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
         this.loader = loader;
         this.fx = fx;
@@ -34,7 +34,7 @@ final class BenchPictures {
         this.current = new FramePicture(shoot, loader, fx, arrived).urgent();
         this.before = new FramePicture(shoot, loader, fx, arrived);
         this.after = new FramePicture(shoot, loader, fx, arrived);
-        this.ahead = new Ahead(loader, shoot::fileOf, fx, 1);
+        this.ahead = new Ahead(loader, shoot::fileOf, fx, 1, arrived);
     }
 
     FramePicture current() {
@@ -56,6 +56,11 @@ final class BenchPictures {
                 .flatMap(side -> neighbour.apply(side).stream())
                 .toList();
         ahead.want(around, Math.min(edge, PhotoLoader.LARGE));
+    }
+
+    /** A photo as it was loaded ahead; empty if it was not with so many pixels, or not yet. */
+    Optional<ScreenPhoto> ready(Photo photo, int edge) {
+        return loader.ready(photo, edge);
     }
 
     /** The current photo as files of a format will look, once it is made. */

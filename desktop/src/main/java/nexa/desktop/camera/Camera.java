@@ -81,12 +81,11 @@ public final class Camera {
 
     /** The current photo's view; while a gesture goes on it is the gesture's. */
     public Optional<LevelView> view() {
-        return held.or(this::restingView);
+        return held.or(() -> restingView(subject.moment()));
     }
 
-    /** With the frame in the middle where the photo is what moves. */
-    private Optional<LevelView> restingView() {
-        Moment moment = subject.moment();
+    /** The photo's view while no gesture goes on: with the frame in the middle where the photo is what moves. */
+    public Optional<LevelView> restingView(Moment moment) {
         return moment.space().map(space -> {
             Frame frame = moment.frame().orElse(NO_FRAME);
             LevelView view = leavesPhoto(moment)

@@ -1,8 +1,5 @@
 package nexa.desktop.paint;
 
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
-import java.nio.IntBuffer;
 import java.util.Optional;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
@@ -12,11 +9,9 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.image.ImageView;
-import javafx.scene.image.PixelBuffer;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
 import nexa.core.geometry.Mapping;
 import nexa.desktop.paint.LevelView.ScreenBox;
@@ -33,7 +28,7 @@ import org.slf4j.LoggerFactory;
 /**
  * A photo as one picture of the screen's own pixels, through whatever bends and turns it. It is made off the interface's
  * thread, quickly while something moves and well once nothing does; of several wishes the last one wins, and until its
- * picture is there the one before stays. A draft has its veil around the opening of its moment; once nothing moves there is
+ * picture is there the one before stays. A wish that is likely to come next may be prepared. A draft has its veil around the opening of its moment; once nothing moves there is
  * a plain picture and a veiled one, so that the opening moves without another.
  */
 public final class PhotoRaster extends Region {
@@ -65,32 +60,14 @@ public final class PhotoRaster extends Region {
             boolean squares,
             int veil) {}
 
-    /** The plain picture, and the veiled one; of a draft under a veil only the latter is made. */
-    private record Pair(Picture plain, Picture veiled) {
-        static Pair of(int width, int height) {
-            return new Pair(Picture.of(width, height), Picture.of(width, height));
-        }
-    }
-
-    private record Picture(IntBuffer pixels, PixelBuffer<IntBuffer> buffer, WritableImage image) {
-        static Picture of(int width, int height) {
-            IntBuffer pixels = ByteBuffer.allocateDirect(4 * width * height)
-                    .order(ByteOrder.nativeOrder())
-                    .asIntBuffer();
-            PixelBuffer<IntBuffer> buffer =
-                    new PixelBuffer<>(width, height, pixels, PixelFormat.getIntArgbPreInstance());
-            return new Picture(pixels, buffer, new WritableImage(buffer));
-        }
-
-        boolean hasSize(int width, int height) {
-            return buffer.getWidth() == width && buffer.getHeight() == height;
-        }
-    }
+    /** What was made of a wish before it came. */
+    private record Prepared(Wish wish, PicturePair pair) {}
 
     private static final PixelRectangle NOTHING = new PixelRectangle(0, 0, 0, 0);
     private static final ScreenBox NOWHERE = new ScreenBox(0, 0, 0, 0);
 
     private final Executor fx;
+    private final Runnable settled;
     private final ImageView ground = new ImageView();
     private final ImageView opening = new ImageView();
     private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(
@@ -101,9 +78,11 @@ public final class PhotoRaster extends Region {
 
     private final ScreenWarp warp = new ScreenWarp(); // the worker's
     private long finished; // the worker's: the last wish made as well as it can be; it is not made so again
-    private final Queue<Pair> free = new ConcurrentLinkedQueue<>();
-    private Optional<Pair> shown = Optional.empty();
+    private final Queue<PicturePair> free = new ConcurrentLinkedQueue<>();
+    private Optional<PicturePair> shown = Optional.empty();
     private Optional<Wish> wished = Optional.empty();
+    private Optional<Wish> expected = Optional.empty(); // next; it is prepared, or about to be
+    private Optional<Prepared> prepared = Optional.empty();
     private ScreenBox box = NOWHERE;
     private double scale = 1; // the picture's pixels in a unit of the view
     private Optional<ScreenBox> opened = Optional.empty();
@@ -111,8 +90,10 @@ public final class PhotoRaster extends Region {
     private long drawn; // the last wish of which something shows
     private long fine; // the last one that shows as well as it can
 
-    public PhotoRaster(Executor fx) {
+    /** @param settled called when what was wished for last shows as well as it can */
+    public PhotoRaster(Executor fx, Runnable settled) {
         this.fx = fx;
+        this.settled = settled;
         ground.setSmooth(false);
         opening.setSmooth(false);
         getChildren().addAll(ground, opening);
@@ -127,6 +108,13 @@ public final class PhotoRaster extends Region {
                 .isPresent(); // another photo appears and stays
         wished = Optional.of(wish);
         opened = part;
+        Optional<Prepared> made = prepared.filter(before -> before.wish.equals(wish));
+        if (made.isPresent()) {
+            prepared = Optional.empty();
+            expected = Optional.empty();
+            take(mine, wish, Quality.FINE, made.get().pair);
+            return;
+        }
         worker.execute(() -> {
             if (wish.squares) {
                 make(mine, wish, Quality.PIXELS);
@@ -137,11 +125,56 @@ public final class PhotoRaster extends Region {
         });
     }
 
+    /**
+     * Makes what is likely to be wished for next, once nothing else is to be made; the one before that was made so is forgotten.
+     *
+     * @param next asked only if there is time; empty if nobody knows
+     */
+    public void prepare(Supplier<Optional<Wish>> next) {
+        if (isSettled()) {
+            Optional<Wish> likely = next.get().filter(wish -> !wish.squares);
+            if (!likely.equals(expected)) {
+                expected = likely;
+                forgetPrepared();
+                long now = latest.get();
+                likely.ifPresent(wish -> worker.execute(() -> makeAhead(now, wish)));
+            }
+        }
+    }
+
+    private void makeAhead(long now, Wish wish) {
+        try {
+            Optional<PicturePair> made = now == latest.get() ? Optional.of(fine(wish)) : Optional.empty();
+            fx.execute(() -> takeAhead(wish, made));
+        } catch (RuntimeException failed) {
+            LOG.error("The next photo is not drawn", failed);
+        }
+    }
+
+    /** @param made nothing if something else had to be made; then it is prepared another time */
+    private void takeAhead(Wish wish, Optional<PicturePair> made) {
+        boolean isStill = expected.filter(wish::equals).isPresent() && prepared.isEmpty();
+        if (!isStill) {
+            made.ifPresent(free::add);
+        } else if (made.isEmpty()) {
+            expected = Optional.empty();
+        } else {
+            prepared = Optional.of(new Prepared(wish, made.get()));
+        }
+    }
+
+    private void forgetPrepared() {
+        prepared.ifPresent(unused -> free.add(unused.pair));
+        prepared = Optional.empty();
+    }
+
     public void hide() {
         fine = latest.incrementAndGet();
         drawn = fine;
         shown = Optional.empty();
         wished = Optional.empty();
+        expected = Optional.empty();
+        prepared = Optional.empty();
         free.clear();
         ground.setImage(null);
         opening.setImage(null);
@@ -155,6 +188,11 @@ public final class PhotoRaster extends Region {
     /** Whether what was wished for last shows as well as it can. */
     public boolean isSettled() {
         return fine == latest.get();
+    }
+
+    /** Whether what is likely to be wished for next is made. */
+    public boolean isPrepared() {
+        return prepared.isPresent();
     }
 
     /** Opens another part of what shows; one that is veiled around another opening is made well at once. */
@@ -204,22 +242,31 @@ public final class PhotoRaster extends Region {
                 mine,
                 wish,
                 Quality.DRAFT,
-                pair -> warp.show(wish.picture, view(wish, Quality.DRAFT), wish.veil, open, screen(wish, pair.veiled)));
+                pair -> warp.show(
+                        wish.picture, view(wish, Quality.DRAFT), wish.veil, open, screen(wish, pair.veiled())));
     }
 
     private void make(long mine, Wish wish, Quality quality) {
-        making(mine, wish, quality, pair -> {
-            warp.show(wish.picture, view(wish, quality), screen(wish, pair.plain));
-            if (wish.veil != 0) {
-                new Veil(wish.veil).over(pair.plain.pixels, pair.veiled.pixels, wish.width, wish.height);
-            }
-        });
+        making(mine, wish, quality, pair -> draw(wish, quality, pair));
     }
 
-    private void making(long mine, Wish wish, Quality quality, Consumer<Pair> making) {
+    private PicturePair fine(Wish wish) {
+        PicturePair pair = pair(wish.width, wish.height);
+        draw(wish, Quality.FINE, pair);
+        return pair;
+    }
+
+    private void draw(Wish wish, Quality quality, PicturePair pair) {
+        warp.show(wish.picture, view(wish, quality), screen(wish, pair.plain()));
+        if (wish.veil != 0) {
+            new Veil(wish.veil).over(pair.plain().pixels(), pair.veiled().pixels(), wish.width, wish.height);
+        }
+    }
+
+    private void making(long mine, Wish wish, Quality quality, Consumer<PicturePair> making) {
         if (mine == latest.get() && mine != finished) {
             try {
-                Pair pair = pair(wish.width, wish.height);
+                PicturePair pair = pair(wish.width, wish.height);
                 making.accept(pair);
                 fx.execute(() -> take(mine, wish, quality, pair));
                 finished = quality == Quality.DRAFT ? finished : mine;
@@ -233,8 +280,8 @@ public final class PhotoRaster extends Region {
         return new View(wish.screenToPicture, quality, wish.beyond);
     }
 
-    private static Screen screen(Wish wish, Picture into) {
-        return new Screen(into.pixels, wish.width, wish.height);
+    private static Screen screen(Wish wish, PicturePair.Picture into) {
+        return new Screen(into.pixels(), wish.width, wish.height);
     }
 
     /** A part of the view in the picture's pixels. */
@@ -251,13 +298,13 @@ public final class PhotoRaster extends Region {
         return (int) Math.clamp(Math.round(place), 0, side);
     }
 
-    private Pair pair(int width, int height) {
-        Pair used = free.size() >= PICTURES ? free.poll() : null;
-        return used != null && used.plain.hasSize(width, height) ? used : Pair.of(width, height);
+    private PicturePair pair(int width, int height) {
+        PicturePair used = free.size() >= PICTURES ? free.poll() : null;
+        return used != null && used.plain().hasSize(width, height) ? used : PicturePair.of(width, height);
     }
 
     /** A picture of an earlier wish shows as well, if there is no later one yet: it is nearer to what is wished. */
-    private void take(long mine, Wish wish, Quality quality, Pair pair) {
+    private void take(long mine, Wish wish, Quality quality, PicturePair pair) {
         if (fine == latest.get() && mine != latest.get()) {
             return; // hidden meanwhile
         }
@@ -266,20 +313,21 @@ public final class PhotoRaster extends Region {
         box = wish.box;
         scale = wish.width / wish.box.width();
         opensItself = wish.veil == 0 || quality != Quality.DRAFT;
-        Picture below = wish.veil == 0 ? pair.plain : pair.veiled;
-        below.buffer.updateBuffer(all -> null);
+        PicturePair.Picture below = wish.veil == 0 ? pair.plain() : pair.veiled();
+        below.buffer().updateBuffer(all -> null);
         if (wish.veil != 0 && opensItself) {
-            pair.plain.buffer.updateBuffer(all -> null);
+            pair.plain().buffer().updateBuffer(all -> null);
         }
-        ground.setImage(below.image);
+        ground.setImage(below.image());
         ground.setFitWidth(box.width());
         ground.setFitHeight(box.height());
         ground.relocate(box.x(), box.y());
-        opening.setImage(wish.veil != 0 && opensItself ? pair.plain.image : null);
+        opening.setImage(wish.veil != 0 && opensItself ? pair.plain().image() : null);
         showOpening();
         drawn = mine;
         if (quality != Quality.DRAFT && mine == latest.get()) {
             fine = mine;
+            settled.run();
         }
     }
 

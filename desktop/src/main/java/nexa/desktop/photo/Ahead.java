@@ -17,17 +17,22 @@ public final class Ahead {
     private final Function<Photo, Path> files;
     private final Executor fx;
     private final int atOnce;
+    private final Runnable arrived;
     private final Deque<Photo> waiting = new ArrayDeque<>();
     private List<Photo> wanted = List.of();
     private int edge;
     private int round;
 
-    /** @param atOnce how many are loaded at the same time */
-    public Ahead(PhotoLoader loader, Function<Photo, Path> files, Executor fx, int atOnce) {
+    /**
+     * @param atOnce how many are loaded at the same time
+     * @param arrived called after each
+     */
+    public Ahead(PhotoLoader loader, Function<Photo, Path> files, Executor fx, int atOnce, Runnable arrived) {
         this.loader = loader;
         this.files = files;
         this.fx = fx;
         this.atOnce = atOnce;
+        this.arrived = arrived;
     }
 
     /** These are wanted next, in this order; the ones before are not, unless they are among them. */
@@ -51,7 +56,12 @@ public final class Ahead {
         Photo photo = mine == round ? waiting.poll() : null;
         if (photo != null) {
             loader.load(photo, files.apply(photo), edge, Urgency.NEXT)
-                    .whenCompleteAsync((loaded, failed) -> loadNext(mine), fx);
+                    .whenCompleteAsync(
+                            (loaded, failed) -> {
+                                loadNext(mine);
+                                arrived.run();
+                            },
+                            fx);
         }
     }
 

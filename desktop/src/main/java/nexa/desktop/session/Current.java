@@ -46,7 +46,7 @@ final class Current {
     }
 
     void choose(Photo photo) {
-        moment.set(Moment.of(Optional.of(photo), previewed(photo), moment().brief(), moment().format()));
+        moment.set(moment().showing(photo, previewed(photo)));
     }
 
     void choose(Optional<Format> format) {

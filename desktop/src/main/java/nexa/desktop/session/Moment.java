@@ -77,6 +77,15 @@ public record Moment(
         return space.map(PhotoSpace::asShot);
     }
 
+    /**
+     * What would be current if another photo were.
+     *
+     * @param asked of that photo
+     */
+    public Moment showing(Photo other, Framing asked) {
+        return of(Optional.of(other), asked, brief, format);
+    }
+
     Moment with(Framing asked) {
         return asked == framing ? this : of(photo, asked, brief, format);
     }

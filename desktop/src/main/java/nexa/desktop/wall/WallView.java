@@ -76,7 +76,7 @@ public final class WallView extends Region {
         this.models = models;
         this.session = models.session();
         this.loader = loader;
-        this.ahead = new Ahead(loader, session.shoot()::fileOf, fx, 2);
+        this.ahead = new Ahead(loader, session.shoot()::fileOf, fx, 2, () -> {});
         this.fx = fx;
         getStyleClass().add("wall");
         setAccessibleRole(AccessibleRole.LIST_VIEW);

@@ -1,6 +1,8 @@
 package nexa.desktop.paint;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Arrays;
 import java.util.Optional;
@@ -33,6 +35,7 @@ class PhotoRasterTest {
     private static final Optional<ScreenBox> RIGHT = Optional.of(new ScreenBox(120, 20, 70, 80));
 
     private PhotoRaster raster;
+    private int settled;
 
     private static Raster grey() {
         int[] argb = new int[WIDTH * HEIGHT];
@@ -44,7 +47,7 @@ class PhotoRasterTest {
     void show() throws Exception {
         FxToolkit.registerPrimaryStage();
         FxToolkit.setupStage(stage -> {
-            raster = new PhotoRaster(Platform::runLater);
+            raster = new PhotoRaster(Platform::runLater, () -> settled++);
             stage.setScene(new Scene(new Pane(raster), WIDTH, HEIGHT));
             stage.show();
         });
@@ -123,5 +126,56 @@ class PhotoRasterTest {
         WaitForAsyncUtils.asyncFx(() -> raster.open(RIGHT)).get();
         assertOpen(RIGHT);
         assertEquals(true, raster.isSettled());
+    }
+
+    private void settleOn(PhotoRaster.Wish wish) throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> raster.show(wish, LEFT)).get();
+        until(raster::isSettled);
+    }
+
+    private void prepare(PhotoRaster.Wish wish) throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> raster.prepare(() -> Optional.of(wish))).get();
+        until(raster::isPrepared);
+    }
+
+    @Test
+    void preparedWish_showsAtOnce_asWellAsItCan() throws Exception {
+        settleOn(moved(0));
+        prepare(moved(0.5));
+        assertTrue(WaitForAsyncUtils.asyncFx(() -> {
+                    raster.show(moved(0.5), RIGHT);
+                    return raster.isSettled();
+                })
+                .get());
+        assertOpen(RIGHT);
+        assertEquals(2, settled);
+        settleOn(moved(0));
+        assertOpen(LEFT);
+    }
+
+    @Test
+    void anotherWishThanThePreparedOne_isMade_andThePreparedOneIsKept() throws Exception {
+        settleOn(moved(0));
+        prepare(moved(0.5));
+        settleOn(moved(0.25));
+        assertOpen(LEFT);
+        assertTrue(WaitForAsyncUtils.asyncFx(() -> {
+                    raster.show(moved(0.5), LEFT);
+                    return raster.isSettled();
+                })
+                .get());
+    }
+
+    @Test
+    void nothingIsPrepared_whileSomethingElseIsToBeMade() throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> {
+                    raster.show(moved(0), LEFT);
+                    raster.prepare(() -> {
+                        throw new IllegalStateException("there is no time");
+                    });
+                })
+                .get();
+        until(raster::isSettled);
+        assertFalse(WaitForAsyncUtils.asyncFx(raster::isPrepared).get());
     }
 }

@@ -4,15 +4,20 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import javafx.event.Event;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Turn;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchView;
+import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.session.MainView;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -36,6 +41,29 @@ class GoingOnTest extends WindowTest {
                 session().overlayProperty().get());
         assertEquals(zoom, bench.zoomFactor().orElseThrow(), 1e-9);
         assertEquals(MainView.BENCH, session().viewProperty().get());
+    }
+
+    /** It was drawn while one looked at the photo before it. */
+    @Test
+    void nextPhoto_isThereAtOnce(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", new Pose(Turn.NONE, new Tilt(1.5)));
+        PhotoRaster raster =
+                robot.from(bench).lookup(PhotoRaster.class::isInstance).queryAs(PhotoRaster.class);
+        until(raster::isPrepared);
+        onFx(() -> {
+            KeyCode next = KeyCode.N;
+            Event.fireEvent(bench, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", next, false, false, false, false));
+            bench.layout();
+            assertEquals("kiln_0206.jpg", session().photo().orElseThrow().file());
+            assertTrue(raster.isSettled());
+        });
+        until(raster::isPrepared);
+        onFx(() -> {
+            session().choose(session().shoot().photos().getLast());
+            bench.layout();
+            assertTrue(raster.isSettled());
+        });
+        until(bench::isSharp);
     }
 
     @Test
