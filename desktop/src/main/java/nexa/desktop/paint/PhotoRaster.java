@@ -126,12 +126,13 @@ public final class PhotoRaster extends Region {
     }
 
     /**
-     * Makes what is likely to be wished for next, once nothing else is to be made; the one before that was made so is forgotten.
+     * Makes what is likely to be wished for next, if something shows and nothing else is to be made; what was made so before is
+     * forgotten.
      *
      * @param next asked only if there is time; empty if nobody knows
      */
     public void prepare(Supplier<Optional<Wish>> next) {
-        if (isSettled()) {
+        if (wished.isPresent() && isSettled()) {
             Optional<Wish> likely = next.get().filter(wish -> !wish.squares);
             if (!likely.equals(expected)) {
                 expected = likely;
