@@ -211,7 +211,15 @@ final class BenchLayers {
     /** Has the photo behind the current one drawn, so that it is there when somebody goes on. */
     private void prepareNext() {
         boolean asUsual = proof.isEmpty() && !keys.isHeld(Command.RESULT) && !keys.isHeld(Command.BEFORE);
-        raster.prepare(() -> asUsual ? camera.neighbour(1).flatMap(this::wish) : Optional.empty());
+        if (!isInGesture()) {
+            raster.prepare(() -> asUsual ? camera.neighbour(1).flatMap(this::wish) : Optional.empty());
+        }
+    }
+
+    private boolean isInGesture() {
+        return session.photo()
+                .filter(photo -> !session.shoot().framing(photo).equals(session.framing()))
+                .isPresent();
     }
 
     /** What {@link #lay} would wish for if another photo were the current one; nothing if its values are corrected. */
