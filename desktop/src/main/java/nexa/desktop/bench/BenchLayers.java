@@ -208,11 +208,15 @@ final class BenchLayers {
         prepareNext();
     }
 
-    /** Has the photo behind the current one drawn, so that it is there when somebody goes on. */
+    /** Has the photos behind and before the current one drawn, so that they are there when somebody goes on or back. */
     private void prepareNext() {
         boolean asUsual = proof.isEmpty() && !keys.isHeld(Command.RESULT) && !keys.isHeld(Command.BEFORE);
         if (!isInGesture()) {
-            raster.prepare(() -> asUsual ? camera.neighbour(1).flatMap(this::wish) : Optional.empty());
+            raster.prepare(() -> asUsual
+                    ? Stream.of(1, -1)
+                            .flatMap(side -> camera.neighbour(side).flatMap(this::wish).stream())
+                            .toList()
+                    : List.of());
         }
     }
 

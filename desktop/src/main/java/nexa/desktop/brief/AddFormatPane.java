@@ -55,13 +55,13 @@ final class AddFormatPane extends VBox {
         refusal.getStyleClass().add("refusal");
         refusal.setWrapText(true);
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
-        Button add = Buttons.text("rail.add.confirm", this::add);
+        Button add = Buttons.text("rail.add.confirm", () -> add(List.of()));
         add.setId("add-confirm");
         add.getStyleClass().add("primary");
         getChildren()
                 .addAll(chips, presets, shape, name, refusal, new HBox(6, add, Buttons.text("rail.add.cancel", done)));
-        shape.setOnAction(event -> add());
-        name.setOnAction(event -> add());
+        shape.setOnAction(event -> add(List.of()));
+        name.setOnAction(event -> add(List.of()));
         setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ESCAPE) {
                 done.run();
@@ -94,7 +94,7 @@ final class AddFormatPane extends VBox {
         name.setDisable(chosen().size() + (shape.getText().isBlank() ? 0 : 1) > 1);
     }
 
-    /** Papers or screens: one click adds the format with its size. */
+    /** Papers or screens: one click adds the format with its size, and what else is chosen. */
     private MenuButton menu(Preset.Kind kind) {
         MenuButton menu = new MenuButton(Words.of("preset", kind));
         menu.setId("presets-" + kind);
@@ -104,22 +104,21 @@ final class AddFormatPane extends VBox {
             MenuItem item = new MenuItem(
                     preset.format().name() + "   " + preset.format().target().text());
             item.setId("preset-" + preset);
-            item.setOnAction(event -> {
-                session.briefEdits().addAll(List.of(preset.format()));
-                done.run();
-            });
+            item.setOnAction(event -> add(List.of(preset.format())));
             menu.getItems().add(item);
         }
         return menu;
     }
 
-    private void add() {
+    private void add(List<Format> presets) {
         try {
-            List<Shape> wanted = wanted();
-            if (wanted.size() == 1) {
+            List<Shape> wanted = wanted(presets.isEmpty());
+            if (presets.isEmpty() && wanted.size() == 1) {
                 addNamed(wanted.getFirst());
             } else {
-                session.briefEdits().addAll(wanted.stream().map(Format::of).toList());
+                session.briefEdits()
+                        .addAll(Stream.concat(wanted.stream().map(Format::of), presets.stream())
+                                .toList());
             }
             done.run();
         } catch (IllegalArgumentException refused) {
@@ -127,9 +126,10 @@ final class AddFormatPane extends VBox {
         }
     }
 
-    private List<Shape> wanted() {
-        List<Shape> typed =
-                shape.getText().isBlank() && !chosen().isEmpty() ? List.of() : Shape.parseAll(shape.getText());
+    /** @param needed whether it is refused that nothing is chosen and nothing typed */
+    private List<Shape> wanted(boolean needed) {
+        boolean mayBeBlank = !needed || !chosen().isEmpty();
+        List<Shape> typed = mayBeBlank && shape.getText().isBlank() ? List.of() : Shape.parseAll(shape.getText());
         return Stream.concat(chosen().stream().map(Shape::parse), typed.stream())
                 .distinct()
                 .toList();

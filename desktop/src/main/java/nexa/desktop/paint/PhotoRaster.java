@@ -1,7 +1,12 @@
 package nexa.desktop.paint;
 
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Queue;
+import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
@@ -10,6 +15,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
@@ -28,7 +34,7 @@ import org.slf4j.LoggerFactory;
 /**
  * A photo as one picture of the screen's own pixels, through whatever bends and turns it. It is made off the interface's
  * thread, quickly while something moves and well once nothing does; of several wishes the last one wins, and until its
- * picture is there the one before stays. A wish that is likely to come next may be prepared. A draft has its veil around the opening of its moment; once nothing moves there is
+ * picture is there the one before stays. Wishes that are likely to come next may be prepared. A draft has its veil around the opening of its moment; once nothing moves there is
  * a plain picture and a veiled one, so that the opening moves without another.
  */
 public final class PhotoRaster extends Region {
@@ -60,9 +66,6 @@ public final class PhotoRaster extends Region {
             boolean squares,
             int veil) {}
 
-    /** What was made of a wish before it came. */
-    private record Prepared(Wish wish, PicturePair pair) {}
-
     private static final PixelRectangle NOTHING = new PixelRectangle(0, 0, 0, 0);
     private static final ScreenBox NOWHERE = new ScreenBox(0, 0, 0, 0);
 
@@ -81,8 +84,8 @@ public final class PhotoRaster extends Region {
     private final Queue<PicturePair> free = new ConcurrentLinkedQueue<>();
     private Optional<PicturePair> shown = Optional.empty();
     private Optional<Wish> wished = Optional.empty();
-    private Optional<Wish> expected = Optional.empty(); // next; it is prepared, or about to be
-    private Optional<Prepared> prepared = Optional.empty();
+    private Set<Wish> expected = Set.of(); // next; they are prepared, or about to be
+    private final Map<Wish, PicturePair> prepared = new HashMap<>();
     private ScreenBox box = NOWHERE;
     private double scale = 1; // the picture's pixels in a unit of the view
     private Optional<ScreenBox> opened = Optional.empty();
@@ -108,11 +111,10 @@ public final class PhotoRaster extends Region {
                 .isPresent(); // another photo appears and stays
         wished = Optional.of(wish);
         opened = part;
-        Optional<Prepared> made = prepared.filter(before -> before.wish.equals(wish));
-        if (made.isPresent()) {
-            prepared = Optional.empty();
-            expected = Optional.empty();
-            take(mine, wish, Quality.FINE, made.get().pair);
+        PicturePair made = prepared.remove(wish);
+        if (made != null) {
+            expected = Set.of();
+            take(mine, wish, Quality.FINE, made);
             return;
         }
         worker.execute(() -> {
@@ -126,21 +128,34 @@ public final class PhotoRaster extends Region {
     }
 
     /**
-     * Makes what is likely to be wished for next, if something shows and nothing else is to be made; what was made so before is
+     * Makes what is likely to be wished for next, if something shows and nothing else is to be made; what is no longer likely is
      * forgotten.
      *
-     * @param next asked only if there is time; empty if nobody knows
+     * @param next the likeliest first; asked only if there is time
      */
-    public void prepare(Supplier<Optional<Wish>> next) {
+    public void prepare(Supplier<List<Wish>> next) {
         if (wished.isPresent() && isSettled()) {
-            Optional<Wish> likely = next.get().filter(wish -> !wish.squares);
+            Set<Wish> likely = next.get().stream()
+                    .filter(wish -> !wish.squares)
+                    .collect(Collectors.toCollection(LinkedHashSet::new));
             if (!likely.equals(expected)) {
                 expected = likely;
-                forgetPrepared();
+                forgetUnlikely();
                 long now = latest.get();
-                likely.ifPresent(wish -> worker.execute(() -> makeAhead(now, wish)));
+                likely.stream()
+                        .filter(wish -> !prepared.containsKey(wish))
+                        .forEach(wish -> worker.execute(() -> makeAhead(now, wish)));
             }
         }
+    }
+
+    private void forgetUnlikely() {
+        prepared.forEach((wish, pair) -> {
+            if (!expected.contains(wish)) {
+                free.add(pair);
+            }
+        });
+        prepared.keySet().retainAll(expected);
     }
 
     private void makeAhead(long now, Wish wish) {
@@ -154,19 +169,13 @@ public final class PhotoRaster extends Region {
 
     /** @param made nothing if something else had to be made; then it is prepared another time */
     private void takeAhead(Wish wish, Optional<PicturePair> made) {
-        boolean isStill = expected.filter(wish::equals).isPresent() && prepared.isEmpty();
-        if (!isStill) {
+        if (!expected.contains(wish) || prepared.containsKey(wish)) {
             made.ifPresent(free::add);
         } else if (made.isEmpty()) {
-            expected = Optional.empty();
+            expected = Set.of();
         } else {
-            prepared = Optional.of(new Prepared(wish, made.get()));
+            prepared.put(wish, made.get());
         }
-    }
-
-    private void forgetPrepared() {
-        prepared.ifPresent(unused -> free.add(unused.pair));
-        prepared = Optional.empty();
     }
 
     public void hide() {
@@ -174,8 +183,8 @@ public final class PhotoRaster extends Region {
         drawn = fine;
         shown = Optional.empty();
         wished = Optional.empty();
-        expected = Optional.empty();
-        prepared = Optional.empty();
+        expected = Set.of();
+        prepared.clear();
         free.clear();
         ground.setImage(null);
         opening.setImage(null);
@@ -191,9 +200,9 @@ public final class PhotoRaster extends Region {
         return fine == latest.get();
     }
 
-    /** Whether what is likely to be wished for next is made. */
-    public boolean isPrepared() {
-        return prepared.isPresent();
+    /** How many likely wishes are made. */
+    public int prepared() {
+        return prepared.size();
     }
 
     /** Opens another part of what shows; one that is veiled around another opening is made well at once. */

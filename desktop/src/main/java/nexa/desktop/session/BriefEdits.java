@@ -32,11 +32,12 @@ public final class BriefEdits {
         added(brief().withAll(formats));
     }
 
-    /** The last one added becomes the active format. */
+    /** The first one added becomes the active format. */
     private void added(Brief longer) {
+        int before = brief().formats().size();
         if (session.shoot().mayEdit() && !longer.equals(brief())) {
             change("edit.brief.add", longer);
-            session.choose(longer.formats().getLast());
+            session.choose(longer.formats().get(before));
         }
     }
 

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -133,22 +134,28 @@ class PhotoRasterTest {
         until(raster::isSettled);
     }
 
-    private void prepare(PhotoRaster.Wish wish) throws Exception {
-        WaitForAsyncUtils.asyncFx(() -> raster.prepare(() -> Optional.of(wish))).get();
-        until(raster::isPrepared);
+    private void prepare(PhotoRaster.Wish... wishes) throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> raster.prepare(() -> List.of(wishes))).get();
+        until(() -> raster.prepared() == wishes.length);
+    }
+
+    private boolean isThereAtOnce(PhotoRaster.Wish wish, Optional<ScreenBox> opening) throws Exception {
+        return WaitForAsyncUtils.asyncFx(() -> {
+                    raster.show(wish, opening);
+                    return raster.isSettled();
+                })
+                .get();
     }
 
     @Test
-    void preparedWish_showsAtOnce_asWellAsItCan() throws Exception {
+    void preparedWishes_showAtOnce_asWellAsTheyCan() throws Exception {
         settleOn(moved(0));
-        prepare(moved(0.5));
-        assertTrue(WaitForAsyncUtils.asyncFx(() -> {
-                    raster.show(moved(0.5), RIGHT);
-                    return raster.isSettled();
-                })
-                .get());
+        prepare(moved(0.5), moved(-0.5));
+        assertTrue(isThereAtOnce(moved(0.5), RIGHT));
         assertOpen(RIGHT);
-        assertEquals(2, settled);
+        assertTrue(isThereAtOnce(moved(-0.5), LEFT));
+        assertOpen(LEFT);
+        assertEquals(3, settled);
         settleOn(moved(0));
         assertOpen(LEFT);
     }
@@ -159,11 +166,15 @@ class PhotoRasterTest {
         prepare(moved(0.5));
         settleOn(moved(0.25));
         assertOpen(LEFT);
-        assertTrue(WaitForAsyncUtils.asyncFx(() -> {
-                    raster.show(moved(0.5), LEFT);
-                    return raster.isSettled();
-                })
-                .get());
+        assertTrue(isThereAtOnce(moved(0.5), LEFT));
+    }
+
+    @Test
+    void whatIsNoLongerLikely_isForgotten() throws Exception {
+        settleOn(moved(0));
+        prepare(moved(0.5), moved(-0.5));
+        prepare(moved(-0.5));
+        assertFalse(isThereAtOnce(moved(0.5), LEFT));
     }
 
     @Test
@@ -176,6 +187,6 @@ class PhotoRasterTest {
                 })
                 .get();
         until(raster::isSettled);
-        assertFalse(WaitForAsyncUtils.asyncFx(raster::isPrepared).get());
+        assertEquals(0, WaitForAsyncUtils.asyncFx(raster::prepared).get());
     }
 }

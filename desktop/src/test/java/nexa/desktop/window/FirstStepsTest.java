@@ -67,8 +67,17 @@ class FirstStepsTest extends WindowTest {
         click(robot, "#add-shape").write("1.91:1; 4:5");
         click(robot, "#add-confirm");
         until(() -> session().brief().names().equals("4:5, 16:9, 191:100"));
+        assertEquals("4:5", session().format().orElseThrow().name());
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
         until(() -> session().brief().formats().isEmpty());
+    }
+
+    @Test
+    void paper_isAddedWithTheShapesThatAreChosen(FxRobot robot) throws Exception {
+        click(robot, "#add-1-1");
+        click(robot, "#presets-ISO");
+        click(robot, "#preset-A4");
+        until(() -> session().brief().names().equals("1:1, A4"));
     }
 
     @Test

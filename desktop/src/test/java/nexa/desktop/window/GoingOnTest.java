@@ -43,27 +43,29 @@ class GoingOnTest extends WindowTest {
         assertEquals(MainView.BENCH, session().viewProperty().get());
     }
 
-    /** It was drawn while one looked at the photo before it. */
+    /** They were drawn while one looked at the photo between them. */
     @Test
-    void nextPhoto_isThereAtOnce(FxRobot robot) throws Exception {
-        BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", new Pose(Turn.NONE, new Tilt(1.5)));
+    void photosBeside_areThereAtOnce(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0206.jpg", new Pose(Turn.NONE, new Tilt(1.5)));
         PhotoRaster raster =
                 robot.from(bench).lookup(PhotoRaster.class::isInstance).queryAs(PhotoRaster.class);
-        until(raster::isPrepared);
+        until(() -> raster.prepared() == 2);
+        assertIsThereAtOnce(bench, raster, "kiln_0230.jpg", false);
+        until(() -> raster.prepared() == 1 && bench.isSharp());
+        assertIsThereAtOnce(bench, raster, "kiln_0206.jpg", true);
+        until(() -> raster.prepared() == 2 && bench.isSharp());
+        assertIsThereAtOnce(bench, raster, "kiln_0201.jpg", true);
+    }
+
+    private void assertIsThereAtOnce(BenchView bench, PhotoRaster raster, String file, boolean isBefore)
+            throws Exception {
         onFx(() -> {
-            KeyCode next = KeyCode.N;
-            Event.fireEvent(bench, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", next, false, false, false, false));
+            Event.fireEvent(
+                    bench, new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.N, isBefore, false, false, false));
             bench.layout();
-            assertEquals("kiln_0206.jpg", session().photo().orElseThrow().file());
-            assertTrue(raster.isSettled());
+            assertEquals(file, session().photo().orElseThrow().file());
+            assertTrue(raster.isSettled(), file);
         });
-        until(raster::isPrepared);
-        onFx(() -> {
-            session().choose(session().shoot().photos().getLast());
-            bench.layout();
-            assertTrue(raster.isSettled());
-        });
-        until(bench::isSharp);
     }
 
     @Test
