@@ -114,7 +114,9 @@ final class AddFormatPane extends VBox {
         try {
             List<Shape> wanted = wanted(presets.isEmpty());
             if (presets.isEmpty() && wanted.size() == 1) {
-                addNamed(wanted.getFirst());
+                session.briefEdits().add(named(wanted.getFirst()), wanted.getFirst());
+            } else if (wanted.isEmpty() && !name.getText().isBlank()) {
+                session.briefEdits().add(presets.getFirst().named(name.getText()));
             } else {
                 session.briefEdits()
                         .addAll(Stream.concat(wanted.stream().map(Format::of), presets.stream())
@@ -135,8 +137,8 @@ final class AddFormatPane extends VBox {
                 .toList();
     }
 
-    private void addNamed(Shape wanted) {
-        session.briefEdits().add(name.getText().isBlank() ? unusedName(wanted) : name.getText(), wanted);
+    private String named(Shape wanted) {
+        return name.getText().isBlank() ? unusedName(wanted) : name.getText();
     }
 
     /** The shape itself, numbered if there is such a format already. */

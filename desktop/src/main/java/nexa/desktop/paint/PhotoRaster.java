@@ -34,8 +34,9 @@ import org.slf4j.LoggerFactory;
 /**
  * A photo as one picture of the screen's own pixels, through whatever bends and turns it. It is made off the interface's
  * thread, quickly while something moves and well once nothing does; of several wishes the last one wins, and until its
- * picture is there the one before stays. Wishes that are likely to come next may be prepared. A draft has its veil around the opening of its moment; once nothing moves there is
- * a plain picture and a veiled one, so that the opening moves without another.
+ * picture is there the one before stays. Wishes that are likely to come next may be prepared. A draft has its veil around
+ * the opening of its moment; once nothing moves there is a plain picture and a veiled one, so that the opening moves without
+ * another.
  */
 public final class PhotoRaster extends Region {
     private static final Logger LOG = LoggerFactory.getLogger(PhotoRaster.class);

@@ -81,6 +81,14 @@ class FirstStepsTest extends WindowTest {
     }
 
     @Test
+    void paperAlone_mayBeNamed(FxRobot robot) throws Exception {
+        click(robot, "#add-name").write("Poster");
+        click(robot, "#presets-ISO");
+        click(robot, "#preset-A4");
+        until(() -> session().brief().names().equals("Poster"));
+    }
+
+    @Test
     void oneShape_mayBeNamed(FxRobot robot) throws Exception {
         click(robot, "#add-4-5");
         assertFalse(robot.lookup("#add-name").query().isDisabled());
