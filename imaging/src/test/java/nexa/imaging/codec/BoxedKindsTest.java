@@ -1,6 +1,8 @@
 package nexa.imaging.codec;
 
 import static nexa.imaging.TestPhotos.facts;
+import static nexa.imaging.codec.OtherDecoders.HEIGHT;
+import static nexa.imaging.codec.OtherDecoders.WIDTH;
 import static nexa.imaging.codec.OtherDecoders.assertBits;
 import static nexa.imaging.codec.OtherDecoders.assertSame;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -41,9 +43,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** HEIC, AVIF and JPEG XL, and what they have in common with JPEG 2000, made by the encoders of others and compared with their decoders. */
 class BoxedKindsTest {
-    private static final int WIDTH = 322;
-    private static final int HEIGHT = 240;
-
     @TempDir
     Path folder;
 
@@ -52,7 +51,7 @@ class BoxedKindsTest {
     }
 
     private Path source(boolean isDeep) throws IOException {
-        return TestPhotos.png(file(isDeep ? "deep.png" : "source.png"), WIDTH, HEIGHT, isDeep);
+        return OtherDecoders.source(folder, isDeep);
     }
 
     private Path jpeg() throws IOException {

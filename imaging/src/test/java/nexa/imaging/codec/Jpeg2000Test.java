@@ -1,6 +1,8 @@
 package nexa.imaging.codec;
 
 import static nexa.imaging.TestPhotos.facts;
+import static nexa.imaging.codec.OtherDecoders.HEIGHT;
+import static nexa.imaging.codec.OtherDecoders.WIDTH;
 import static nexa.imaging.codec.OtherDecoders.assertBits;
 import static nexa.imaging.codec.OtherDecoders.assertSame;
 import static org.junit.jupiter.api.Assertions.assertEquals;
@@ -25,9 +27,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** JPEG 2000, made by OpenJPEG's encoder and compared with its decoder. */
 class Jpeg2000Test {
-    private static final int WIDTH = 322;
-    private static final int HEIGHT = 240;
-
     @TempDir
     Path folder;
 
@@ -36,7 +35,7 @@ class Jpeg2000Test {
     }
 
     private Path source(boolean isDeep) throws IOException {
-        return TestPhotos.png(file(isDeep ? "deep.png" : "source.png"), WIDTH, HEIGHT, isDeep);
+        return OtherDecoders.source(folder, isDeep);
     }
 
     @ParameterizedTest

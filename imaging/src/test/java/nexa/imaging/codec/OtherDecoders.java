@@ -16,10 +16,20 @@ import nexa.imaging.source.Source;
 
 /** Photos as we open them beside what the decoders of others made of them. */
 final class OtherDecoders {
+    /** Of what the encoders of others are given. */
+    static final int WIDTH = 322;
+
+    static final int HEIGHT = 240;
+
     /** What an eye does not tell apart at 8 bits, in decibels. */
     private static final double SAME = 45;
 
     private OtherDecoders() {}
+
+    /** A new file for the encoders of others. */
+    static Path source(Path folder, boolean isDeep) throws IOException {
+        return TestPhotos.png(folder.resolve(isDeep ? "deep.png" : "source.png"), WIDTH, HEIGHT, isDeep);
+    }
 
     /** @param expected what another decoder wrote of the file */
     static void assertSame(Path expected, Path file) throws IOException {
