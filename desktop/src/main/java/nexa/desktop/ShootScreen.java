@@ -87,7 +87,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         rail = new RailView(models, loader, fx, new FromRail());
         wall = new WallView(models, keys, loader, fx);
         bench = new BenchView(models, keys, loader, fx, tiltAdjusting);
-        lineup = new LineupView(models, keys, loader, fx);
+        lineup = new LineupView(models, keys, loader, fx, () -> open(DeskPane.MARKS));
         desk = new DeskView(models, keys, bench.modeProperty(), tiltAdjusting, new FromDesk());
         handover = new HandoverView(session, models.handover(), panes, loader, fx);
         middle = new Middle(

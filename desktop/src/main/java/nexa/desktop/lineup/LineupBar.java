@@ -30,19 +30,26 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 final class LineupBar extends HBox {
     private static final int MOST_NAMES = 4;
 
+    /** With less room the figures and what can be done are more use than where the subjects lie. */
+    private static final double ROOM_FOR_SCATTER = 640;
+
     private final Session session;
     private final ScatterPane scatter;
     private final Label spread = new Label();
     private final Label outliers = new Label();
     private final Label note = new Label();
+    private final Button propose;
     private final Button pull;
     private final LightModel light;
     private final Label lightWords = new Label();
     private final Button even;
     private final Subscription subscription;
 
-    /** @param flip shows two results in the same place, one at a time */
-    LineupBar(ShootModels models, Keys keys, Runnable flip) {
+    /**
+     * @param flip shows two results in the same place, one at a time
+     * @param ask has marks proposed for what is lined up
+     */
+    LineupBar(ShootModels models, Keys keys, Runnable flip, Runnable ask) {
         super(26);
         this.session = models.session();
         this.light = models.light();
@@ -50,10 +57,14 @@ final class LineupBar extends HBox {
         getStyleClass().add("lineup-bar");
         setAlignment(Pos.CENTER_LEFT);
         scatter = new ScatterPane(session);
-        scatter.setMinSize(240, 118);
+        scatter.setMinSize(160, 118);
         scatter.setPrefSize(420, 118);
         scatter.setMaxHeight(118);
+        scatter.visibleProperty().bind(widthProperty().map(width -> width.doubleValue() >= ROOM_FOR_SCATTER));
+        scatter.managedProperty().bind(scatter.visibleProperty());
+        setMinWidth(0);
         spread.getStyleClass().add("desk-figure");
+        spread.setWrapText(true);
         spread.setId("lineup-spread");
         outliers.setId("lineup-outliers");
         outliers.setWrapText(true);
@@ -64,9 +75,15 @@ final class LineupBar extends HBox {
         lightWords.setWrapText(true);
         VBox words = new VBox(4, title, spread, outliers, lightWords, note);
         words.setAlignment(Pos.CENTER_LEFT);
-        words.setMinWidth(250);
+        words.setMinWidth(180);
         HBox.setHgrow(words, Priority.ALWAYS);
+        propose = new Button(Words.of("lineup.propose"));
+        propose.setId("lineup-propose");
+        propose.setOnAction(event -> ask.run());
+        propose.managedProperty().bind(propose.visibleProperty());
+        Buttons.explain(propose, Command.MARKS, keys);
         pull = new Button();
+        pull.managedProperty().bind(pull.visibleProperty());
         pull.setId("lineup-pull");
         pull.setOnAction(event -> model.pullIn());
         Buttons.explain(pull, Command.PULL_IN, keys);
@@ -81,7 +98,7 @@ final class LineupBar extends HBox {
         Button guide = Buttons.icon(MaterialDesignM.MINUS, "lineup.guide.add", model::addGuide);
         guide.setId("lineup-guide");
         HBox icons = new HBox(4, exemplar, flipping, guide);
-        VBox actions = new VBox(8, icons, pull, even);
+        VBox actions = new VBox(8, icons, propose, pull, even);
         actions.setAlignment(Pos.CENTER_RIGHT);
         icons.setAlignment(Pos.CENTER_RIGHT);
         actions.setMinWidth(Region.USE_PREF_SIZE);
@@ -140,6 +157,8 @@ final class LineupBar extends HBox {
         int pulled = session.lineup().pulled().size();
         pull.setText(Words.of("lineup.pull", pulled));
         pull.setDisable(pulled == 0 || !session.shoot().mayEdit());
+        propose.setVisible(shown.spread().isEmpty());
+        pull.setVisible(shown.spread().isPresent());
     }
 
     private static String names(List<Photo> photos) {

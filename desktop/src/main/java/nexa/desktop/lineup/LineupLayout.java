@@ -21,7 +21,7 @@ record LineupLayout(List<Cell> cells, List<Double> tops, double size, double hei
     private static final double GAP = 20;
 
     /** Narrow results still need room for their figures. */
-    private static final double NARROWEST = 96;
+    static final double NARROWEST = 116;
 
     private static final double STEP = 8;
 

@@ -25,6 +25,7 @@ import nexa.core.carry.Change;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
@@ -38,6 +39,7 @@ import nexa.words.Words;
 public final class LineupRows extends Region {
     private static final double CLICK = 3;
 
+    private final ShootModels models;
     private final Session session;
     private final Keys keys;
     private final PhotoLoader loader;
@@ -60,8 +62,9 @@ public final class LineupRows extends Region {
     /** Whether the results are to be laid out anew; else only other rows come into sight. */
     private boolean stale = true;
 
-    LineupRows(Session session, Keys keys, PhotoLoader loader, Executor fx) {
-        this.session = session;
+    LineupRows(ShootModels models, Keys keys, PhotoLoader loader, Executor fx) {
+        this.models = models;
+        this.session = models.session();
         this.keys = keys;
         this.loader = loader;
         this.fx = fx;
@@ -243,8 +246,8 @@ public final class LineupRows extends Region {
             }
             return gone;
         });
-        inSight.forEach((photo, cell) -> shown.computeIfAbsent(photo, this::tile)
-                .placeIn(cell.x(), cell.y() - scrolled, cell.width(), cell.height()));
+        inSight.forEach(
+                (photo, cell) -> shown.computeIfAbsent(photo, this::tile).placeIn(cell, cell.y() - scrolled));
     }
 
     private boolean isInSight(double top, double height) {
@@ -253,7 +256,7 @@ public final class LineupRows extends Region {
 
     private ResultTile tile(Photo photo) {
         if (spare.isEmpty()) {
-            ResultTile made = new ResultTile(session, photo, loader, fx);
+            ResultTile made = new ResultTile(models, photo, loader, fx);
             tiles.getChildren().add(made);
             return made;
         }

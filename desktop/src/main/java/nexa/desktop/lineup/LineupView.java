@@ -19,13 +19,14 @@ public final class LineupView extends BorderPane {
     private final Subscription subscription;
     private Optional<FlipPane> flip = Optional.empty();
 
-    public LineupView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx) {
+    /** @param propose has marks proposed for what is lined up */
+    public LineupView(ShootModels models, Keys keys, PhotoLoader loader, Executor fx, Runnable propose) {
         this.session = models.session();
         this.loader = loader;
         this.fx = fx;
         getStyleClass().add("lineup");
-        rows = new LineupRows(session, keys, loader, fx);
-        bar = new LineupBar(models, keys, this::flip);
+        rows = new LineupRows(models, keys, loader, fx);
+        bar = new LineupBar(models, keys, this::flip, propose);
         setCenter(rows);
         setBottom(bar);
         subscription = session.photoProperty().subscribe(photo -> flip.ifPresent(FlipPane::follow));

@@ -1,5 +1,6 @@
 package nexa.desktop.lineup;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
@@ -10,9 +11,13 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Point;
 import nexa.core.lineup.Deviation;
 import nexa.core.lineup.Trait;
+import nexa.desktop.model.Marking;
+import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.FramePicture;
 import nexa.desktop.picture.OverlaidResult;
@@ -31,7 +36,11 @@ public final class ResultTile extends Pane {
     private static final double RING = 6;
     private static final double LINE = 18;
 
+    /** Radius of a mark, in canvas units. */
+    private static final double MARK = 4;
+
     private final Session session;
+    private final Marking marking;
     private Photo photo;
     private final FramePicture picture;
     private final DrawnPane drawing = new Drawing();
@@ -40,9 +49,12 @@ public final class ResultTile extends Pane {
     private final Label size = new Label();
     private final OverlaidResult result;
     private final Subscription subscriptions;
+    private double width;
+    private double height;
 
-    ResultTile(Session session, Photo photo, PhotoLoader loader, Executor fx) {
-        this.session = session;
+    ResultTile(ShootModels models, Photo photo, PhotoLoader loader, Executor fx) {
+        this.session = models.session();
+        this.marking = models.marking();
         this.photo = photo;
         this.picture = new FramePicture(session.shoot(), loader, fx, drawing::redraw);
         this.result = new OverlaidResult(session, picture);
@@ -58,6 +70,7 @@ public final class ResultTile extends Pane {
                 session.photoProperty().subscribe(current -> mark()),
                 session.selection().property().subscribe(selected -> mark()),
                 session.lineup().shownProperty().subscribe(this::say),
+                marking.proposalsProperty().subscribe(proposals -> drawing.redraw()),
                 session.framingProperty().subscribe(framing -> drawing.redraw()),
                 session.overlayProperty().subscribe(choice -> drawing.redraw()),
                 session.settings().overlayOptionsProperty().subscribe(options -> drawing.redraw()),
@@ -140,17 +153,27 @@ public final class ResultTile extends Pane {
     }
 
     /** Puts the tile so that its result fills the cell. */
-    void placeIn(double x, double y, double width, double height) {
-        double captionWidth = Math.max(width, 96);
-        resizeRelocate(x - RING, y - RING, captionWidth + 2 * RING, height + 2 * RING + LineupLayout.CAPTION);
-        drawing.resizeRelocate(RING, RING, width, height);
-        drawing.layout();
-        double top = RING + height + 3;
-        name.resizeRelocate(RING, top, captionWidth, LINE);
-        place.resizeRelocate(RING, top + LINE - 1, captionWidth + 10, LINE);
-        size.resizeRelocate(RING, top + 2 * LINE - 2, captionWidth + 10, LINE);
+    void placeIn(LineupLayout.Cell cell, double top) {
+        width = cell.width();
+        height = cell.height();
+        resizeRelocate(
+                cell.x() - RING,
+                top - RING,
+                Math.max(width, LineupLayout.NARROWEST) + 2 * RING,
+                height + 2 * RING + LineupLayout.CAPTION);
+        layout(); // at once: unmanaged nodes that ask for it during a layout are not laid out again
         frame().ifPresent(frame -> picture.show(
                 photo, PhotoLoader.edgeFor(height / Math.min(1, frame.height()) * Math.max(1, 1 / frame.aspect()))));
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double captionWidth = getWidth() - RING;
+        double top = RING + height + 3;
+        drawing.resizeRelocate(RING, RING, width, height);
+        name.resizeRelocate(RING, top, captionWidth, LINE);
+        place.resizeRelocate(RING, top + LINE - 1, captionWidth, LINE);
+        size.resizeRelocate(RING, top + 2 * LINE - 2, captionWidth, LINE);
     }
 
     /** How level space lies in this tile's coordinates. */
@@ -161,13 +184,17 @@ public final class ResultTile extends Pane {
     private final class Drawing extends DrawnPane {
         @Override
         public void draw(GraphicsContext canvas, double width, double height) {
-            frame().ifPresent(frame -> result.draw(
-                    canvas,
-                    LevelView.filling(frame, width, height),
-                    photo,
-                    session.format().orElseThrow(),
-                    frame,
-                    true));
+            frame().ifPresent(frame -> {
+                LevelView view = LevelView.filling(frame, width, height);
+                result.draw(canvas, view, photo, session.format().orElseThrow(), frame, true);
+                proposed().ifPresent(marks -> new PhotoPainter(canvas, view).marks(marks, MARK, true));
+            });
         }
+    }
+
+    /** Where the marks lie that are proposed for the photo, in level space. */
+    private Optional<List<Point>> proposed() {
+        return Optional.ofNullable(marking.proposalsProperty().get().get(photo)).map(proposed -> proposed.marks()
+                .in(photo.space(session.framing(photo).pose())));
     }
 }

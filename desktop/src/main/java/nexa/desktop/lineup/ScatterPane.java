@@ -27,8 +27,6 @@ import nexa.words.Words;
  */
 final class ScatterPane extends InkedPane {
     private static final double SEEN = 0.01;
-    private static final double LEAST_RANGE = 0.025;
-    private static final double MOST_RANGE = 0.15;
     private static final double DOT = 5;
     private static final double REACH = 9;
     private static final Color OUTLIER = Color.web("#a3202c");
@@ -74,19 +72,22 @@ final class ScatterPane extends InkedPane {
 
     /** What shows on either side of the middle, in fractions of the frame. */
     private double range() {
-        return deviations().values().stream()
-                .mapToDouble(d ->
-                        Math.max(Math.abs(d.offset().x()), Math.abs(d.offset().y()) * getWidth() / getHeight()) * 1.15)
-                .map(worst -> Math.min(worst, MOST_RANGE))
-                .reduce(LEAST_RANGE * getWidth() / getHeight(), Math::max);
+        double flat = getWidth() / getHeight();
+        return ScatterRange.of(
+                deviations().values().stream().map(Deviation::offset).toList(), flat);
     }
 
     /** What is further off stands at the edge. */
     private Point place(Deviation deviation) {
         double scale = getWidth() / 2 / range();
+        double edge = radius(deviation);
         return new Point(
-                Math.clamp(getWidth() / 2 + deviation.offset().x() * scale, DOT, getWidth() - DOT),
-                Math.clamp(getHeight() / 2 + deviation.offset().y() * scale, DOT, getHeight() - DOT));
+                Math.clamp(getWidth() / 2 + deviation.offset().x() * scale, edge, getWidth() - edge),
+                Math.clamp(getHeight() / 2 + deviation.offset().y() * scale, edge, getHeight() - edge));
+    }
+
+    private static double radius(Deviation deviation) {
+        return DOT * Math.clamp(deviation.sizeRatio().orElse(1), 0.6, 1.8);
     }
 
     @Override
@@ -128,7 +129,7 @@ final class ScatterPane extends InkedPane {
 
     private void dot(GraphicsContext canvas, Deviation deviation, Color colour, boolean current) {
         Point at = place(deviation);
-        double radius = DOT * Math.clamp(deviation.sizeRatio().orElse(1), 0.6, 1.8);
+        double radius = radius(deviation);
         canvas.setFill(colour);
         canvas.fillOval(at.x() - radius, at.y() - radius, 2 * radius, 2 * radius);
         if (current) {

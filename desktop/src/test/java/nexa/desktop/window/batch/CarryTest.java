@@ -5,9 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Optional;
 import java.util.Set;
-import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
-import javafx.scene.paint.Color;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
@@ -17,9 +15,9 @@ import nexa.core.geometry.Turn;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.space.Pose;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.session.MainView;
 import nexa.desktop.wall.PhotoTile;
+import nexa.desktop.window.Pixels;
 import nexa.desktop.window.WindowTest;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
@@ -49,30 +47,17 @@ class CarryTest extends WindowTest {
     void prepared_showsGhostsAndChangesNothing(FxRobot robot) throws Exception {
         prepare(robot);
         PhotoTile tile = tile(robot, "kiln_0206.jpg");
-        until(() -> accented(tile.snapshot(null, null)) > 100);
+        until(() -> Pixels.accented(tile.snapshot(null, null)) > 100);
         assertEquals(FrameState.DERIVED, state(1));
         press(robot, KeyCode.ESCAPE);
         assertTrue(session().carry().planProperty().get().isEmpty());
-        until(() -> accented(tile.snapshot(null, null)) < 5); // dark edges on wood come near the colour
+        until(() -> Pixels.accented(tile.snapshot(null, null)) < 5); // dark edges on wood come near the colour
     }
 
     private static PhotoTile tile(FxRobot robot, String file) {
         return robot.lookup(".photo-tile")
                 .match((PhotoTile t) -> t.photo().file().equals(file))
                 .queryAs(PhotoTile.class);
-    }
-
-    /** Pixels in the accent colour. */
-    private static int accented(WritableImage picture) {
-        int count = 0;
-        for (int y = 0; y < picture.getHeight(); y++) {
-            for (int x = 0; x < picture.getWidth(); x++) {
-                Color colour = picture.getPixelReader().getColor(x, y);
-                count +=
-                        Math.abs(colour.getHue() - Palette.ACCENT.getHue()) < 6 && colour.getSaturation() > 0.5 ? 1 : 0;
-            }
-        }
-        return count;
     }
 
     @Test

@@ -6,9 +6,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Line;
@@ -21,9 +23,11 @@ import nexa.core.shape.Shape;
 import nexa.desktop.lineup.FlipPane;
 import nexa.desktop.lineup.LineupRows;
 import nexa.desktop.lineup.ResultTile;
+import nexa.desktop.model.Marking;
 import nexa.desktop.repair.LightModel;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
+import nexa.desktop.window.Pixels;
 import nexa.desktop.window.WindowTest;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
@@ -191,19 +195,46 @@ class LineupTest extends WindowTest {
         });
         assertTrue(shown().spread().isEmpty());
         assertTrue(robot.lookup("#lineup-spread").queryAs(Label.class).getText().contains("Nothing"));
-        assertTrue(robot.lookup("#lineup-pull").queryButton().isDisabled());
+        assertFalse(robot.lookup("#lineup-pull").queryButton().isVisible());
         assertEquals(6, shown().photos().size(), "results show all the same");
+    }
+
+    @Test
+    void proposedMarks_showOnTheResultsBeforeTheyAreAccepted(FxRobot robot) throws Exception {
+        onFx(() -> {
+            session().briefEdits().add("4:5", Shape.parse("4:5"));
+            session().viewProperty().set(MainView.LINEUP);
+        });
+        Marking marking = window.models().orElseThrow().marking();
+        click(robot, "#lineup-propose");
+        until(() -> !marking.proposalsProperty().get().isEmpty()
+                && marking.searchProperty().get().isEmpty());
+        Photo found = marking.proposalsProperty().get().keySet().iterator().next();
+        Node tile = tile(robot, found);
+        untilAtRest(tile);
+        AtomicInteger with = new AtomicInteger();
+        onFx(() -> with.set(Pixels.accented(tile.snapshot(null, null))));
+        onFx(marking::decline);
+        until(() -> Pixels.accented(tile.snapshot(null, null)) < with.get() - 15); // rings, and the line between them
     }
 
     @Test
     void selectionOnTheWall_isWhatIsLinedUp(FxRobot robot) throws Exception {
         prepare();
+        double among = robot.lookup("#lineup-rows").queryAs(LineupRows.class).resultHeight();
         press(robot, KeyCode.W);
         onFx(() -> session().selection().property().set(Set.copyOf(all().subList(1, 4))));
         press(robot, KeyCode.SHORTCUT, KeyCode.L);
         assertEquals(Set.copyOf(all().subList(1, 4)), Set.copyOf(shown().photos()));
         assertFalse(session().together().isOn());
+        double high = robot.lookup("#lineup-rows").queryAs(LineupRows.class).resultHeight();
+        assertTrue(high > among, "three have more room than six");
         ResultTile second = tile(robot, all().get(2));
+        until(() -> robot.from(second)
+                        .lookup(Canvas.class::isInstance)
+                        .queryAs(Canvas.class)
+                        .getHeight()
+                == high);
         robot.doubleClickOn(second);
         until(() -> session().viewProperty().get() == MainView.BENCH);
         assertEquals(all().get(2), session().photo().orElseThrow());

@@ -50,12 +50,26 @@ abstract class EveryScreen extends WindowTest {
             press(robot, KeyCode.ESCAPE);
             onFx(() -> session().viewProperty().set(MainView.BENCH));
         }
+        besideMarks(robot);
         together();
         for (KeyCode[] keys : BY_KEYS) {
             press(robot, keys);
             settled(List.of(keys).toString());
             press(robot, KeyCode.ESCAPE);
         }
+    }
+
+    /** A pane that a view makes room for. */
+    private void besideMarks(FxRobot robot) throws Exception {
+        for (MainView view : List.of(MainView.WALL, MainView.LINEUP)) {
+            onFx(() -> {
+                session().viewProperty().set(view);
+                robot.lookup(".desk").queryAs(DeskView.class).open(DeskPane.MARKS);
+            });
+            settled("marks beside " + view);
+            press(robot, KeyCode.ESCAPE);
+        }
+        onFx(() -> session().viewProperty().set(MainView.BENCH));
     }
 
     /** Several photos selected, and tilted: then the desk says other things. */

@@ -17,6 +17,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -78,6 +79,15 @@ class FittingTest extends EveryScreen {
         }
         labels(scene.getRoot()).forEach(label -> judge(screen, label, scene));
         parents(scene.getRoot()).forEach(parent -> judgeApart(screen, parent));
+        parents(scene.getRoot()).filter(BorderPane.class::isInstance).forEach(pane -> judgeInside(screen, pane, scene));
+    }
+
+    /** What wants more room than there is stands out on both sides, and all of it moves. */
+    private void judgeInside(String screen, Parent pane, Scene scene) {
+        Bounds at = place(pane);
+        if (at.getMinX() < -0.5 || at.getMaxX() > scene.getWidth() + 0.5) {
+            cut.add(screen + ": " + pane + " is " + at.getWidth() + " wide");
+        }
     }
 
     /** Words of controls that lie in one place do not meet. */
