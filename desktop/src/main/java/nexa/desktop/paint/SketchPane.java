@@ -5,13 +5,15 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 
 /**
- * A region on which something is drawn only now and then. Its canvas is cleared, and laid over all that is beneath, only
- * while there is.
+ * A region on which something is drawn only now and then, drawn anew whenever it is asked to or its size changes. Its
+ * canvas is cleared, and laid over all that is beneath, only while there is something.
  */
 public abstract class SketchPane extends Region {
     private final Canvas canvas = new Canvas();
     private boolean stale = true;
     private boolean used;
+    private double drawnAcross;
+    private double drawnDown;
 
     protected SketchPane() {
         getChildren().add(canvas);
@@ -27,9 +29,11 @@ public abstract class SketchPane extends Region {
 
     @Override
     protected final void layoutChildren() {
-        boolean resized = used && (canvas.getWidth() != across() || canvas.getHeight() != down());
+        boolean resized = drawnAcross != across() || drawnDown != down();
         if ((stale || resized) && across() > 0 && down() > 0) {
             stale = false;
+            drawnAcross = across();
+            drawnDown = down();
             used = false;
             draw();
             canvas.setVisible(used);

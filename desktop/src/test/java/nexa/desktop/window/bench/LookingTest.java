@@ -54,6 +54,26 @@ class LookingTest extends WindowTest {
             session().overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
         });
         untilDrawn(bench, frame().at(0.5, 0.2));
+        assertThirdsLieRight(bench);
+    }
+
+    @Test
+    void roomTakenFromTheBench_takesTheFrameAlong(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "1:1", "kiln_0206.jpg", Pose.AS_SHOT);
+        onFx(() -> {
+            session().settings().overlayLookProperty().set(new OverlayLook(OverlayLook.Ink.RED, 1, 1));
+            session().overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
+        });
+        onFx(() -> window.models().orElseThrow().marking().click(Point.ORIGIN));
+        untilDrawn(bench, frame().at(0.5, 0.2));
+        assertThirdsLieRight(bench);
+        double wide = bench.getWidth();
+        press(robot, KeyCode.SHORTCUT, KeyCode.K); // a pane beside the Bench
+        until(() -> bench.getWidth() < wide - 300);
+        assertThirdsLieRight(bench);
+    }
+
+    private void assertThirdsLieRight(BenchView bench) throws Exception {
         WritableImage picture = picture(bench);
         Color red = Looks.colour(OverlayLook.Ink.RED, 0);
         for (double third : new double[] {1 / 3.0, 2 / 3.0}) {
