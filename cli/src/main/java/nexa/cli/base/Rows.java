@@ -122,7 +122,7 @@ public final class Rows {
             case null -> "";
             case Choice choice -> choice.inWords();
             case Boolean is -> Words.of(is ? "row.is.true" : "row.is.false");
-            case Double d -> "%.4g".formatted(d);
+            case Double d -> Words.number("%.4g", d);
             case List<?> list -> Integer.toString(list.size());
             default -> ShownName.of(value.toString());
         };

@@ -14,6 +14,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import javax.xml.XMLConstants;
+import javax.xml.parsers.DocumentBuilder;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import javax.xml.transform.TransformerException;
@@ -27,6 +28,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.w3c.dom.NodeList;
 import org.xml.sax.SAXException;
+import org.xml.sax.helpers.DefaultHandler;
 
 /**
  * XMP that was read, also with properties that are there twice: some programs write all that EXIF says into it, of the photo and of its
@@ -59,7 +61,9 @@ record XmpPacket(byte[] bytes, XMPMeta meta) {
             factory.setNamespaceAware(true);
             factory.setFeature(XMLConstants.FEATURE_SECURE_PROCESSING, true);
             factory.setFeature(NO_DOCTYPE, true);
-            Document document = factory.newDocumentBuilder().parse(new ByteArrayInputStream(packet));
+            DocumentBuilder builder = factory.newDocumentBuilder();
+            builder.setErrorHandler(new DefaultHandler()); // the usual one writes to the terminal, this one only throws
+            Document document = builder.parse(new ByteArrayInputStream(packet));
             List<Element> repeated = repeated(document);
             repeated.forEach(each -> each.getParentNode().removeChild(each));
             return repeated.isEmpty() ? Optional.empty() : Optional.of(bytes(document));
