@@ -18,7 +18,7 @@ record LineupLayout(List<Cell> cells, List<Double> tops, double size, double hei
     static final double MARGIN_LEFT = 64;
     static final double CAPTION = 56;
     private static final double MARGIN = 22;
-    private static final double GAP = 20;
+    static final double GAP = 20;
 
     /** Narrow results still need room for their figures. */
     static final double NARROWEST = 116;

@@ -24,7 +24,6 @@ import nexa.desktop.picture.OverlaidResult;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
-import nexa.desktop.widget.Looks;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -131,8 +130,8 @@ public final class ResultTile extends Pane {
     private static String placeWords(Deviation deviation) {
         return Words.of(
                 "lineup.place",
-                percent(deviation.offset().x()),
-                percent(deviation.offset().y()));
+                tenths(100 * deviation.offset().x()),
+                tenths(100 * deviation.offset().y()));
     }
 
     private static String sizeWords(Deviation deviation) {
@@ -141,14 +140,13 @@ public final class ResultTile extends Pane {
                         "lineup.size",
                         Words.number("%.2f", deviation.sizeRatio().getAsDouble()))
                 : "";
-        String lean = deviation.lean().isPresent()
-                ? " · " + Looks.degrees(deviation.lean().getAsDouble()) + "°"
-                : "";
+        String lean =
+                deviation.lean().isPresent() ? " · " + tenths(deviation.lean().getAsDouble()) + "°" : "";
         return ratio + lean;
     }
 
-    private static String percent(double fraction) {
-        double tenths = Math.round(fraction * 1000) / 10.0 + 0.0; // no −0.0
+    private static String tenths(double figure) {
+        double tenths = Math.round(figure * 10) / 10.0 + 0.0; // no −0.0
         return Words.number(tenths == 0 ? "%.1f" : "%+.1f", tenths);
     }
 
@@ -172,8 +170,9 @@ public final class ResultTile extends Pane {
         double top = RING + height + 3;
         drawing.resizeRelocate(RING, RING, width, height);
         name.resizeRelocate(RING, top, captionWidth, LINE);
-        place.resizeRelocate(RING, top + LINE - 1, captionWidth, LINE);
-        size.resizeRelocate(RING, top + 2 * LINE - 2, captionWidth, LINE);
+        double figures = captionWidth + LineupLayout.GAP - RING; // they may go on where no result is
+        place.resizeRelocate(RING, top + LINE - 1, Math.min(figures, Math.ceil(place.prefWidth(-1))), LINE);
+        size.resizeRelocate(RING, top + 2 * LINE - 2, Math.min(figures, Math.ceil(size.prefWidth(-1))), LINE);
     }
 
     /** How level space lies in this tile's coordinates. */

@@ -3,11 +3,13 @@ package nexa.desktop.window.screens;
 import java.util.List;
 import java.util.Set;
 import javafx.scene.input.KeyCode;
+import nexa.core.geometry.Point;
 import nexa.core.space.Pose;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.session.MainView;
 import nexa.desktop.window.WindowTest;
+import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -59,8 +61,15 @@ abstract class EveryScreen extends WindowTest {
         }
     }
 
-    /** A pane that a view makes room for. */
+    /** A pane that a view makes room for, and results that lie far from each other. */
     private void besideMarks(FxRobot robot) throws Exception {
+        onFx(() -> {
+            for (Photo photo : session().list().photos()) {
+                session().choose(photo);
+                window.models().orElseThrow().marking().click(new Point(-0.11 * photo.id(), -0.2));
+                window.models().orElseThrow().marking().click(new Point(0.03, 0.12));
+            }
+        });
         for (MainView view : List.of(MainView.WALL, MainView.LINEUP)) {
             onFx(() -> {
                 session().viewProperty().set(view);
