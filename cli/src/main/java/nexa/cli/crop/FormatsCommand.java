@@ -13,11 +13,11 @@ import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
 import nexa.core.print.SizeTarget;
-import nexa.core.shape.Shape;
 import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.exchange.BriefFile;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -147,7 +147,7 @@ public final class FormatsCommand extends ShootCommand {
             throw wrong(Words.of("cli.write-format-add-name-shape", addition));
         }
         try {
-            return brief.with(addition.substring(0, equals), Shape.parse(addition.substring(equals + 1)));
+            return brief.with(addition.substring(0, equals), ShapeWords.parse(addition.substring(equals + 1)));
         } catch (IllegalArgumentException refused) {
             throw wrong(Words.of(refused));
         }

@@ -3,7 +3,6 @@ package nexa.desktop.bench;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -35,6 +34,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
 import nexa.shoot.photo.Photo;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** What lies on the Bench's photo, laid anew: the frame, words, and what is drawn now and then. */
@@ -200,8 +200,8 @@ final class BenchDrawing {
     private String shapeWords(Frame frame) {
         Shape shape = session.frameEdits().held().orElseThrow().shape();
         return shape instanceof Shape.Ratio ratio
-                ? Nested.laid(frame.aspect(), ratio).text()
-                : String.format(Locale.ROOT, "%.3f:1", frame.aspect());
+                ? ShapeWords.of(Nested.laid(frame.aspect(), ratio))
+                : Words.number("%.3f:1", frame.aspect());
     }
 
     // ---- words ----

@@ -1,6 +1,7 @@
 package nexa.desktop.brief;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -10,19 +11,21 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import nexa.core.brief.Format;
 import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** Adds formats: common shapes that are chosen, and those that are typed. One alone may be given a name. */
 final class AddFormatPane extends VBox {
-    private static final List<String> COMMON =
-            List.of("4:5", "1:1", "2:3", "3:4", "5:7", "16:9", "2:1", "9:16", "as photo", "free");
+    private static final List<Shape> COMMON = Stream.of(
+                    "4:5", "1:1", "2:3", "3:4", "5:7", "16:9", "2:1", "9:16", "as photo", "free")
+            .map(Shape::parse)
+            .toList();
 
     private final Session session;
     private final Runnable done;
@@ -59,7 +62,13 @@ final class AddFormatPane extends VBox {
         add.setId("add-confirm");
         add.getStyleClass().add("primary");
         getChildren()
-                .addAll(chips, presets, shape, name, refusal, new HBox(6, add, Buttons.text("rail.add.cancel", done)));
+                .addAll(
+                        chips,
+                        presets,
+                        shape,
+                        name,
+                        refusal,
+                        new FlowPane(6, 6, add, Buttons.text("rail.add.cancel", done)));
         shape.setOnAction(event -> add(List.of()));
         name.setOnAction(event -> add(List.of()));
         setOnKeyPressed(event -> {
@@ -74,18 +83,18 @@ final class AddFormatPane extends VBox {
         shape.requestFocus();
     }
 
-    private static ToggleButton chip(String text) {
-        ToggleButton chip = new ToggleButton(text);
-        chip.setId("add-" + text.replaceAll("[: ]", "-"));
+    private static ToggleButton chip(Shape shape) {
+        ToggleButton chip = new ToggleButton(ShapeWords.of(shape));
+        chip.setId("add-" + shape.text().replaceAll("[: ]", "-"));
         chip.getStyleClass().add("chip");
         chip.setFocusTraversable(false);
         return chip;
     }
 
-    private List<String> chosen() {
-        return common.stream()
-                .filter(ToggleButton::isSelected)
-                .map(ToggleButton::getText)
+    private List<Shape> chosen() {
+        return IntStream.range(0, COMMON.size())
+                .filter(i -> common.get(i).isSelected())
+                .mapToObj(COMMON::get)
                 .toList();
     }
 
@@ -119,7 +128,7 @@ final class AddFormatPane extends VBox {
                 session.briefEdits().add(presets.getFirst().named(name.getText()));
             } else {
                 session.briefEdits()
-                        .addAll(Stream.concat(wanted.stream().map(Format::of), presets.stream())
+                        .addAll(Stream.concat(wanted.stream().map(ShapeWords::format), presets.stream())
                                 .toList());
             }
             done.run();
@@ -131,10 +140,8 @@ final class AddFormatPane extends VBox {
     /** @param needed whether it is refused that nothing is chosen and nothing typed */
     private List<Shape> wanted(boolean needed) {
         boolean mayBeBlank = !needed || !chosen().isEmpty();
-        List<Shape> typed = mayBeBlank && shape.getText().isBlank() ? List.of() : Shape.parseAll(shape.getText());
-        return Stream.concat(chosen().stream().map(Shape::parse), typed.stream())
-                .distinct()
-                .toList();
+        List<Shape> typed = mayBeBlank && shape.getText().isBlank() ? List.of() : ShapeWords.parseAll(shape.getText());
+        return Stream.concat(chosen().stream(), typed.stream()).distinct().toList();
     }
 
     private String named(Shape wanted) {
@@ -143,7 +150,7 @@ final class AddFormatPane extends VBox {
 
     /** The shape itself, numbered if there is such a format already. */
     private String unusedName(Shape parsed) {
-        String base = parsed.text();
+        String base = ShapeWords.of(parsed);
         String candidate = base;
         for (int n = 2; session.brief().find(candidate).isPresent(); n++) {
             candidate = base + " " + n;

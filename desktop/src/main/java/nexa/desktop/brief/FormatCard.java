@@ -1,6 +1,5 @@
 package nexa.desktop.brief;
 
-import java.util.Locale;
 import java.util.concurrent.Executor;
 import javafx.beans.value.ObservableValue;
 import javafx.css.PseudoClass;
@@ -35,6 +34,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.InTurn;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
@@ -246,15 +246,14 @@ public final class FormatCard extends VBox {
     }
 
     private void tell() {
-        setAccessibleText(Words.of("rail.card", format.name(), format.shape().text(), note.getText()));
+        setAccessibleText(Words.of("rail.card", format.name(), ShapeWords.of(format.shape()), note.getText()));
         tip.setText(getAccessibleText());
     }
 
     private String stateWords() {
         Format held =
                 session.framing().crop(format).map(crop -> crop.held(format)).orElse(format);
-        String own =
-                held.shape().equals(format.shape()) ? "" : " → " + held.shape().text();
+        String own = held.shape().equals(format.shape()) ? "" : " → " + ShapeWords.of(held.shape());
         String state = (warned() ? "⚠ " : "") + Words.of(session.framing().state(format));
         String heldShape = isNamedByItsShape() && own.isEmpty() ? "" : shapeWords() + own + " · ";
         return heldShape + (session.frameEdits().showsBlank(format) ? Words.of("rail.blank") : state);
@@ -280,10 +279,10 @@ public final class FormatCard extends VBox {
 
     /** Then the shape is said above already. */
     private boolean isNamedByItsShape() {
-        return format.name().equalsIgnoreCase(format.shape().text());
+        return ShapeWords.isSaidByName(format);
     }
 
     private String shapeWords() {
-        return format.shape().text().toLowerCase(Locale.ROOT);
+        return ShapeWords.of(format.shape());
     }
 }

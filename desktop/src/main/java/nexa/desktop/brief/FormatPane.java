@@ -16,7 +16,6 @@ import nexa.core.brief.Format;
 import nexa.core.files.FileType;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
-import nexa.core.shape.Shape;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -26,6 +25,7 @@ import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Shown;
 import nexa.shoot.exchange.Shelf;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** All that one format asks for. Nothing changes before it is kept; what is refused is said and stays as typed. */
@@ -83,7 +83,7 @@ public final class FormatPane implements PaneLayer.Content {
 
     private void fill() {
         name.setText(format.name());
-        shape.setText(format.shape().text());
+        shape.setText(ShapeWords.of(format.shape()));
         target.setText(format.target().text());
         target.setPromptText(Words.of("format.target.hint"));
         note.setText(format.note());
@@ -115,7 +115,7 @@ public final class FormatPane implements PaneLayer.Content {
         return new Format(
                 format.id(),
                 name.getText(),
-                Shape.parse(shape.getText()),
+                ShapeWords.parse(shape.getText()),
                 rule.getValue(),
                 SizeTarget.parse(target.getText()),
                 note.getText(),

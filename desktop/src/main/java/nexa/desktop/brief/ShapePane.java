@@ -1,8 +1,8 @@
 package nexa.desktop.brief;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -19,6 +19,7 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** The shape this photo's frame is held to: the format's, free, a common one, or one typed. */
@@ -78,8 +79,10 @@ public final class ShapePane implements PaneLayer.Content {
 
     private void holdTyped() {
         try {
-            Shape shape = Shape.parse(field.getText());
-            session.settings().rememberShape(field.getText());
+            Shape shape = ShapeWords.parse(field.getText());
+            if (shape instanceof Shape.Ratio) { // the others are always there
+                session.settings().rememberShape(field.getText());
+            }
             refusal.setText("");
             field.clear();
             frame.hold(shape);
@@ -91,14 +94,13 @@ public final class ShapePane implements PaneLayer.Content {
     private void refresh() {
         Optional<Format> format = session.format();
         common.getChildren().clear();
-        format.ifPresent(f -> common.getChildren()
-                .add(chip(Words.of("shape.formats", f.shape().text()), f.shape())));
-        List<String> offered = new ArrayList<>(List.of("free", "as photo"));
-        offered.addAll(FrameEdits.COMMON);
-        offered.stream()
-                .filter(text ->
-                        format.filter(f -> f.shape().equals(Shape.parse(text))).isEmpty())
-                .forEach(text -> common.getChildren().add(chip(text, Shape.parse(text))));
+        format.ifPresent(
+                f -> common.getChildren().add(chip(Words.of("shape.formats", ShapeWords.of(f.shape())), f.shape())));
+        Stream.concat(
+                        Stream.of(Shape.FREE, Shape.AS_PHOTO),
+                        FrameEdits.COMMON.stream().map(Shape::parse))
+                .filter(shape -> format.filter(f -> f.shape().equals(shape)).isEmpty())
+                .forEach(shape -> common.getChildren().add(chip(ShapeWords.of(shape), shape)));
         List<String> remembered = session.settings().shapesProperty().get();
         typed.getChildren()
                 .setAll(remembered.stream()

@@ -24,6 +24,7 @@ import nexa.shoot.Shoot;
 import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.guard.WriteGuard.IfTaken;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** Formats and whole briefs kept for other shoots, and briefs as files. */
@@ -100,8 +101,7 @@ public final class ShelfPane implements PaneLayer.Content {
 
     /** Nothing where the name says it. */
     private static String shape(Format format) {
-        String shape = format.shape().text();
-        return shape.equalsIgnoreCase(format.name()) ? "" : shape;
+        return ShapeWords.isSaidByName(format) ? "" : ShapeWords.of(format.shape());
     }
 
     private static Label quiet(String words) {

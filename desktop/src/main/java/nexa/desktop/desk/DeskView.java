@@ -31,6 +31,7 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.SenseWords;
 import nexa.shoot.photo.Photo;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
@@ -301,12 +302,12 @@ public final class DeskView extends HBox {
     /** The format, and the frame's own shape if it has one. */
     private String shapeWords(Format format) {
         Shape held = session.frameEdits().held().orElse(format).shape();
-        if (held.text().equals(format.name())) { // said once
-            return Words.of("desk.shape.alone", format.name());
+        if (!held.equals(format.shape())) {
+            return Words.of("desk.shape.own", format.name(), ShapeWords.of(held));
         }
-        return held.equals(format.shape())
-                ? Words.of("desk.shape", format.name(), held.text())
-                : Words.of("desk.shape.own", format.name(), held.text());
+        return ShapeWords.isSaidByName(format)
+                ? Words.of("desk.shape.alone", format.name())
+                : Words.of("desk.shape", format.name(), ShapeWords.of(held));
     }
 
     private static String text(int number) {

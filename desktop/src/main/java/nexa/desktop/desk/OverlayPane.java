@@ -35,6 +35,7 @@ import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Looks;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** All overlays, which of them take part when stepping to the next, when they show, and how they are drawn. */
@@ -227,7 +228,7 @@ public final class OverlayPane implements PaneLayer.Content {
 
     private Button nestedChip(Shape.Ratio shape) {
         boolean shown = drawnBy().nested().contains(shape);
-        Button chip = new Button(shape.text());
+        Button chip = new Button(ShapeWords.of(shape));
         chip.getStyleClass().add("chip");
         chip.setId("nested-" + shape.text().replace(':', '-'));
         chip.pseudoClassStateChanged(ACTIVE, shown);

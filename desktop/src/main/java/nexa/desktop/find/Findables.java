@@ -19,6 +19,7 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** All that can be found in an open shoot. */
@@ -80,9 +81,8 @@ public final class Findables {
     private List<Findable> formats() {
         List<Findable> all = new ArrayList<>();
         for (Format format : session.brief().formats()) {
-            String words = format.name().equals(format.shape().text())
-                    ? Words.name(format.name())
-                    : Words.name(format.name()) + " " + format.shape().text();
+            String words = Words.name(format.name())
+                    + (ShapeWords.isSaidByName(format) ? "" : " " + ShapeWords.of(format.shape()));
             String key = all.size() < 9 ? String.valueOf(all.size() + 1) : "";
             all.add(new Findable(Kind.FORMAT, words, key, () -> session.choose(format)));
         }
@@ -92,14 +92,16 @@ public final class Findables {
     /** A shape that no format has yet. */
     private Optional<Findable> newFormat(String typed) {
         try {
-            Shape shape = Shape.parse(typed);
+            Shape shape = ShapeWords.parse(typed);
             boolean isThere = session.brief().formats().stream()
                     .anyMatch(format -> format.shape().equals(shape));
             return isThere || !session.shoot().mayEdit()
                     ? Optional.empty()
                     : Optional.of(new Findable(
-                            Kind.FORMAT, Words.of("find.format.new", shape.text()), "", () -> session.briefEdits()
-                                    .add(shape.text(), shape)));
+                            Kind.FORMAT,
+                            Words.of("find.format.new", ShapeWords.of(shape)),
+                            "",
+                            () -> session.briefEdits().add(ShapeWords.format(shape))));
         } catch (IllegalArgumentException noShape) { // most of what is typed is none
             return Optional.empty();
         }

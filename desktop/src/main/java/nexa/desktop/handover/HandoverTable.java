@@ -23,6 +23,7 @@ import nexa.desktop.delivering.Outlook;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.SenseWords;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
+import nexa.words.ShapeWords;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
@@ -93,9 +94,7 @@ final class HandoverTable extends GridPane {
 
         void show(@Nullable OnGrid onGrid, @Nullable Told withoutProfile) {
             delivered.show(
-                    (format.name().equalsIgnoreCase(format.shape().text())
-                                    ? ""
-                                    : format.shape().text() + " · ")
+                    (ShapeWords.isSaidByName(format) ? "" : ShapeWords.of(format.shape()) + " · ")
                             + SenseWords.asked(format.target()),
                     FilesWords.of(format.files()) + (onGrid == null ? "" : " · " + SenseWords.onGrid(onGrid)),
                     withoutProfile == null ? "" : Words.of(withoutProfile));

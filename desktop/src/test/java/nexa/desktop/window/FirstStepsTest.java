@@ -66,7 +66,7 @@ class FirstStepsTest extends WindowTest {
         assertTrue(robot.lookup("#add-name").query().isDisabled(), "several are named by their shapes");
         click(robot, "#add-shape").write("1.91:1; 4:5");
         click(robot, "#add-confirm");
-        until(() -> session().brief().names().equals("4:5, 16:9, 191:100"));
+        until(() -> session().brief().names().equals("4:5, 16:9, 1.91:1"));
         assertEquals("4:5", session().format().orElseThrow().name());
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
         until(() -> session().brief().formats().isEmpty());

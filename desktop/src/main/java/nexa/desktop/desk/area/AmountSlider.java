@@ -86,6 +86,7 @@ public final class AmountSlider extends HBox {
     AmountSlider typed(DoubleUnaryOperator typed) {
         number.setId(slider.getId() + "-number");
         number.setAccessibleText(slider.getAccessibleText());
+        number.getStyleClass().add("amount-number"); // three lie above each other
         number.setPrefColumnCount(6);
         number.setMinWidth(78);
         number.setOnAction(event -> {

@@ -20,6 +20,7 @@ abstract class EveryScreen extends WindowTest {
             new KeyCode[] {KeyCode.F1},
             new KeyCode[] {KeyCode.F3},
             new KeyCode[] {KeyCode.F4},
+            new KeyCode[] {KeyCode.ADD},
             new KeyCode[] {KeyCode.SHORTCUT, KeyCode.COMMA},
             new KeyCode[] {KeyCode.SHIFT, KeyCode.W},
             new KeyCode[] {KeyCode.SHIFT, KeyCode.U},

@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
@@ -79,6 +80,9 @@ class FittingTest extends EveryScreen {
         }
         labels(scene.getRoot()).forEach(label -> judge(screen, label, scene));
         parents(scene.getRoot()).forEach(parent -> judgeApart(screen, parent));
+        parents(scene.getRoot())
+                .filter(TextInputControl.class::isInstance)
+                .forEach(field -> judgeField(screen, (TextInputControl) field));
         parents(scene.getRoot()).filter(BorderPane.class::isInstance).forEach(pane -> judgeInside(screen, pane, scene));
     }
 
@@ -88,6 +92,21 @@ class FittingTest extends EveryScreen {
         if (at.getMinX() < -0.5 || at.getMaxX() > scene.getWidth() + 0.5) {
             cut.add(screen + ": " + pane + " is " + at.getWidth() + " wide");
         }
+    }
+
+    /** What is written in a field, or what it asks for; a text that somebody typed may be longer. */
+    private void judgeField(String screen, TextInputControl field) {
+        Insets edge = field.getInsets();
+        written(field).forEach(written -> {
+            Text text = written.text();
+            boolean isLow =
+                    text.getLayoutBounds().getHeight() > field.getHeight() - edge.getTop() - edge.getBottom() + 1;
+            boolean isLong = text.getText().equals(field.getPromptText())
+                    && text.getLayoutBounds().getWidth() > field.getWidth() - edge.getLeft() - edge.getRight() + 1;
+            if (isLow || isLong) {
+                cut.add(screen + ": \"" + text.getText() + "\" does not fit into its field");
+            }
+        });
     }
 
     /** Words of controls that lie in one place do not meet. */
@@ -106,7 +125,11 @@ class FittingTest extends EveryScreen {
     }
 
     /** @param at where the words are, in the scene */
-    private record Written(String words, BoundingBox at) {}
+    private record Written(Text text, BoundingBox at) {
+        String words() {
+            return text.getText();
+        }
+    }
 
     /** What shows of a control's words. */
     private static Stream<Written> written(Node control) {
@@ -119,8 +142,7 @@ class FittingTest extends EveryScreen {
                     Bounds at = place(text);
                     double left = Math.max(at.getMinX(), whole.getMinX());
                     double right = Math.min(at.getMaxX(), whole.getMaxX());
-                    return new Written(
-                            text.getText(), new BoundingBox(left, at.getMinY(), right - left, at.getHeight()));
+                    return new Written(text, new BoundingBox(left, at.getMinY(), right - left, at.getHeight()));
                 });
     }
 

@@ -1,0 +1,69 @@
+package nexa.words;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Locale;
+import nexa.core.brief.Format;
+import nexa.core.shape.Shape;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ShapeWordsTest {
+    @AfterEach
+    void english() {
+        Words.speak(() -> "en");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"en, free, as photo", "de, frei, wie Foto"})
+    void shapes_areSaidAndTypedInTheLanguage(String language, String free, String asPhoto) {
+        Words.speak(() -> language);
+        assertEquals(free, ShapeWords.of(Shape.FREE));
+        assertEquals(asPhoto, ShapeWords.of(Shape.AS_PHOTO));
+        assertEquals("4:5", ShapeWords.of(Shape.parse("4:5")));
+        assertEquals(Shape.FREE, ShapeWords.parse(" " + free.toUpperCase(Locale.ROOT) + " "));
+        assertEquals(Shape.AS_PHOTO, ShapeWords.parse("as-photo"), "as it is stored, too");
+        assertEquals(
+                List.of(Shape.parse("4:5"), Shape.parse("1.91:1"), Shape.AS_PHOTO),
+                ShapeWords.parseAll("4:5; 1,91:1, " + asPhoto));
+        assertThrows(IllegalArgumentException.class, () -> ShapeWords.parse("round"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1.91:1, 1.91:1, '1,91:1'",
+        "1:2.35, 1:2.35, '1:2,35'",
+        "30:1, 30:1, 30:1",
+        "2.4:1, 12:5, 12:5",
+        "3.2:1, 16:5, 16:5",
+        "6.2:1, 6.2:1, '6,2:1'",
+        "1080x1350 px, 4:5, 4:5",
+        "8.5x11 in, 17:22, 17:22",
+        "210x297 mm, 70:99, 70:99"
+    })
+    void ratios_areSaidAsPeopleKnowThem(String typed, String english, String german) {
+        Shape shape = ShapeWords.parse(typed);
+        assertEquals(english, ShapeWords.of(shape));
+        assertEquals(shape, ShapeWords.parse(english));
+        Words.speak(() -> "de");
+        assertEquals(german, ShapeWords.of(shape));
+        assertEquals(shape, ShapeWords.parse(german));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"en", "de"})
+    void formatNamedByItsShape_saysItOnce(String language) {
+        Words.speak(() -> language);
+        Format whole = ShapeWords.format(Shape.AS_PHOTO);
+        assertEquals(ShapeWords.of(Shape.AS_PHOTO), whole.name());
+        assertTrue(ShapeWords.isSaidByName(whole));
+        assertTrue(ShapeWords.isSaidByName(Format.of(Shape.FREE)), "named in another language");
+        assertTrue(ShapeWords.isSaidByName(Format.of(Shape.parse("4:5")).named("8x10")));
+        assertFalse(ShapeWords.isSaidByName(whole.named("Print")));
+    }
+}
