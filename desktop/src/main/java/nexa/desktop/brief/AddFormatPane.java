@@ -121,15 +121,14 @@ final class AddFormatPane extends VBox {
 
     private void add(List<Format> presets) {
         try {
-            List<Shape> wanted = wanted(presets.isEmpty());
-            if (presets.isEmpty() && wanted.size() == 1) {
-                session.briefEdits().add(named(wanted.getFirst()), wanted.getFirst());
-            } else if (wanted.isEmpty() && !name.getText().isBlank()) {
-                session.briefEdits().add(presets.getFirst().named(name.getText()));
+            List<Format> wanted = Stream.concat(
+                            wanted(presets.isEmpty()).stream().map(ShapeWords::format), presets.stream())
+                    .toList();
+            if (wanted.size() == 1) {
+                Format one = wanted.getFirst();
+                session.briefEdits().add(one.named(name.getText().isBlank() ? unused(one.name()) : name.getText()));
             } else {
-                session.briefEdits()
-                        .addAll(Stream.concat(wanted.stream().map(ShapeWords::format), presets.stream())
-                                .toList());
+                session.briefEdits().addAll(wanted);
             }
             done.run();
         } catch (IllegalArgumentException refused) {
@@ -144,13 +143,8 @@ final class AddFormatPane extends VBox {
         return Stream.concat(chosen().stream(), typed.stream()).distinct().toList();
     }
 
-    private String named(Shape wanted) {
-        return name.getText().isBlank() ? unusedName(wanted) : name.getText();
-    }
-
-    /** The shape itself, numbered if there is such a format already. */
-    private String unusedName(Shape parsed) {
-        String base = ShapeWords.of(parsed);
+    /** Numbered if there is such a format already. */
+    private String unused(String base) {
         String candidate = base;
         for (int n = 2; session.brief().find(candidate).isPresent(); n++) {
             candidate = base + " " + n;

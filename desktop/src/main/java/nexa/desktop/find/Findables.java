@@ -101,7 +101,7 @@ public final class Findables {
                             Kind.FORMAT,
                             Words.of("find.format.new", ShapeWords.of(shape)),
                             "",
-                            () -> session.briefEdits().add(ShapeWords.format(shape))));
+                            () -> session.briefEdits().addAll(List.of(ShapeWords.format(shape)))));
         } catch (IllegalArgumentException noShape) { // most of what is typed is none
             return Optional.empty();
         }
