@@ -30,13 +30,13 @@ record Hung(List<Photo> photos, WallLayout layout) {
     }
 
     /**
-     * So that all of a photo is in sight, as near to where one is as that is; where one is if it does not hang.
+     * So that all of a photo's row is in sight, as near to where one is as that is; where one is if it does not hang.
      *
      * @param sight height of what is in sight
      */
     double scrolledTo(Optional<Photo> photo, double scrolled, double sight) {
         int place = place(photo);
-        return place < 0 ? scrolled : layout.cells().get(place).inSight(scrolled, sight);
+        return place < 0 ? scrolled : layout.inSight(place, scrolled, sight);
     }
 
     /** Where the same photos hung in another size or width: see {@link WallLayout#scrolledAs}. */

@@ -54,11 +54,17 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
         boolean isInSight(double scrolled, double sight) {
             return bottom() > scrolled && y < scrolled + sight;
         }
+    }
 
-        /** How far to scroll so that all of it is in sight, as near to another place as that is. */
-        double inSight(double wanted, double sight) {
-            return Math.min(y - MARGIN, Math.max(wanted, bottom() - sight + 8));
-        }
+    /** How far to scroll so that all of a photo's row is in sight, as near to another place as that is. */
+    double inSight(int place, double wanted, double sight) {
+        Cell cell = cells.get(place);
+        double top = cells.stream()
+                .filter(other -> other.bottom() == cell.bottom()) // they stand on one line
+                .mapToDouble(Cell::y)
+                .min()
+                .orElse(cell.y());
+        return Math.min(top - MARGIN, Math.max(wanted, cell.bottom() - sight + 8));
     }
 
     /**
@@ -71,7 +77,7 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
      */
     double scrolledAs(WallLayout before, double scrolled, double sight, int current) {
         if (current >= 0 && before.cells.get(current).isInSight(scrolled, sight)) {
-            return cells.get(current).inSight(scrolled + moved(before, current), sight);
+            return inSight(current, scrolled + moved(before, current), sight);
         }
         return IntStream.range(0, cells.size())
                 .filter(place -> before.cells.get(place).isInSight(scrolled, sight))

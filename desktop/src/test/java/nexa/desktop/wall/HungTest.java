@@ -64,6 +64,21 @@ class HungTest {
     }
 
     @Test
+    void lowPhotoBesideHighOnes_isShownWithAllOfItsRow() {
+        List<Double> aspects = IntStream.range(0, photos.size())
+                .mapToObj(i -> i % 2 == 0 ? 1.5 : 1 / 1.5)
+                .toList();
+        WallLayout layout = WallLayout.of(aspects, List.of(), 1000, 176);
+        Hung mixed = new Hung(photos, layout);
+        assertEquals(0, mixed.scrolledTo(Optional.of(photos.getFirst()), 40, SIGHT));
+        double scrolled = mixed.scrolledTo(Optional.of(photos.get(100)), 100_000, SIGHT);
+        double bottom = layout.cells().get(100).bottom();
+        assertTrue(layout.cells().stream()
+                .filter(cell -> cell.bottom() == bottom)
+                .allMatch(cell -> cell.y() > scrolled && cell.bottom() < scrolled + SIGHT));
+    }
+
+    @Test
     void everyPhotoHasACell() {
         assertThrows(IllegalArgumentException.class, () -> new Hung(photos, Hung.NOTHING.layout()));
     }
