@@ -28,6 +28,7 @@ import nexa.desktop.keys.KeyPress;
 import nexa.desktop.paint.FrameLines;
 import nexa.desktop.session.MainView;
 import nexa.desktop.widget.DrawnPane;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.api.FxRobot;
@@ -72,6 +73,11 @@ class AnyOrderTest extends WindowTest {
         takeAllBack(before, already);
     }
 
+    @AfterEach
+    void mishapsAreOthersAgain() throws Exception {
+        onFx(() -> Thread.currentThread().setUncaughtExceptionHandler(null));
+    }
+
     private void step(String name, Runnable action) throws Exception {
         done.add(name);
         onFx(action);
@@ -113,6 +119,7 @@ class AnyOrderTest extends WindowTest {
             mishap.ifPresent(thrown -> {
                 throw new AssertionError(told(), thrown);
             });
+            window.scene().getRoot().layout(); // what came from another thread since the last pulse is laid out too
             parents(window.scene().getRoot())
                     .filter(BorderPane.class::isInstance)
                     .forEach(pane -> assertEquals(
