@@ -61,6 +61,8 @@ public final class MarksPane implements PaneLayer.Content {
                 marking.proposalsProperty().subscribe(proposals -> refresh()),
                 marking.searchProperty().subscribe(search -> refresh()),
                 session.photoProperty().subscribe(photo -> refresh()),
+                session.viewProperty().subscribe(view -> refresh()),
+                session.lineup().shownProperty().subscribe(shown -> refresh()),
                 session.selection().property().subscribe(selected -> refresh()),
                 session.editsProperty().subscribe(count -> refresh()));
     }

@@ -90,11 +90,11 @@ public final class Marking {
 
     // ---- proposed ----
 
-    /** The photos that a search would look at: without marks; on the Bench the current one, else the selection or all. */
+    /** The photos that a search would look at: without marks; on the Bench the current one, else the selection or all that show. */
     public List<Photo> searchable() {
         boolean all = session.viewProperty().get() != MainView.BENCH
                 && session.selection().property().get().isEmpty();
-        List<Photo> meant = all ? session.list().photos() : session.selection().adjusted();
+        List<Photo> meant = all ? session.going().listed() : session.selection().adjusted();
         return meant.stream()
                 .filter(Photo::isReadable)
                 .filter(photo -> session.framing(photo).marks().isEmpty())

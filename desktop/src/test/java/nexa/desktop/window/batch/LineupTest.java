@@ -203,9 +203,11 @@ class LineupTest extends WindowTest {
     void proposedMarks_showOnTheResultsBeforeTheyAreAccepted(FxRobot robot) throws Exception {
         onFx(() -> {
             session().briefEdits().add("4:5", Shape.parse("4:5"));
+            session().selection().property().set(Set.copyOf(all().subList(0, 4)));
             session().viewProperty().set(MainView.LINEUP);
         });
         Marking marking = window.models().orElseThrow().marking();
+        assertEquals(4, marking.searchable().size(), "those that are lined up");
         click(robot, "#lineup-propose");
         until(() -> !marking.proposalsProperty().get().isEmpty()
                 && marking.searchProperty().get().isEmpty());
