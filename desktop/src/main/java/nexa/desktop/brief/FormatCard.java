@@ -47,6 +47,7 @@ public final class FormatCard extends VBox {
     private final Counts counts;
     private final RailView.Actions actions;
     private final Format format;
+    private final boolean isNamedByItsShape; // then the shape is said above already
     private final CardPicture picture;
     private final Label name = new Label();
     private final StackPane nameHolder = new StackPane(name);
@@ -71,6 +72,7 @@ public final class FormatCard extends VBox {
         this.counts = models.counts();
         this.actions = shared.actions;
         this.format = format;
+        this.isNamedByItsShape = ShapeWords.isSaidByName(format);
         this.picture = new CardPicture(session, format, shared.loader, shared.fx, this::refresh);
         Runnable follow = this::refresh;
         this.holder = new StackPane(picture);
@@ -255,7 +257,7 @@ public final class FormatCard extends VBox {
                 session.framing().crop(format).map(crop -> crop.held(format)).orElse(format);
         String own = held.shape().equals(format.shape()) ? "" : " → " + ShapeWords.of(held.shape());
         String state = (warned() ? "⚠ " : "") + Words.of(session.framing().state(format));
-        String heldShape = isNamedByItsShape() && own.isEmpty() ? "" : shapeWords() + own + " · ";
+        String heldShape = isNamedByItsShape && own.isEmpty() ? "" : shapeWords() + own + " · ";
         return heldShape + (session.frameEdits().showsBlank(format) ? Words.of("rail.blank") : state);
     }
 
@@ -271,15 +273,10 @@ public final class FormatCard extends VBox {
         int checked = counted.in(FrameState.CHECKED, format);
         int touched = counted.in(FrameState.PLACED, format) + checked;
         int warned = counted.warned(format);
-        return (isNamedByItsShape() ? "" : shapeWords() + " · ")
+        return (isNamedByItsShape ? "" : shapeWords() + " · ")
                 + Words.of("rail.progress", touched, counted.working())
                 + (checked > 0 ? " · ✓ " + checked : "")
                 + (warned > 0 ? " · ⚠ " + warned : "");
-    }
-
-    /** Then the shape is said above already. */
-    private boolean isNamedByItsShape() {
-        return ShapeWords.isSaidByName(format);
     }
 
     private String shapeWords() {

@@ -35,6 +35,9 @@ final class ScatterPane extends InkedPane {
     private final Tooltip tooltip = new Tooltip();
     private final Subscription subscription;
 
+    /** What shows on either side of the middle, in fractions of the frame, as it was drawn last. */
+    private double range = 1;
+
     ScatterPane(Session session) {
         this.session = session;
         setId("scatter");
@@ -70,16 +73,9 @@ final class ScatterPane extends InkedPane {
         return session.lineup().shownProperty().get().deviations();
     }
 
-    /** What shows on either side of the middle, in fractions of the frame. */
-    private double range() {
-        double flat = getWidth() / getHeight();
-        return ScatterRange.of(
-                deviations().values().stream().map(Deviation::offset).toList(), flat);
-    }
-
     /** What is further off stands at the edge. */
     private Point place(Deviation deviation) {
-        double scale = getWidth() / 2 / range();
+        double scale = getWidth() / 2 / range;
         double edge = radius(deviation);
         return new Point(
                 Math.clamp(getWidth() / 2 + deviation.offset().x() * scale, edge, getWidth() - edge),
@@ -92,6 +88,8 @@ final class ScatterPane extends InkedPane {
 
     @Override
     public void draw(GraphicsContext canvas, double width, double height) {
+        range = ScatterRange.of(
+                deviations().values().stream().map(Deviation::offset).toList(), width / height);
         axes(canvas, width, height);
         LineupModel.Shown shown = session.lineup().shownProperty().get();
         shown.deviations()
@@ -113,7 +111,7 @@ final class ScatterPane extends InkedPane {
         double middleY = Math.floor(height / 2) + 0.5;
         canvas.strokeLine(0, middleY, width, middleY);
         canvas.strokeLine(middleX, 0, middleX, height);
-        double seen = SEEN * width / 2 / range();
+        double seen = SEEN * width / 2 / range;
         canvas.setLineDashes(3, 3);
         canvas.setStroke(Palette.ACCENT);
         canvas.strokeRect(

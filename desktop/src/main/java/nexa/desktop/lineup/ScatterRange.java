@@ -25,8 +25,10 @@ final class ScatterRange {
                 .map(offset -> AIR * Math.max(Math.abs(offset.x()), Math.abs(offset.y()) * flat))
                 .sorted()
                 .toList();
-        double usual = reaches.isEmpty() ? 0 : reaches.get(reaches.size() / 2);
-        double worst = reaches.isEmpty() ? 0 : reaches.getLast();
-        return Math.max(LEAST * flat, Math.min(worst, Math.max(MOST, OF_USUAL * usual)));
+        if (reaches.isEmpty()) {
+            return LEAST * flat;
+        }
+        double usual = reaches.get(reaches.size() / 2);
+        return Math.max(LEAST * flat, Math.min(reaches.getLast(), Math.max(MOST, OF_USUAL * usual)));
     }
 }

@@ -13,7 +13,6 @@ import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -160,14 +159,6 @@ class AnyOrderTest extends WindowTest {
 
     private String told() {
         return "after " + done;
-    }
-
-    private static Stream<Parent> parents(Node node) {
-        return node.isVisible() && node instanceof Parent parent
-                ? Stream.concat(
-                        Stream.of(parent),
-                        parent.getChildrenUnmodifiable().stream().flatMap(AnyOrderTest::parents))
-                : Stream.of();
     }
 
     private void takeAllBack(List<Framing> before, int already) throws Exception {

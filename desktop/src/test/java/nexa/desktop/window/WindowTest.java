@@ -12,11 +12,13 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -316,6 +318,15 @@ public abstract class WindowTest {
                 .get();
         until(bench::isSharp);
         return WaitForAsyncUtils.asyncFx(() -> bench.snapshot(null, null)).get();
+    }
+
+    /** A node with all that shows in it and may hold others. */
+    protected static Stream<Parent> parents(Node node) {
+        return node.isVisible() && node instanceof Parent parent
+                ? Stream.concat(
+                        Stream.of(parent),
+                        parent.getChildrenUnmodifiable().stream().flatMap(WindowTest::parents))
+                : Stream.of();
     }
 
     protected static Color colour(WritableImage picture, double x, double y) {

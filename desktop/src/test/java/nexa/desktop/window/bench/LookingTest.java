@@ -49,10 +49,7 @@ class LookingTest extends WindowTest {
     @Test
     void overlayLines_areOneWholePixelOnTheGeometry(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", TILTED_MIRRORED);
-        onFx(() -> {
-            session().settings().overlayLookProperty().set(new OverlayLook(OverlayLook.Ink.RED, 1, 1));
-            session().overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
-        });
+        showThirdsInRed();
         untilDrawn(bench, frame().at(0.5, 0.2));
         assertThirdsLieRight(bench);
     }
@@ -60,10 +57,7 @@ class LookingTest extends WindowTest {
     @Test
     void roomTakenFromTheBench_takesTheFrameAlong(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "1:1", "kiln_0206.jpg", Pose.AS_SHOT);
-        onFx(() -> {
-            session().settings().overlayLookProperty().set(new OverlayLook(OverlayLook.Ink.RED, 1, 1));
-            session().overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
-        });
+        showThirdsInRed();
         onFx(() -> window.models().orElseThrow().marking().click(Point.ORIGIN));
         untilDrawn(bench, frame().at(0.5, 0.2));
         assertThirdsLieRight(bench);
@@ -71,6 +65,13 @@ class LookingTest extends WindowTest {
         press(robot, KeyCode.SHORTCUT, KeyCode.K); // a pane beside the Bench
         until(() -> bench.getWidth() < wide - 300);
         assertThirdsLieRight(bench);
+    }
+
+    private void showThirdsInRed() throws Exception {
+        onFx(() -> {
+            session().settings().overlayLookProperty().set(new OverlayLook(OverlayLook.Ink.RED, 1, 1));
+            session().overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
+        });
     }
 
     private void assertThirdsLieRight(BenchView bench) throws Exception {

@@ -150,14 +150,6 @@ class FittingTest extends EveryScreen {
         return node.localToScene(node.getLayoutBounds());
     }
 
-    private static Stream<Parent> parents(Node node) {
-        return node.isVisible() && node instanceof Parent parent
-                ? Stream.concat(
-                        Stream.of(parent),
-                        parent.getChildrenUnmodifiable().stream().flatMap(FittingTest::parents))
-                : Stream.of();
-    }
-
     private void judge(String screen, Labeled label, Scene scene) {
         String shown = label.lookupAll(".text").stream()
                 .filter(Text.class::isInstance)
