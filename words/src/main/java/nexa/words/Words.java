@@ -97,6 +97,11 @@ public final class Words {
         return ShownName.of(name);
     }
 
+    /** With a capital at its beginning, as what stands alone is written. */
+    public static String begun(String text) {
+        return text.isEmpty() ? text : text.substring(0, 1).toUpperCase(language()) + text.substring(1);
+    }
+
     /** What commands say of themselves, by their options; empty in English, which stands beside the options themselves. */
     public static Optional<ResourceBundle> help() {
         return language().equals(Locale.ENGLISH)

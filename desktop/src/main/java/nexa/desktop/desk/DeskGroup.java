@@ -5,13 +5,14 @@ import javafx.geometry.Side;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
-import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.WindowEvent;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.CommandItem;
 import nexa.desktop.widget.Labels;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
@@ -43,19 +44,11 @@ final class DeskGroup extends VBox {
 
     /** Puts a command into the menu. */
     DeskGroup seldom(Command command, Runnable action) {
-        MenuItem item = new MenuItem();
+        CommandItem item = new CommandItem(command, keys, action);
         item.setId("seldom-" + command);
-        item.setUserData(command);
-        item.setOnAction(event -> action.run());
         seldom.getItems().add(item);
-        seldom.setOnShowing(event -> seldom.getItems().forEach(this::name));
-        name(item);
+        seldom.addEventHandler(WindowEvent.WINDOW_SHOWING, event -> item.showKey());
         return this;
-    }
-
-    /** With the key that it has by now. */
-    private void name(MenuItem item) {
-        item.setText(keys.words((Command) item.getUserData()));
     }
 
     /** What panes that come from the menu open beside. */

@@ -87,6 +87,7 @@ public final class DeskView extends HBox {
     private final Button alternates;
     private final Button carry;
     private final DeskGroups groups;
+    private final Region overlayArea;
     private final HBox usual;
     private final WorkAreas areas;
     private final Button clear;
@@ -122,8 +123,8 @@ public final class DeskView extends HBox {
         setMinWidth(0);
         Region space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
-        usual = new HBox(
-                groups.correct(), groups.turn(), overlayArea(), groups.frame(), figures(), space, actionArea());
+        overlayArea = overlayArea();
+        usual = new HBox(groups.correct(), groups.turn(), overlayArea, groups.frame(), figures(), space, actionArea());
         usual.getStyleClass().add("desk-usual");
         usual.setAlignment(Pos.CENTER_LEFT);
         this.areas =
@@ -152,7 +153,7 @@ public final class DeskView extends HBox {
     protected void layoutChildren() {
         if (usual.isVisible() && getWidth() > 0) {
             double room = getWidth() - snappedLeftInset() - snappedRightInset() - tilting.prefWidth(-1) - getSpacing();
-            picker.fit(room - usual.prefWidth(-1));
+            picker.fit(room - usual.prefWidth(-1) + overlayArea.prefWidth(-1));
         }
         super.layoutChildren();
     }
@@ -188,7 +189,7 @@ public final class DeskView extends HBox {
         picker.dispose();
     }
 
-    private Node overlayArea() {
+    private Region overlayArea() {
         Button turn = Buttons.command(
                 MaterialDesignA.AXIS_Z_ROTATE_CLOCKWISE, Command.OVERLAY_TURN, keys, () -> session.overlayProperty()
                         .set(session.overlayProperty().get().turned()));

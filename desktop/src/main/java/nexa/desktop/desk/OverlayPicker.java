@@ -30,8 +30,10 @@ final class OverlayPicker extends HBox {
     /** More would be no picker any more; the pane has all. */
     private static final int MOST_SHOWN = 7;
 
+    private static final double GAP = 4;
+
     /** What each adds. */
-    private static final double EACH = 50;
+    private static final double EACH = 46 + GAP;
 
     /** A miniature comes only where there is more room than it needs, so that none comes and goes with a figure's digits. */
     private static final double SPARE = 24;
@@ -43,7 +45,7 @@ final class OverlayPicker extends HBox {
     private int most = 1;
 
     OverlayPicker(Session session) {
-        super(4);
+        super(GAP);
         setMinHeight(HEIGHT + 8); // the row stays where it is without any
         this.session = session;
         Settings settings = session.settings();
@@ -55,18 +57,18 @@ final class OverlayPicker extends HBox {
                 session.framingProperty().subscribe(framing -> reshape()));
     }
 
-    /**
-     * Shows more or fewer of them.
-     *
-     * @param left room beside what shows; negative if there is too little
-     */
-    void fit(double left) {
-        int fitting = left < 0 ? most + (int) Math.floor(left / EACH) : most + (int) Math.floor((left - SPARE) / EACH);
-        int room = Math.clamp(left < 0 ? fitting : Math.max(most, fitting), 0, MOST_SHOWN);
-        if (room != most) {
-            most = room;
+    /** Shows as many of them as there is room for, which may be less than none. */
+    void fit(double room) {
+        int fitting = fitting(room) < most ? fitting(room) : Math.max(most, fitting(room - SPARE));
+        int now = Math.clamp(fitting, 0, MOST_SHOWN);
+        if (now != most) {
+            most = now;
             fill();
         }
+    }
+
+    private static int fitting(double room) {
+        return (int) Math.floor((room + GAP) / EACH);
     }
 
     void dispose() {

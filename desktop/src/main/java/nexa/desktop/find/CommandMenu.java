@@ -8,6 +8,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.widget.CommandItem;
 import org.jspecify.annotations.Nullable;
 
 /** Common commands by a right click on what they are for. */
@@ -65,9 +66,8 @@ public final class CommandMenu {
     }
 
     private MenuItem item(Command command) {
-        MenuItem item = new MenuItem(keys.words(command));
+        MenuItem item = new CommandItem(command, keys, () -> commands.run(command));
         item.setId("menu-" + command);
-        item.setOnAction(event -> commands.run(command));
         return item;
     }
 }

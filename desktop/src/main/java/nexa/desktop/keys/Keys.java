@@ -44,7 +44,7 @@ public final class Keys {
 
     /** A command in words, with the key that it has by now. */
     public String words(Command command) {
-        return Words.of("keys.tip", Words.of("command", command), map().label(command));
+        return Words.of("keys.tip", Words.begun(Words.of("command", command)), map().label(command));
     }
 
     public Optional<Command> command(KeyEvent event) {

@@ -51,6 +51,15 @@ class FittingTest extends EveryScreen {
         assertEquals("", String.join("\n", cut));
     }
 
+    @ParameterizedTest
+    @CsvSource({"en, 4", "de, 3"})
+    void overlaysAreThereToChoose(String language, int several, FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> session().settings().languageProperty().set(language));
+        press(robot, KeyCode.ESCAPE);
+        until(() -> robot.lookup(".miniature").queryAll().size() == several);
+    }
+
     @Test
     void lowWindow_scrollsPanesThatAreHigher(FxRobot robot) throws Exception {
         begin(robot);
