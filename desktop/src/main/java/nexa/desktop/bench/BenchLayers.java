@@ -19,6 +19,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.LevelView.ScreenBox;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.photo.PhotoLoader;
@@ -101,7 +102,6 @@ final class BenchLayers {
         }
     }
 
-    private static final Color WAITING = Color.gray(0.78);
     private static final double NEIGHBOUR_OPACITY = 0.42;
 
     private final Region bench;
@@ -265,7 +265,7 @@ final class BenchLayers {
             if (current.trouble().isEmpty() && shown.pixels().isEmpty()) {
                 double aspect = shown.space().orElseThrow().upright().aspect();
                 ScreenBox box = view.toScreen(new Frame(0, 0, Math.min(1, aspect), Math.min(1, 1 / aspect)));
-                canvas.setFill(WAITING);
+                canvas.setFill(Palette.WAITING);
                 canvas.fillRect(box.x(), box.y(), box.width(), box.height());
             }
         }));

@@ -9,6 +9,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Orientation;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.photo.ScreenPhoto;
@@ -25,6 +26,9 @@ final class CardPicture extends DrawnPane {
     private static final double FOLDED_WIDTH = 52;
     private static final double PLAIN_WIDTH = 74;
     private static final double PLAIN_HEIGHT = 58;
+
+    /** Seen on rails of every surround, and no brighter than they are. */
+    private static final Color OUTLINE = Color.gray(0.5);
 
     private final Session session;
     private final Format format;
@@ -102,9 +106,9 @@ final class CardPicture extends DrawnPane {
 
     @Override
     public void draw(GraphicsContext canvas, double width, double height) {
-        canvas.setFill(isLive() ? Color.gray(0.82) : Color.WHITE);
-        canvas.fillRect(0, 0, width, height);
         if (isLive()) {
+            canvas.setFill(Palette.WAITING);
+            canvas.fillRect(0, 0, width, height);
             Frame frame = session.moment().frame(format).orElseThrow();
             PhotoPainter painter = new PhotoPainter(canvas, LevelView.filling(frame, width, height));
             picture.draw(
@@ -113,7 +117,7 @@ final class CardPicture extends DrawnPane {
                     frame,
                     session.framing().fill(format));
         } else {
-            canvas.setStroke(Color.gray(0.66));
+            canvas.setStroke(OUTLINE);
             canvas.strokeRect(0.5, 0.5, width - 1, height - 1);
         }
     }

@@ -200,8 +200,7 @@ public final class OverlayPane implements PaneLayer.Content {
         buttons.forEach((overlay, button) -> {
             boolean active = choice.overlay().filter(overlay::equals).isPresent();
             button.pseudoClassStateChanged(ACTIVE, active);
-            ((Miniature) button.getGraphic())
-                    .show(overlay, drawnBy(), active ? choice.orientation() : 0, aspect, active);
+            ((Miniature) button.getGraphic()).show(overlay, drawnBy(), active ? choice.orientation() : 0, aspect);
         });
         inCycle.forEach(
                 (overlay, box) -> box.setSelected(settings.cycleProperty().get().has(overlay)));

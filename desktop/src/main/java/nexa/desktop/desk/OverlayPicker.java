@@ -155,7 +155,7 @@ final class OverlayPicker extends HBox {
             boolean active = choice.overlay().filter(overlay::equals).isPresent();
             button.pseudoClassStateChanged(ACTIVE, active);
             int orientation = active ? choice.orientation() : 0;
-            ((Miniature) button.getGraphic()).show(overlay, options, orientation, aspect, active);
+            ((Miniature) button.getGraphic()).show(overlay, options, orientation, aspect);
         });
     }
 }

@@ -23,6 +23,7 @@ import nexa.desktop.model.LensModel;
 import nexa.desktop.model.LensModel.Group;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.pane.ReviewFrame;
 import nexa.desktop.photo.PhotoLoader;
@@ -157,7 +158,7 @@ public final class LensListView extends ReviewFrame {
         @Override
         public void draw(GraphicsContext canvas, double width, double height) {
             LevelView view = LevelView.fitting(space.extent(), 0, 0, width, height);
-            canvas.setFill(Color.gray(0.82));
+            canvas.setFill(Palette.WAITING);
             canvas.fillRect(0, 0, width, height);
             picture.corrected(space).ifPresent(pixels -> new PhotoPainter(canvas, view).photo(pixels, space));
             canvas.setStroke(Color.gray(1, 0.55));

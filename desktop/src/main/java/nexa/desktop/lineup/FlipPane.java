@@ -4,12 +4,12 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.FramePicture;
@@ -84,7 +84,7 @@ public final class FlipPane extends InkedPane {
         canvas.beginPath();
         canvas.rect(0, 0, wide, high);
         canvas.clip();
-        canvas.setFill(Color.gray(0.82));
+        canvas.setFill(Palette.WAITING);
         canvas.fillRect(0, 0, wide, high);
         PhotoSpace space = photo.space(session.framing(photo).pose());
         (otherShows ? other : exemplar).corrected(space).ifPresent(pixels -> new PhotoPainter(

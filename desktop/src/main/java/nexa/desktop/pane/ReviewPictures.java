@@ -8,9 +8,9 @@ import java.util.concurrent.Executor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.paint.Color;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.FramePicture;
@@ -45,7 +45,7 @@ final class ReviewPictures {
             @Override
             public void draw(GraphicsContext canvas, double width, double height) {
                 LevelView view = LevelView.fitting(aspect, 0, 0, width, height);
-                canvas.setFill(Color.gray(0.82));
+                canvas.setFill(Palette.WAITING);
                 canvas.fillRect(0, 0, width, height);
                 pixels(photo).corrected(space).ifPresent(p -> new PhotoPainter(canvas, view).photo(p, space));
                 drawing.draw(canvas, view, width, height);

@@ -1,19 +1,26 @@
 package nexa.desktop.picture;
 
-import javafx.scene.canvas.Canvas;
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import nexa.core.geometry.Tolerance;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayOptions;
+import nexa.core.overlay.Stroke;
 import nexa.desktop.paint.LevelView.ScreenBox;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
+import nexa.desktop.widget.InkedPane;
 
-/** An overlay drawn small, in a frame's own proportion. */
-public final class Miniature extends Canvas {
+/** An overlay drawn small, in a frame's own proportion and the colour of what it stands among. */
+public final class Miniature extends InkedPane {
+    private static final double EDGE = 0.55;
+
+    private double aspect = 1;
+    private List<Stroke> strokes = List.of();
+
     public Miniature(double width, double height) {
-        super(width, height);
+        setMinSize(width, height);
+        setPrefSize(width, height);
+        setMaxSize(width, height);
     }
 
     /** Whether a frame of one aspect needs another drawing than one of the other; rounding does not count. */
@@ -21,28 +28,33 @@ public final class Miniature extends Canvas {
         return !Tolerance.sameShape(drawn, aspect);
     }
 
-    public void show(Overlay overlay, OverlayOptions options, int orientation, double aspect, boolean active) {
-        double scale = Math.min((getWidth() - 2) / aspect, getHeight() - 2);
-        double width = Math.max(8, Math.round(aspect * scale));
-        double height = Math.max(8, Math.round(scale));
-        ScreenBox box = new ScreenBox(
-                Math.floor((getWidth() - width) / 2) + 0.5,
-                Math.floor((getHeight() - height) / 2) + 0.5,
-                width,
-                height);
-        GraphicsContext graphics = getGraphicsContext2D();
-        graphics.clearRect(0, 0, getWidth(), getHeight());
-        graphics.setFill(Color.gray(0.94));
-        graphics.fillRect(box.x(), box.y(), box.width(), box.height());
-        graphics.setLineWidth(1);
-        graphics.setStroke(Color.gray(0.62));
-        graphics.strokeRect(box.x(), box.y(), box.width(), box.height());
-        graphics.setStroke(active ? Palette.ACCENT : Color.gray(0.38));
-        graphics.save();
-        graphics.beginPath();
-        graphics.rect(box.x(), box.y(), box.width(), box.height());
-        graphics.clip();
-        overlay.strokes(aspect, options, orientation).forEach(stroke -> PhotoPainter.draw(graphics, stroke, box));
-        graphics.restore();
+    /** @param aspect of the frame */
+    public void show(Overlay overlay, OverlayOptions options, int orientation, double aspect) {
+        this.aspect = aspect;
+        this.strokes = overlay.strokes(aspect, options, orientation);
+        redraw();
+    }
+
+    @Override
+    public void draw(GraphicsContext canvas, double width, double height) {
+        ScreenBox box = box(width, height);
+        canvas.setLineWidth(1);
+        canvas.setStroke(ink().deriveColor(0, 1, 1, EDGE));
+        canvas.strokeRect(box.x(), box.y(), box.width(), box.height());
+        canvas.setStroke(ink());
+        canvas.save();
+        canvas.beginPath();
+        canvas.rect(box.x(), box.y(), box.width(), box.height());
+        canvas.clip();
+        strokes.forEach(stroke -> PhotoPainter.draw(canvas, stroke, box));
+        canvas.restore();
+    }
+
+    /** The frame, on whole pixels. */
+    private ScreenBox box(double width, double height) {
+        double scale = Math.min((width - 2) / aspect, height - 2);
+        double wide = Math.max(8, Math.round(aspect * scale));
+        double high = Math.max(8, Math.round(scale));
+        return new ScreenBox(Math.floor((width - wide) / 2) + 0.5, Math.floor((height - high) / 2) + 0.5, wide, high);
     }
 }

@@ -1,11 +1,11 @@
 package nexa.desktop.picture;
 
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Looks;
@@ -13,8 +13,6 @@ import nexa.shoot.photo.Photo;
 
 /** Draws what a photo's framing makes of it in a format, and the chosen overlay on it. */
 public final class OverlaidResult {
-    private static final Color WAITING = Color.gray(0.82);
-
     private final Session session;
     private final FramePicture picture;
     private final StrokeMemo strokes = new StrokeMemo();
@@ -28,8 +26,11 @@ public final class OverlaidResult {
     /** Over the whole of a canvas, as a gesture that goes on has it. */
     public void draw(
             GraphicsContext canvas, LevelView view, Photo photo, Format format, Frame frame, boolean withOverlay) {
-        canvas.setFill(WAITING);
-        canvas.fillRect(0, 0, canvas.getCanvas().getWidth(), canvas.getCanvas().getHeight());
+        double width = canvas.getCanvas().getWidth();
+        double height = canvas.getCanvas().getHeight();
+        canvas.clearRect(0, 0, width, height);
+        canvas.setFill(Palette.WAITING);
+        canvas.fillRect(0, 0, width, height);
         Framing framing = session.framing(photo);
         PhotoPainter painter = new PhotoPainter(canvas, view);
         picture.draw(painter, photo.space(framing.pose()), frame, framing.fill(format));

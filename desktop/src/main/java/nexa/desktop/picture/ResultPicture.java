@@ -2,7 +2,6 @@ package nexa.desktop.picture;
 
 import java.util.concurrent.Executor;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
@@ -10,6 +9,7 @@ import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
@@ -41,7 +41,7 @@ public final class ResultPicture extends DrawnPane {
 
     @Override
     public void draw(GraphicsContext canvas, double width, double height) {
-        canvas.setFill(Color.gray(0.82));
+        canvas.setFill(Palette.WAITING);
         canvas.fillRect(0, 0, width, height);
         picture.draw(new PhotoPainter(canvas, LevelView.filling(frame, width, height)), space, frame, fill);
     }

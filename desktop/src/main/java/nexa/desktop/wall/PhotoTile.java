@@ -12,7 +12,6 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
-import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
@@ -23,6 +22,7 @@ import nexa.core.review.Warning;
 import nexa.core.space.PhotoSpace;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
+import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.FramePicture;
@@ -303,7 +303,7 @@ public final class PhotoTile extends Pane {
                 if (picture.pixels().isPresent()) {
                     paint(new PhotoPainter(canvas, view(space, width, height)), space);
                 } else {
-                    canvas.setFill(Color.gray(0.82));
+                    canvas.setFill(Palette.WAITING);
                     canvas.fillRect(0, 0, width, height);
                 }
             });
