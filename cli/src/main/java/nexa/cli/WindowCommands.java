@@ -22,13 +22,19 @@ final class WindowCommands {
             description = "Open a shoot in the window, or put a brief on the shelf.",
             mixinStandardHelpOptions = true)
     static final class Open implements Runnable {
-        @Parameters(paramLabel = "FOLDER", description = "The shoot: a folder of photos; or a brief's file.")
-        @SuppressWarnings("NullAway.Init")
-        private Path place;
+        @Parameters(
+                arity = "0..1",
+                paramLabel = "FOLDER",
+                description = "The shoot: a folder of photos; or a brief's file. Without it the window asks.")
+        private @Nullable Path place;
 
         @Override
         public void run() {
-            Desktop.open(place.toAbsolutePath());
+            if (place == null) {
+                start();
+            } else {
+                Desktop.open(place.toAbsolutePath());
+            }
         }
     }
 

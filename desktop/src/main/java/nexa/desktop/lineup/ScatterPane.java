@@ -14,7 +14,6 @@ import javafx.scene.text.TextAlignment;
 import javafx.util.Subscription;
 import nexa.core.geometry.Point;
 import nexa.core.lineup.Deviation;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.InkedPane;
@@ -97,7 +96,7 @@ final class ScatterPane extends InkedPane {
                         canvas,
                         deviation,
                         shown.exemplar().filter(photo::equals).isPresent()
-                                ? Palette.ACCENT
+                                ? accent()
                                 : shown.outliers().getOrDefault(photo, Set.of()).isEmpty()
                                         ? Color.gray(0.5, 0.85)
                                         : OUTLIER,
@@ -113,7 +112,7 @@ final class ScatterPane extends InkedPane {
         canvas.strokeLine(middleX, 0, middleX, height);
         double seen = SEEN * width / 2 / range;
         canvas.setLineDashes(3, 3);
-        canvas.setStroke(Palette.ACCENT);
+        canvas.setStroke(accent());
         canvas.strokeRect(
                 Math.round(middleX - seen) + 0.5, Math.round(middleY - seen) + 0.5, Math.round(2 * seen), 2 * seen);
         canvas.setLineDashes();
@@ -131,7 +130,7 @@ final class ScatterPane extends InkedPane {
         canvas.setFill(colour);
         canvas.fillOval(at.x() - radius, at.y() - radius, 2 * radius, 2 * radius);
         if (current) {
-            canvas.setStroke(Palette.ACCENT);
+            canvas.setStroke(accent());
             canvas.setLineWidth(1.5);
             canvas.strokeOval(at.x() - radius - 3, at.y() - radius - 3, 2 * radius + 6, 2 * radius + 6);
         }

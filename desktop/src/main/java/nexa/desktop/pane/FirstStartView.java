@@ -5,16 +5,15 @@ import javafx.scene.Node;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.paint.Color;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayOptions;
 import nexa.desktop.paint.LevelView.ScreenBox;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.DrawnPane;
+import nexa.desktop.widget.InkedPane;
 import nexa.words.Words;
 
 /** What shows while no shoot is open: one clear way in. */
@@ -41,7 +40,7 @@ public final class FirstStartView extends StackPane {
         message.setId("start-message");
         message.getStyleClass().add("start-message");
         message.setWrapText(true);
-        javafx.scene.layout.HBox buttons = new javafx.scene.layout.HBox(12, open, demo);
+        HBox buttons = new HBox(12, open, demo);
         buttons.setAlignment(Pos.CENTER);
         VBox column = new VBox(18, picture(), title, lead, buttons, drop, message);
         column.setAlignment(Pos.CENTER);
@@ -51,16 +50,14 @@ public final class FirstStartView extends StackPane {
 
     /** Frames of several shapes around one spiral: what this program is about, in one drawing. */
     private static Node picture() {
-        DrawnPane drawing = new DrawnPane() {
+        InkedPane drawing = new InkedPane() {
             @Override
             public void draw(GraphicsContext canvas, double width, double height) {
-                canvas.setFill(Color.gray(0.97));
-                canvas.fillRect(0, 0, width, height);
                 canvas.setLineWidth(1);
+                canvas.setStroke(ink().deriveColor(0, 1, 1, 0.5));
                 for (double aspect : new double[] {0.8, 1, 1.5, 16 / 9.0}) {
                     double h = Math.sqrt(width * height * 0.42 / aspect);
                     double w = h * aspect;
-                    canvas.setStroke(Color.gray(0.70));
                     canvas.strokeRect(
                             Math.floor((width - w) / 2) + 0.5,
                             Math.floor((height - h) / 2) + 0.5,
@@ -69,7 +66,7 @@ public final class FirstStartView extends StackPane {
                 }
                 double h = Math.sqrt(width * height * 0.42 / 1.5);
                 ScreenBox box = new ScreenBox((width - h * 1.5) / 2, (height - h) / 2, h * 1.5, h);
-                canvas.setStroke(Palette.ACCENT);
+                canvas.setStroke(accent());
                 canvas.setLineWidth(1.6);
                 Overlay.GOLDEN_SPIRAL
                         .strokes(1.5, OverlayOptions.DEFAULT, 0)

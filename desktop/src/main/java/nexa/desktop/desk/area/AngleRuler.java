@@ -16,7 +16,6 @@ import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Tilt;
-import nexa.desktop.paint.Palette;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.InkedPane;
 import nexa.desktop.widget.Looks;
@@ -175,7 +174,7 @@ public final class AngleRuler extends InkedPane {
             double x = middle + (fifth / 5.0 - shown) * PIXELS_PER_DEGREE;
             mark(canvas, fifth, Math.floor(x), Math.abs(x - middle) / middle);
         }
-        canvas.setFill(Palette.ACCENT);
+        canvas.setFill(accent());
         canvas.fillRect(middle - 0.5, 0, 2, 28);
     }
 
