@@ -16,6 +16,7 @@ import nexa.core.brief.Why;
 import nexa.core.level.Refusal;
 import nexa.core.naming.ShownName;
 import nexa.core.overlay.Overlay;
+import nexa.core.shape.Shape;
 import nexa.core.told.Told;
 import nexa.imaging.file.Trouble;
 import org.jspecify.annotations.Nullable;
@@ -83,6 +84,7 @@ public final class Words {
             case LocalDateTime time ->
                 Date.from(time.atZone(ZoneId.systemDefault()).toInstant());
             case Told told -> of(told);
+            case Shape shape -> ShapeWords.of(shape);
             default -> shown(String.valueOf(value));
         };
     }

@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import nexa.core.geometry.Point;
 import nexa.core.naming.ShownName;
+import nexa.core.shape.Shape;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
@@ -40,6 +41,10 @@ public final class Rows {
         public Row with(String name, @Nullable Object value) {
             fields.put(name, value);
             return this;
+        }
+
+        public Row withShape(Shape shape) {
+            return with("shape", Said.of(shape));
         }
 
         /**
@@ -121,6 +126,7 @@ public final class Rows {
         return switch (value) {
             case null -> "";
             case Choice choice -> choice.inWords();
+            case Said said -> said.words();
             case Boolean is -> Words.of(is ? "row.is.true" : "row.is.false");
             case Double d -> Words.number("%.4g", d);
             case List<?> list -> Integer.toString(list.size());

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
+import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Brief;
@@ -98,8 +99,8 @@ public final class FormatsCommand extends ShootCommand {
         for (Format format : after.formats()) {
             rows.add()
                     .with("name", format.name())
-                    .with("shape", format.shape().text())
-                    .with("orientation", BriefFile.words(format.rule()))
+                    .withShape(format.shape())
+                    .with("orientation", Choice.of(BriefFile.words(format.rule())))
                     .with("size", format.target().text())
                     .with("note", format.note())
                     .with("files", format.files().textToRead());

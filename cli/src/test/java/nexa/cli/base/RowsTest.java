@@ -20,7 +20,10 @@ import nexa.core.lens.LensUse;
 import nexa.core.level.Refusal;
 import nexa.core.lineup.Trait;
 import nexa.core.plumb.PlumbRefusal;
+import nexa.core.shape.OrientationRule;
+import nexa.core.shape.Shape;
 import nexa.core.trim.TrimRefusal;
+import nexa.shoot.exchange.BriefFile;
 import nexa.shoot.prepare.Part;
 import nexa.shoot.prepare.Step;
 import nexa.words.Words;
@@ -69,6 +72,7 @@ class RowsTest {
                         Stream.of("accept", "offer", "refuse", "ok", "damaged", "unreadable", "failed")
                                 .map(Choice::of),
                         Stream.of(LensUse.values()).map(Choice::of),
+                        Stream.of(OrientationRule.values()).map(rule -> Choice.of(BriefFile.words(rule))),
                         Stream.of(Part.values()).map(Choice::of),
                         Stream.of(Step.Decision.values()).map(Choice::of),
                         Stream.of(Trait.values()).map(Choice::of),
@@ -100,6 +104,19 @@ class RowsTest {
         StringWriter text = new StringWriter();
         rows.print(new PrintWriter(text), json);
         return text.toString();
+    }
+
+    @Test
+    void shapes_areSaidInTablesAndStoredInJson() {
+        Words.speak(() -> "de");
+        Rows rows = new Rows();
+        rows.add().withShape(Shape.FREE);
+        rows.add().withShape(Shape.parse("1.91:1"));
+        assertEquals(
+                List.of("frei", "1,91:1"),
+                table(rows).lines().skip(1).map(String::strip).toList());
+        String json = printed(rows, true);
+        assertTrue(json.contains("\"free\"") && json.contains("\"191:100\""), json);
     }
 
     @Test

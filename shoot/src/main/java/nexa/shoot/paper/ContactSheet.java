@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
+import nexa.core.brief.FrameState;
 import nexa.core.paper.Box;
 import nexa.core.paper.ContactGrid;
 import nexa.core.paper.ContactGrid.Cell;
@@ -123,15 +124,17 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
             throws IOException {
         Box inside = page.inside();
         double baseline = inside.top() + 5;
-        String what = byPhoto ? "" : " · " + named(format);
+        String what = byPhoto ? "" : " · " + named(words, format);
         pdf.text(shoot.name() + what, inside.left(), baseline, inside.width() - 25, TITLE_SIZE, false);
         pdf.textBefore(words.apply(Told.of("told.paper.page", number, pages)), inside.right(), baseline, TEXT_SIZE);
     }
 
     /** With its shape, if the name does not say it. */
-    private static String named(Format format) {
-        String shape = format.shape().text();
-        return format.name().equalsIgnoreCase(shape) ? shape : format.name() + ", " + shape;
+    private static String named(Function<Told, String> words, Format format) {
+        String shape = words.apply(Told.of("told.paper.shape", format.shape()));
+        return format.name().equalsIgnoreCase(shape)
+                ? shape
+                : words.apply(Told.of("told.paper.shaped", format.name(), format.shape()));
     }
 
     private void draw(Pdf pdf, Shoot shoot, Function<Told, String> words, Entry entry, Cell cell, Made made)
@@ -151,7 +154,7 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
         } else {
             pdf.picture(
                     picture, box.fitting(entry.delivery.orElseThrow().frame().aspect()), false);
-            lines.add(below(shoot, entry));
+            lines.add(below(shoot, words, entry));
         }
         for (int i = 0; i < lines.size(); i++) {
             double baseline = cell.caption().top() + (i + 1) * LINE;
@@ -159,9 +162,10 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
         }
     }
 
-    private static String below(Shoot shoot, Entry entry) {
+    private static String below(Shoot shoot, Function<Told, String> words, Entry entry) {
         Delivery delivery = entry.delivery.orElseThrow();
-        String state = shoot.framing(entry.photo).state(entry.format).name().toLowerCase(Locale.ROOT);
-        return state + " · " + delivery.size().width() + " × " + delivery.size().height();
+        FrameState state = shoot.framing(entry.photo).state(entry.format);
+        return words.apply(Told.of("state." + state.name().toLowerCase(Locale.ROOT))) + " · "
+                + delivery.size().width() + " × " + delivery.size().height();
     }
 }

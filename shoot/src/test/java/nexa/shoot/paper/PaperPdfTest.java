@@ -73,7 +73,8 @@ class PaperPdfTest {
             assertEquals(2, pdf.getNumberOfPages());
             List<String> lines = lines(pdf);
             String all = String.join("\n", lines);
-            assertEquals(1, count(lines, "placed · "), all);
+            assertEquals(1, count(lines, "state.placed · "), all);
+            assertTrue(all.contains("told.paper.shaped (Print, "), "said in the user's language: " + all);
             assertEquals(2, count(lines, "kiln_07"), all);
             assertEquals(2, count(lines, "broken"), all);
             assertTrue(all.contains("Square Ω ?"), all);
