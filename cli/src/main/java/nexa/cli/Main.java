@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import nexa.cli.base.ExitCode;
@@ -34,6 +35,8 @@ import nexa.cli.packaging.PackagingCommands;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.words.Languages;
+import nexa.words.Lengths;
+import nexa.words.PrintUnit;
 import nexa.words.Words;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -93,6 +96,7 @@ public final class Main implements Runnable {
     /** Runs one command line and gives its exit code; for tests and {@link #main}. */
     static int run(PrintStream out, PrintStream err, String... arguments) {
         Words.speak(Main::language);
+        Lengths.measure(Main::printUnit);
         String[] joined = LensMeasureCommands.joined(arguments);
         CommandLine line = commands(joined);
         line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
@@ -127,8 +131,20 @@ public final class Main implements Runnable {
 
     /** Read when a command has something to say, and not before. */
     private static String language() {
+        return set(Languages.SETTING).orElse(Languages.AS_SYSTEM);
+    }
+
+    private static PrintUnit printUnit() {
+        return set(PrintUnit.SETTING)
+                .flatMap(name -> Stream.of(PrintUnit.values())
+                        .filter(unit -> unit.name().equals(name))
+                        .findFirst())
+                .orElse(PrintUnit.AS_SYSTEM);
+    }
+
+    private static Optional<String> set(String setting) {
         try (Preferences preferences = Preferences.open(Locations.ofThisUser())) {
-            return preferences.get(Languages.SETTING).orElse(Languages.AS_SYSTEM);
+            return preferences.get(setting);
         }
     }
 

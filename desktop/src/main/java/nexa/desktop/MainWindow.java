@@ -76,6 +76,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         pictures.screenProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         pictures.conversionProperty().subscribe((before, now) -> showInColours(pictures.screenColours()));
         program.settings().languageProperty().subscribe((before, now) -> speak());
+        program.settings().printUnitProperty().subscribe((before, now) -> speak());
         root.getStyleClass().add("nexa");
         program.settings()
                 .penProperty()
@@ -237,7 +238,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
     /** All that has words is made anew. */
     private void speak() {
-        Words.speak(() -> program.settings().languageProperty().get());
+        program.speak();
         FirstStartView before = start.view();
         FirstStartView now = start.anew();
         root.getChildren().replaceAll(shown -> shown == before ? now : shown);

@@ -12,6 +12,7 @@ import nexa.shoot.Preferences;
 import nexa.shoot.exchange.Shelf;
 import nexa.shoot.lens.Lenses;
 import nexa.shoot.preview.PreviewCache;
+import nexa.words.Lengths;
 import nexa.words.Words;
 
 /**
@@ -40,7 +41,7 @@ record Program(
     static Program of(Locations locations, Executor work, Executor patient, Executor fx) {
         Preferences preferences = Preferences.open(locations);
         Settings settings = new Settings(preferences);
-        Words.speak(() -> settings.languageProperty().get());
+        speak(settings);
         PreviewCache previews = new PreviewCache(
                 locations.cache().resolve("previews"),
                 settings.pictures().cacheBytes(),
@@ -56,6 +57,16 @@ record Program(
                 work,
                 patient,
                 fx);
+    }
+
+    private static void speak(Settings settings) {
+        Words.speak(() -> settings.languageProperty().get());
+        Lengths.measure(() -> settings.printUnitProperty().get());
+    }
+
+    /** Words and lengths are said from now on as the user set by now. */
+    void speak() {
+        speak(settings);
     }
 
     /** Formats kept for any shoot. */

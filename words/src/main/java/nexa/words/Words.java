@@ -1,5 +1,6 @@
 package nexa.words;
 
+import java.text.DecimalFormatSymbols;
 import java.text.MessageFormat;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -70,6 +71,10 @@ public final class Words {
      */
     public static String number(String pattern, double value) {
         return String.format(language(), pattern, value).replace('-', '−');
+    }
+
+    static boolean hasDecimalComma() {
+        return DecimalFormatSymbols.getInstance(language()).getDecimalSeparator() == ',';
     }
 
     /** The root bundle is English. */

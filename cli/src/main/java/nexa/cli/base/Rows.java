@@ -14,7 +14,6 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import nexa.core.geometry.Point;
 import nexa.core.naming.ShownName;
-import nexa.core.shape.Shape;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
@@ -41,10 +40,6 @@ public final class Rows {
         public Row with(String name, @Nullable Object value) {
             fields.put(name, value);
             return this;
-        }
-
-        public Row withShape(Shape shape) {
-            return with("shape", Said.of(shape));
         }
 
         /**

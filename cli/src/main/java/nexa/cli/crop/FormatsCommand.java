@@ -9,16 +9,17 @@ import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import nexa.cli.base.Choice;
 import nexa.cli.base.Rows;
+import nexa.cli.base.Said;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.files.FileSettings;
-import nexa.core.print.SizeTarget;
 import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.exchange.BriefFile;
 import nexa.words.ShapeWords;
+import nexa.words.SizeWords;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -85,7 +86,7 @@ public final class FormatsCommand extends ShootCommand {
         for (String addition : added) {
             after = with(after, addition);
         }
-        after = changed(after, sized, (format, size) -> format.sized(SizeTarget.parse(size)));
+        after = changed(after, sized, (format, size) -> format.sized(SizeWords.parse(size)));
         after = changed(after, noted, Format::noted);
         after = changed(after, filed, (format, files) -> format.filed(FileSettings.parse(files)));
         after = changed(after, laid, (format, rule) -> format.lying(BriefFile.rule(rule)));
@@ -99,9 +100,9 @@ public final class FormatsCommand extends ShootCommand {
         for (Format format : after.formats()) {
             rows.add()
                     .with("name", format.name())
-                    .withShape(format.shape())
+                    .with("shape", Said.of(format.shape()))
                     .with("orientation", Choice.of(BriefFile.words(format.rule())))
-                    .with("size", format.target().text())
+                    .with("size", Said.of(format.target()))
                     .with("note", format.note())
                     .with("files", format.files().textToRead());
         }

@@ -110,8 +110,8 @@ class RowsTest {
     void shapes_areSaidInTablesAndStoredInJson() {
         Words.speak(() -> "de");
         Rows rows = new Rows();
-        rows.add().withShape(Shape.FREE);
-        rows.add().withShape(Shape.parse("1.91:1"));
+        rows.add().with("shape", Said.of(Shape.FREE));
+        rows.add().with("shape", Said.of(Shape.parse("1.91:1")));
         assertEquals(
                 List.of("frei", "1,91:1"),
                 table(rows).lines().skip(1).map(String::strip).toList());

@@ -43,7 +43,15 @@ final class TargetText {
             case "cm" -> new Print(10 * width, 10 * height, ppi);
             case "in", "\"" ->
                 new Print(SizeTarget.MILLIMETRES_PER_INCH * width, SizeTarget.MILLIMETRES_PER_INCH * height, ppi);
-            case null, default -> new Pixels((int) Math.round(width), (int) Math.round(height));
+            case null, default -> new Pixels(whole(width, sides), whole(height, sides));
         };
+    }
+
+    /** A part of a pixel is a thousand written with a point, or a unit that was forgotten. */
+    private static int whole(double pixels, Matcher sides) {
+        if (pixels != Math.rint(pixels)) {
+            throw new InvalidException("told.print.not-size-write-x-px", sides.group());
+        }
+        return (int) pixels;
     }
 }

@@ -58,7 +58,16 @@ class SizeTargetTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"large", "0 x 10 px", "long edge", "10 x 10 px at", "99999999 x 1", "20 x 30 cm at 0 ppi"})
+    @ValueSource(
+            strings = {
+                "large",
+                "0 x 10 px",
+                "long edge",
+                "10 x 10 px at",
+                "1.080 x 1.350 px",
+                "99999999 x 1",
+                "20 x 30 cm at 0 ppi"
+            })
     void other_textsAreRefusedInWords(String text) {
         assertFalse(assertThrows(IllegalArgumentException.class, () -> SizeTarget.parse(text))
                 .getMessage()

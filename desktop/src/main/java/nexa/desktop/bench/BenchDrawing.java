@@ -33,6 +33,7 @@ import nexa.desktop.picture.StrokeMemo;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayShow;
 import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.SenseWords;
 import nexa.shoot.photo.Photo;
 import nexa.words.ShapeWords;
 import nexa.words.Words;
@@ -189,8 +190,7 @@ final class BenchDrawing {
                             shapeWords(frame),
                             String.valueOf(size.width()),
                             String.valueOf(size.height()),
-                            Looks.centimetres(size.width(), ppi),
-                            Looks.centimetres(size.height(), ppi),
+                            SenseWords.largest(size, ppi),
                             Looks.degrees(session.framing().pose().tilt().degrees())),
                     pointer.x() + 18,
                     pointer.y() + 20);

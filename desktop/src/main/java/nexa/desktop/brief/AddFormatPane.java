@@ -18,6 +18,7 @@ import nexa.core.shape.Shape;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.words.ShapeWords;
+import nexa.words.SizeWords;
 import nexa.words.Words;
 
 /** Adds formats: common shapes that are chosen, and those that are typed. One alone may be given a name. */
@@ -110,8 +111,8 @@ final class AddFormatPane extends VBox {
         menu.getStyleClass().add("preset-menu");
         menu.setFocusTraversable(false);
         for (Preset preset : Preset.of(kind)) {
-            MenuItem item = new MenuItem(
-                    preset.format().name() + "   " + preset.format().target().text());
+            MenuItem item = new MenuItem(preset.format().name() + "   "
+                    + SizeWords.of(preset.format().target()));
             item.setId("preset-" + preset);
             item.setOnAction(event -> add(List.of(preset.format())));
             menu.getItems().add(item);

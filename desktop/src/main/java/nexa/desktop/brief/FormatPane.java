@@ -14,7 +14,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.core.brief.Format;
 import nexa.core.files.FileType;
-import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
@@ -26,6 +25,7 @@ import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Shown;
 import nexa.shoot.exchange.Shelf;
 import nexa.words.ShapeWords;
+import nexa.words.SizeWords;
 import nexa.words.Words;
 
 /** All that one format asks for. Nothing changes before it is kept; what is refused is said and stays as typed. */
@@ -84,7 +84,7 @@ public final class FormatPane implements PaneLayer.Content {
     private void fill() {
         name.setText(format.name());
         shape.setText(ShapeWords.of(format.shape()));
-        target.setText(format.target().text());
+        target.setText(SizeWords.of(format.target()));
         target.setPromptText(Words.of("format.target.hint"));
         note.setText(format.note());
         rule.getItems().setAll(OrientationRule.values());
@@ -117,7 +117,7 @@ public final class FormatPane implements PaneLayer.Content {
                 name.getText(),
                 ShapeWords.parse(shape.getText()),
                 rule.getValue(),
-                SizeTarget.parse(target.getText()),
+                SizeWords.parse(target.getText()),
                 note.getText(),
                 format.files()
                         .typed(type.getValue(), quality.getValue())

@@ -22,7 +22,6 @@ import nexa.core.files.Packing;
 import nexa.core.files.Packing.Chroma;
 import nexa.core.files.Packing.Compression;
 import nexa.core.files.Packing.Depth;
-import nexa.core.print.SizeTarget;
 import nexa.desktop.pane.FillBox;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.ColourBox;
@@ -31,6 +30,7 @@ import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Rows;
 import nexa.desktop.widget.Shown;
+import nexa.words.SizeWords;
 import nexa.words.Words;
 
 /** How large a format is delivered, and how its pixels are packed. Only what the file type has shows. */
@@ -93,7 +93,7 @@ final class PixelsForm extends GridPane {
 
     private void fill(Packing packing, Finish finish) {
         target.setId("files-target");
-        target.setText(format.target().text());
+        target.setText(SizeWords.of(format.target()));
         target.setPrefColumnCount(17);
         target.setPromptText(Words.of("format.target.hint"));
         target.setTooltip(new Tooltip(Words.of("format.target.hint")));
@@ -184,7 +184,7 @@ final class PixelsForm extends GridPane {
                 compression.getValue(),
                 untouched.isSelected());
         DeliveredColour colours = colour.valueProperty().get();
-        return format.sized(SizeTarget.parse(target.getText()))
+        return format.sized(SizeWords.parse(target.getText()))
                 .filed(new FileSettings(
                         type.getValue(),
                         quality.getValue(),

@@ -23,8 +23,10 @@ import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.ConversionBox;
+import nexa.desktop.widget.EnumWords;
 import nexa.imaging.colour.Profile;
 import nexa.words.Languages;
+import nexa.words.PrintUnit;
 import nexa.words.Words;
 
 /** Memory, disk and colours for pictures, and what becomes of photos that arrive. */
@@ -76,6 +78,7 @@ public final class SettingsPane implements PaneLayer.Content {
         node = new VBox(
                 18,
                 part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
+                part("settings.print", printUnit(all.printUnitProperty()), explained("settings.print.tip")),
                 part("settings.pen", box("settings-pen", "settings.pen.large", all.penProperty())),
                 part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
                 part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
@@ -141,6 +144,17 @@ public final class SettingsPane implements PaneLayer.Content {
         box.getItems().add(Languages.AS_SYSTEM);
         box.getItems().addAll(Languages.tags());
         box.setConverter(new LanguageNames());
+        box.setValue(setting.get());
+        box.setOnAction(event -> setting.set(box.getValue()));
+        return box;
+    }
+
+    private static ComboBox<PrintUnit> printUnit(ObjectProperty<PrintUnit> setting) {
+        ComboBox<PrintUnit> box = new ComboBox<>();
+        box.setId("settings-print-unit");
+        box.setAccessibleText(Words.of("settings.print"));
+        box.getItems().setAll(PrintUnit.values());
+        box.setConverter(new EnumWords<>("print-unit"));
         box.setValue(setting.get());
         box.setOnAction(event -> setting.set(box.getValue()));
         return box;

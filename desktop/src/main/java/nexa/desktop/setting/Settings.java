@@ -17,6 +17,7 @@ import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.shoot.Preferences;
 import nexa.words.Languages;
+import nexa.words.PrintUnit;
 
 /** What the user set, for all shoots. Each value is kept as soon as it changes. */
 public final class Settings {
@@ -55,12 +56,14 @@ public final class Settings {
     private final ObjectProperty<Double> ppi;
     private final ObjectProperty<Set<Hint>> hintsTaken;
     private final ObjectProperty<String> language;
+    private final ObjectProperty<PrintUnit> printUnit;
     private final PictureSettings pictures;
 
     public Settings(Preferences preferences) {
         this.preferences = preferences;
         pictures = new PictureSettings(preferences);
         language = kept(Languages.SETTING, Languages.AS_SYSTEM, text -> text, text -> text);
+        printUnit = kept(PrintUnit.SETTING, PrintUnit.AS_SYSTEM, PrintUnit::valueOf, Enum::name);
         overlay = kept("overlay", OverlayChoice.DEFAULT, OverlayChoice::parse, OverlayChoice::text);
         cycle = kept("overlay cycle", OverlayCycle.DEFAULT, OverlayCycle::parse, OverlayCycle::text);
         overlayShow = kept("overlay show", OverlayShow.ALWAYS, OverlayShow::valueOf, Enum::name);
@@ -131,6 +134,11 @@ public final class Settings {
     /** The tag of the language that is spoken from the next start on; see {@link Languages}. */
     public ObjectProperty<String> languageProperty() {
         return language;
+    }
+
+    /** What sizes on paper are said in. */
+    public ObjectProperty<PrintUnit> printUnitProperty() {
+        return printUnit;
     }
 
     /** The first steps that were taken, which are not pointed out any more. */

@@ -17,8 +17,6 @@ import nexa.words.Words;
 
 /** From what the user set to colours and words. */
 public final class Looks {
-    private static final double CM_PER_INCH = 2.54;
-
     private Looks() {}
 
     /** The mat's colour on a photo of the given mean brightness. */
@@ -53,10 +51,6 @@ public final class Looks {
             case RED -> Color.web("#d8402f");
             case BLUE -> Color.web("#3b82c4");
         };
-    }
-
-    public static String centimetres(int pixels, double ppi) {
-        return Words.number("%.1f", pixels / ppi * CM_PER_INCH);
     }
 
     /** Warnings in one line. */

@@ -8,35 +8,24 @@ import nexa.core.print.SizeTarget;
 import nexa.core.print.Thinned;
 import nexa.desktop.session.Session;
 import nexa.shoot.handover.HandoverPlan.OnGrid;
+import nexa.words.Lengths;
+import nexa.words.SizeWords;
 import nexa.words.Words;
 
-/** What pixels make on paper, in words. Lengths in centimetres. */
+/** What pixels make on paper, in words. */
 public final class SenseWords {
-    private static final double MILLIMETRES_PER_CENTIMETRE = 10;
-
     private SenseWords() {}
 
     /** Such as {@code 30.5 × 20.3 cm}. */
     public static String largest(PixelSize pixels, double ppi) {
-        return Words.of("sense.print", centimetres(pixels.width(), ppi), centimetres(pixels.height(), ppi));
-    }
-
-    private static String centimetres(int pixels, double ppi) {
-        return centimetres(Sense.millimetres(pixels, ppi));
-    }
-
-    private static String centimetres(double millimetres) {
-        return Words.number("%.1f", millimetres / MILLIMETRES_PER_CENTIMETRE);
+        return Lengths.size(Sense.millimetres(pixels.width(), ppi), Sense.millimetres(pixels.height(), ppi));
     }
 
     /** What a format asks for. */
     public static String asked(SizeTarget target) {
-        return switch (target) {
-            case SizeTarget.None() -> Words.of("handover.natural");
-            case SizeTarget.Print(double width, double height, double ppi) ->
-                Words.of("sense.asked", centimetres(width), centimetres(height), ppi);
-            case SizeTarget other -> other.text().replace(" x ", " × ");
-        };
+        return target.equals(SizeTarget.NONE)
+                ? Words.of("handover.natural")
+                : SizeWords.of(target).replace(" x ", " × ");
     }
 
     /** The resolution, and from where a print of it looks sharp. */
@@ -44,13 +33,13 @@ public final class SenseWords {
         return Words.of(
                 "sense.verdict",
                 Math.round(ppi),
-                Math.round(Sense.sharpFrom(ppi) / MILLIMETRES_PER_CENTIMETRE),
+                Lengths.about(Sense.sharpFrom(ppi)),
                 Words.of("reach", Sense.reach(ppi)));
     }
 
     /** The same where there is little room. */
     public static String briefVerdict(double ppi) {
-        return Words.of("sense.brief", Math.round(ppi), Math.round(Sense.sharpFrom(ppi) / MILLIMETRES_PER_CENTIMETRE));
+        return Words.of("sense.brief", Math.round(ppi), Lengths.about(Sense.sharpFrom(ppi)));
     }
 
     /** How well a format's photos do. */

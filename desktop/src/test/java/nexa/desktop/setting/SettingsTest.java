@@ -21,6 +21,7 @@ import nexa.core.shape.Shape;
 import nexa.desktop.keys.Keys;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
+import nexa.words.PrintUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -46,6 +47,7 @@ class SettingsTest {
             settings.moverProperty().set(Mover.PHOTO);
             settings.matStrengthProperty().set(0.25);
             settings.unitProperty().set(Unit.INCH);
+            settings.printUnitProperty().set(PrintUnit.INCH);
             settings.rememberShape("20x30 cm");
             settings.rememberShape(" 8.5:11 ");
             settings.rememberShape("20x30 cm");
@@ -60,6 +62,7 @@ class SettingsTest {
             assertEquals(Mover.PHOTO, settings.moverProperty().get());
             assertEquals(0.25, settings.matStrengthProperty().get());
             assertEquals(Unit.INCH, settings.unitProperty().get());
+            assertEquals(PrintUnit.INCH, settings.printUnitProperty().get());
             assertEquals(
                     List.of("20x30 cm", "8.5:11"), settings.shapesProperty().get());
         }

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -14,6 +15,7 @@ import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
+import nexa.words.PrintUnit;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -113,6 +115,29 @@ class BriefEditingTest extends WindowTest {
         assertTrue(robot.lookup("#format-keep").tryQuery().isEmpty(), "closed");
         reopen();
         assertEquals(poster, session().format().orElseThrow());
+    }
+
+    @Test
+    void sizes_areSaidAndTypedAsTheUserMeasuresAndSpeaks(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        onFx(() -> session().settings().printUnitProperty().set(PrintUnit.INCH));
+        assertTrue(verdict(robot).endsWith(" in"), () -> verdict(robot));
+        onFx(() -> session().settings().printUnitProperty().set(PrintUnit.CENTIMETRE));
+        assertTrue(verdict(robot).endsWith(" cm"), () -> verdict(robot));
+        onFx(() -> session().settings().languageProperty().set("de"));
+        press(robot, KeyCode.ESCAPE);
+        choose(robot, "Bearbeiten…");
+        assertEquals(
+                "keine", robot.lookup("#format-target").queryTextInputControl().getText());
+        fill(robot, "#format-target", "20,5 x 30 cm bei 240 ppi");
+        click(robot, "#format-keep");
+        assertEquals(
+                SizeTarget.parse("20.5 x 30 cm at 240 ppi"),
+                session().format().orElseThrow().target());
+    }
+
+    private static String verdict(FxRobot robot) {
+        return robot.lookup(".desk-verdict").<Labeled>query().getText();
     }
 
     /** What is typed counts without Enter, and does nothing else; what is no number is put back. */
