@@ -11,16 +11,13 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
-import java.util.function.IntConsumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
-import javafx.event.Event;
-import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Slider;
-import javafx.scene.input.ScrollEvent;
-import javafx.stage.Stage;
+import nexa.bench.base.Frames;
 import nexa.bench.base.Fx;
+import nexa.bench.base.Scrolling;
 import nexa.bench.base.SmallPhotos;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
@@ -142,82 +139,40 @@ final class BatchTimes {
 
     private void window() {
         Platform.startup(() -> {});
-        MainWindow window = Fx.on(() -> {
-            MainWindow made = new MainWindow(new Stage(), locations, 1280, 800);
-            made.show();
-            return made;
-        });
+        MainWindow window = Fx.window(locations);
         Fx.on(() -> window.open(folder)).join();
         Scene scene = Fx.on(window::scene);
         Session session = Fx.on(() -> window.session().orElseThrow());
-        Fx.on(() -> {
+        Fx.run(() -> {
             session.viewProperty().set(MainView.WALL);
             layout(scene);
-            return true;
         });
         AnimationTimer pulses = new AnimationTimer() { // so that there is always a next one
                     @Override
                     public void handle(long now) {}
                 };
-        Fx.on(() -> {
+        Fx.run(() -> {
             pulses.start();
-            return true;
         });
-        scrolling("Wall", ".wall", scene);
+        Scrolling.measure("Wall", ".wall", scene);
         filters("usual size", scene, session);
-        Fx.on(() -> {
+        Fx.run(() -> {
             ((Slider) scene.lookup(".wall-size")).setValue(40);
-            return true;
         });
         filters("smallest size", scene, session);
-        Fx.on(() -> {
+        Fx.run(() -> {
             pulses.stop();
-            return true;
         });
         together(scene, session);
-        Fx.on(() -> {
+        Fx.run(() -> {
             session.selection().property().set(Set.of());
             session.viewProperty().set(MainView.LINEUP);
             layout(scene);
-            return true;
         });
-        scrolling("Line-up", ".lineup-rows", scene);
-        Fx.on(() -> {
+        Scrolling.measure("Line-up", ".lineup-rows", scene);
+        Fx.run(() -> {
             window.close();
-            return true;
         });
-    }
-
-    /** A wheel that is turned by a notch at each pulse, down through the photos and back. */
-    private static void scrolling(String what, String view, Scene scene) {
-        awaitPictures(scene);
-        Node node = Fx.on(() -> scene.lookup(view));
-        frames(what + ", scrolled", step -> Event.fireEvent(node, wheel(step / 400 % 2 == 0 ? -NOTCH : NOTCH)));
-    }
-
-    private static ScrollEvent wheel(double by) {
-        return new ScrollEvent(
-                ScrollEvent.SCROLL,
-                600,
-                400,
-                600,
-                400,
-                false,
-                false,
-                false,
-                false,
-                false,
-                false,
-                0,
-                by,
-                0,
-                by,
-                ScrollEvent.HorizontalTextScrollUnits.NONE,
-                0,
-                ScrollEvent.VerticalTextScrollUnits.NONE,
-                0,
-                0,
-                null);
     }
 
     private static void layout(Scene scene) {
@@ -253,11 +208,10 @@ final class BatchTimes {
     /** From an action to the end of the layout of the pulse behind it. */
     private static double untilLaidOut(Scene scene, Runnable action) {
         CompletableFuture<Double> took = new CompletableFuture<>();
-        Fx.on(() -> {
+        Fx.run(() -> {
             long begun = System.nanoTime();
             scene.addPostLayoutPulseListener(() -> took.complete(since(begun)));
             action.run();
-            return true;
         });
         return took.join();
     }
@@ -271,117 +225,37 @@ final class BatchTimes {
                 pulses.countDown();
             }
         };
-        Fx.on(() -> {
+        Fx.run(() -> {
             timer.start();
-            return true;
         });
         try {
             pulses.await();
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
-        Fx.on(() -> {
+        Fx.run(() -> {
             timer.stop();
-            return true;
         });
     }
 
     private static void together(Scene scene, Session session) {
         List<Photo> chosen = session.list().photos().subList(0, TOGETHER);
-        Fx.on(() -> {
+        Fx.run(() -> {
             session.choose(chosen.getFirst());
             session.selection().property().set(Set.copyOf(chosen));
             session.together().add(Change.sized(0.7));
-            return true;
         });
-        awaitPictures(scene);
+        Scrolling.awaitPictures(scene);
         int visible = Fx.on(() -> (int) scene.getRoot().lookupAll(".photo-tile").stream()
                 .filter(node -> node.getOpacity() > 0)
                 .count());
         System.out.println(visible + " photos are visible, " + TOGETHER + " of them change");
-        frames("together, moved", step -> session.together()
+        Frames.measure("together, moved", step -> session.together()
                 .preview(Change.moved(0.1 * Math.sin(step / 20.0), 0.05 * Math.cos(step / 20.0))));
-        frames("together, tilted", step -> session.together().preview(Change.tilted(2 * Math.sin(step / 20.0))));
-        Fx.on(() -> {
+        Frames.measure(
+                "together, tilted", step -> session.together().preview(Change.tilted(2 * Math.sin(step / 20.0))));
+        Fx.run(() -> {
             session.together().abandon();
-            return true;
         });
-    }
-
-    /** Until no picture arrives any more. */
-    private static void awaitPictures(Scene scene) {
-        Fx.on(() -> {
-            layout(scene);
-            return true;
-        });
-        try {
-            Thread.sleep(15_000);
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-        }
-    }
-
-    private static void frames(String what, IntConsumer step) {
-        Frames frames = new Frames(step);
-        Fx.on(() -> {
-            frames.start();
-            return true;
-        });
-        frames.await();
-        say(what + ", frame p50", frames.percentile(50));
-        say(what + ", frame p75", frames.percentile(75));
-        say(what + ", frame p95", frames.percentile(95));
-        say(what + ", our share p95", frames.oursPercentile(95));
-    }
-
-    /** One step a pulse; pulses run as fast as they can. */
-    private static final class Frames extends AnimationTimer {
-        private final IntConsumer step;
-        private final double[] times = new double[MEASURED];
-        private final double[] ours = new double[MEASURED];
-        private final CountDownLatch done = new CountDownLatch(1);
-        private int pulses;
-        private long last;
-
-        Frames(IntConsumer step) {
-            this.step = step;
-        }
-
-        @Override
-        public void handle(long now) {
-            long time = System.nanoTime();
-            int measured = pulses - WARM_UP - 1;
-            if (measured >= 0 && measured < MEASURED) {
-                times[measured] = (time - last) / 1e6;
-            }
-            if (measured == MEASURED) {
-                stop();
-                done.countDown();
-                return;
-            }
-            last = time;
-            step.accept(pulses++);
-            if (measured + 1 >= 0 && measured + 1 < MEASURED) {
-                ours[measured + 1] = since(time);
-            }
-        }
-
-        void await() {
-            try {
-                done.await();
-            } catch (InterruptedException stopped) {
-                Thread.currentThread().interrupt();
-            }
-            Arrays.sort(times);
-            Arrays.sort(ours);
-        }
-
-        double percentile(int percent) {
-            return times[MEASURED * percent / 100];
-        }
-
-        double oursPercentile(int percent) {
-            return ours[MEASURED * percent / 100];
-        }
     }
 }

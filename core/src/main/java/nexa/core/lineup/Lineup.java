@@ -8,40 +8,38 @@ import java.util.function.Function;
 import java.util.stream.DoubleStream;
 import nexa.core.geometry.Point;
 
-/**
- * The results of several photos measured against the first, the exemplar. What stands out in a trait is a {@link Stray} of it.
- *
- * @param placings the exemplar first; at least one
- */
-public record Lineup(List<Placing> placings) {
+/** The results of several photos measured against the first, the exemplar. What stands out in a trait is a {@link Stray} of it. */
+public final class Lineup {
     /** Below these nobody sees a difference: 1 % of the frame, 2 % in size, half a degree. */
     private static final double SEEN_PLACE = 0.01;
 
     private static final double SEEN_SIZE = 0.02;
     private static final double SEEN_LEAN = 0.5;
 
-    /** @throws IllegalArgumentException if there is none */
-    public Lineup {
-        placings = List.copyOf(placings);
+    private final List<Deviation> deviations;
+
+    /**
+     * @param placings the exemplar first
+     * @throws IllegalArgumentException if there is none
+     */
+    public Lineup(List<Placing> placings) {
         if (placings.isEmpty()) {
             throw new IllegalArgumentException("A line-up has at least an exemplar");
         }
-    }
-
-    public Placing exemplar() {
-        return placings.getFirst();
+        Placing exemplar = placings.getFirst();
+        deviations = placings.stream().map(placing -> placing.from(exemplar)).toList();
     }
 
     /** In the order of the placings; the first is the exemplar's own, with nothing off. */
     public List<Deviation> deviations() {
-        return placings.stream().map(placing -> placing.from(exemplar())).toList();
+        return deviations;
     }
 
     public Spread spread() {
         Point middle = new Point(
                 Stray.median(all(d -> OptionalDouble.of(d.offset().x()))),
                 Stray.median(all(d -> OptionalDouble.of(d.offset().y()))));
-        double place = deviations().stream()
+        double place = deviations.stream()
                 .mapToDouble(d -> d.offset().distance(middle))
                 .max()
                 .orElseThrow();
@@ -57,7 +55,7 @@ public record Lineup(List<Placing> placings) {
         Stray y = Stray.of(all(d -> OptionalDouble.of(d.offset().y())), SEEN_PLACE);
         Stray size = Stray.of(all(Lineup::logSize), Math.log1p(SEEN_SIZE));
         Stray lean = Stray.of(all(Deviation::lean), SEEN_LEAN);
-        return deviations().stream()
+        return deviations.stream()
                 .map(d -> {
                     EnumSet<Trait> traits = EnumSet.noneOf(Trait.class);
                     if (x.names(d.offset().x()) || y.names(d.offset().y())) {
@@ -84,7 +82,7 @@ public record Lineup(List<Placing> placings) {
     }
 
     private double[] all(Function<Deviation, OptionalDouble> figure) {
-        return deviations().stream()
+        return deviations.stream()
                 .map(figure)
                 .flatMapToDouble(value -> value.stream())
                 .toArray();

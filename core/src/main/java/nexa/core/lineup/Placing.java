@@ -69,6 +69,7 @@ public record Placing(Point place, OptionalDouble size, OptionalDouble direction
 
     /** The angle from one direction to another, from -180 to 180. */
     private static double turn(double from, double to) {
-        return Math.IEEEremainder(to - from, 360);
+        double turn = to - from;
+        return turn - 360 * Math.rint(turn / 360);
     }
 }

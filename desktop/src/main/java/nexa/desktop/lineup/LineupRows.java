@@ -1,6 +1,7 @@
 package nexa.desktop.lineup;
 
 import java.util.ArrayDeque;
+import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -21,12 +22,17 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import javafx.util.Subscription;
+import nexa.core.brief.Brief;
+import nexa.core.brief.Derivation;
+import nexa.core.brief.Format;
+import nexa.core.brief.Framing;
 import nexa.core.carry.Change;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.ByFraming;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
@@ -48,6 +54,7 @@ public final class LineupRows extends Region {
     private final Pane guides = new Pane();
     private final ScrollBar bar = new ScrollBar();
     private final Label empty = new Label(Words.of("lineup.empty"));
+    private final ByFraming<Double> aspects;
     private final Map<Photo, ResultTile> shown = new HashMap<>();
 
     /** Tiles that show nothing; making one costs more than all it will show. */
@@ -68,6 +75,7 @@ public final class LineupRows extends Region {
         this.keys = keys;
         this.loader = loader;
         this.fx = fx;
+        this.aspects = new ByFraming<>(session::brief, session::framing, LineupRows::aspect);
         setId("lineup-rows");
         bar.setOrientation(Orientation.VERTICAL);
         guides.setPickOnBounds(false);
@@ -206,7 +214,7 @@ public final class LineupRows extends Region {
         empty.resizeRelocate(LineupLayout.MARGIN_LEFT, 40, getWidth() - 2 * LineupLayout.MARGIN_LEFT, 24);
         double barWidth = bar.prefWidth(-1);
         if (stale) {
-            layout = LineupLayout.of(photos.stream().map(this::aspect).toList(), getWidth() - barWidth, getHeight());
+            layout = LineupLayout.of(aspects(photos), getWidth() - barWidth, getHeight());
             stale = false;
         }
         double overflow = Math.max(0, layout.height() - getHeight());
@@ -221,11 +229,17 @@ public final class LineupRows extends Region {
         placeGuides(scrolled);
     }
 
-    /** Width over height of a result; 1 for what can't be shown. */
-    private double aspect(Photo photo) {
+    private List<Double> aspects(List<Photo> photos) {
         return session.format()
-                .flatMap(format -> session.frame(photo, format))
-                .map(Frame::aspect)
+                .map(format -> aspects.of(photos, format))
+                .orElseGet(() -> Collections.nCopies(photos.size(), 1.0));
+    }
+
+    /** Width over height of a result; 1 for what can't be shown. */
+    private static double aspect(Photo photo, Framing framing, Format format, Brief brief) {
+        return photo.facts()
+                .map(facts ->
+                        Derivation.frame(facts.asShot(), framing, format, brief).aspect())
                 .orElse(1.0);
     }
 

@@ -28,6 +28,7 @@ final class ScatterPane extends InkedPane {
     private static final double SEEN = 0.01;
     private static final double DOT = 5;
     private static final double REACH = 9;
+    private static final Color ALIKE = Color.gray(0.5, 0.85);
     private static final Color OUTLIER = Color.web("#a3202c");
 
     private final Session session;
@@ -91,16 +92,13 @@ final class ScatterPane extends InkedPane {
                 deviations().values().stream().map(Deviation::offset).toList(), width / height);
         axes(canvas, width, height);
         LineupModel.Shown shown = session.lineup().shownProperty().get();
-        shown.deviations()
-                .forEach((photo, deviation) -> dot(
-                        canvas,
-                        deviation,
-                        shown.exemplar().filter(photo::equals).isPresent()
-                                ? accent()
-                                : shown.outliers().getOrDefault(photo, Set.of()).isEmpty()
-                                        ? Color.gray(0.5, 0.85)
-                                        : OUTLIER,
-                        session.photo().filter(photo::equals).isPresent()));
+        Optional<Photo> exemplar = shown.exemplar();
+        Optional<Photo> current = session.photo();
+        shown.deviations().forEach((photo, deviation) -> {
+            boolean strays = !shown.outliers().getOrDefault(photo, Set.of()).isEmpty();
+            Color colour = exemplar.filter(photo::equals).isPresent() ? accent() : strays ? OUTLIER : ALIKE;
+            dot(canvas, deviation, colour, current.filter(photo::equals).isPresent());
+        });
     }
 
     private void axes(GraphicsContext canvas, double width, double height) {

@@ -15,6 +15,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.lineup.EvenLight;
 import nexa.core.lineup.ResultLight;
+import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.imaging.neutral.LightMeter;
@@ -57,8 +58,10 @@ public final class LightModel {
         this.work = work;
         this.fx = fx;
         subscription = Subscription.combine(
-                session.lineup().shownProperty().subscribe(now -> measure()),
-                session.editsProperty().subscribe(count -> measure())); // light may change and nothing else
+                session.lineup().shownProperty().map(LineupModel.Shown::photos).subscribe(photos -> measure()),
+                session.viewProperty().subscribe(view -> measure()),
+                session.formatProperty().subscribe(format -> measure()),
+                session.editsProperty().subscribe(count -> measure()));
     }
 
     /** Empty until a set is measured. */

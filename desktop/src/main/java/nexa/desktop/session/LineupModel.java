@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -57,11 +58,18 @@ public final class LineupModel {
     private final Session session;
     private final ObjectProperty<List<Double>> guides = new SimpleObjectProperty<>(List.of());
     private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>(Shown.NOTHING);
+    private final ByFraming<Optional<Placing>> placings;
     private List<Photo> set = List.of();
     private Optional<Photo> exemplar = Optional.empty();
 
+    /** The set, the exemplar first. */
+    private List<Photo> ordered = List.of();
+
     LineupModel(Session session) {
         this.session = session;
+        this.placings =
+                new ByFraming<>(session::brief, session::framing, (photo, framing, format, brief) -> photo.facts()
+                        .flatMap(facts -> Placing.of(facts.asShot(), framing, format, brief)));
     }
 
     /** Called once the session stands: gathers when the view is opened, and measures again while it is open. */
@@ -119,6 +127,7 @@ public final class LineupModel {
                 .toList();
         exemplar = session.photo().filter(set::contains).or(() -> set.stream().findFirst());
         session.selection().property().set(Set.of());
+        order();
         refresh();
         if (guides.get().isEmpty()) {
             guides.set(exemplarLines());
@@ -170,27 +179,34 @@ public final class LineupModel {
     /** Measures against the current photo from now on. */
     public void makeExemplar() {
         exemplar = session.photo().filter(set::contains).or(() -> exemplar);
+        order();
         refresh();
     }
 
-    /** Measures anew what is asked of the photos now, a gesture included. */
-    public void refresh() {
+    private void order() {
         List<Photo> photos = new ArrayList<>(set);
         exemplar.ifPresent(first -> {
             photos.remove(first);
             photos.addFirst(first);
         });
-        shown.set(session.format().map(format -> measured(photos, format)).orElse(Shown.NOTHING));
+        ordered = List.copyOf(photos);
+    }
+
+    /** Measures anew what is asked of the photos now, a gesture included. */
+    public void refresh() {
+        shown.set(session.format().map(format -> measured(ordered, format)).orElse(Shown.NOTHING));
     }
 
     private Shown measured(List<Photo> photos, Format format) {
-        Map<Photo, Placing> placings = new LinkedHashMap<>();
-        photos.forEach(photo -> placing(photo, format).ifPresent(placing -> placings.put(photo, placing)));
-        if (placings.isEmpty() || !placings.containsKey(photos.getFirst())) {
+        List<Optional<Placing>> all = placings.of(photos, format);
+        if (all.isEmpty() || all.getFirst().isEmpty()) {
             return new Shown(photos, Map.of(), Map.of(), Optional.empty());
         }
-        Lineup lineup = new Lineup(List.copyOf(placings.values()));
-        List<Photo> measured = List.copyOf(placings.keySet());
+        List<Photo> measured = IntStream.range(0, photos.size())
+                .filter(i -> all.get(i).isPresent())
+                .mapToObj(photos::get)
+                .toList();
+        Lineup lineup = new Lineup(all.stream().flatMap(Optional::stream).toList());
         Map<Photo, Deviation> deviations = new LinkedHashMap<>();
         Map<Photo, Set<Trait>> outliers = new LinkedHashMap<>();
         List<Deviation> figures = lineup.deviations();
@@ -200,11 +216,6 @@ public final class LineupModel {
             outliers.put(measured.get(i), traits.get(i));
         }
         return new Shown(photos, deviations, outliers, Optional.of(lineup.spread()));
-    }
-
-    private Optional<Placing> placing(Photo photo, Format format) {
-        return photo.facts()
-                .flatMap(facts -> Placing.of(facts.asShot(), session.framing(photo), format, session.brief()));
     }
 
     /** The photos that a pull would change: the selected ones with marks, those that stand out if none is selected. */
