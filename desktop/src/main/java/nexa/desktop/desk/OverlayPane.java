@@ -41,7 +41,7 @@ import nexa.words.Words;
 /** All overlays, which of them take part when stepping to the next, when they show, and how they are drawn. */
 public final class OverlayPane implements PaneLayer.Content {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
-    private static final int COLUMNS = 6;
+    private static final int COLUMNS = 4;
     private static final double CELL = 106;
 
     private final Session session;
@@ -106,18 +106,17 @@ public final class OverlayPane implements PaneLayer.Content {
     }
 
     private Node options() {
-        GridPane left = new GridPane(12, 9);
-        left.addRow(0, Labels.field("overlay.pane.show"), show);
-        left.addRow(1, Labels.field("overlay.pane.ink"), inks());
-        left.addRow(2, Labels.field("overlay.pane.strength"), strength);
-        left.addRow(3, Labels.field("overlay.pane.thickness"), thickness);
-        GridPane right = new GridPane(12, 9);
-        nested.setPrefWrapLength(190);
-        right.addRow(0, Labels.field("overlay.pane.cells"), cells);
-        right.addRow(1, Labels.field("overlay.pane.nested"), nested);
-        right.addRow(2, Labels.field("overlay.pane.bleed"), bleed);
-        right.addRow(3, Labels.field("overlay.pane.caption"), caption);
-        return new HBox(26, left, right);
+        nested.setPrefWrapLength(240);
+        GridPane grid = new GridPane(12, 9);
+        grid.addRow(0, Labels.field("overlay.pane.show"), show);
+        grid.addRow(1, Labels.field("overlay.pane.ink"), inks());
+        grid.addRow(2, Labels.field("overlay.pane.strength"), strength);
+        grid.addRow(3, Labels.field("overlay.pane.thickness"), thickness);
+        grid.addRow(4, Labels.field("overlay.pane.cells"), cells);
+        grid.addRow(5, Labels.field("overlay.pane.nested"), nested);
+        grid.addRow(6, Labels.field("overlay.pane.bleed"), bleed);
+        grid.addRow(7, Labels.field("overlay.pane.caption"), caption);
+        return grid;
     }
 
     private Node inks() {
@@ -244,6 +243,11 @@ public final class OverlayPane implements PaneLayer.Content {
     @Override
     public String title() {
         return Words.of("overlay.pane.title");
+    }
+
+    @Override
+    public boolean isBesideView() {
+        return true;
     }
 
     @Override
