@@ -77,8 +77,10 @@ public final class SettingsPane implements PaneLayer.Content {
         message.managedProperty().bind(message.textProperty().isNotEmpty());
         node = new VBox(
                 18,
-                part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
-                part("settings.print", printUnit(all.printUnitProperty()), explained("settings.print.tip")),
+                new HBox(
+                        40,
+                        part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
+                        part("settings.print", printUnit(all.printUnitProperty()), explained("settings.print.tip"))),
                 part("settings.pen", box("settings-pen", "settings.pen.large", all.penProperty())),
                 part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
                 part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),

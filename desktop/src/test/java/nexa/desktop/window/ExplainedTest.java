@@ -27,7 +27,7 @@ class ExplainedTest extends WindowTest {
         assertNull(check.getTooltip(), "made when it is needed");
         robot.moveTo("#clear").moveTo("#check").moveBy(3, 0);
         until(() -> shown() != null);
-        String words = Words.of("command", Command.ACCEPT);
+        String words = Words.begun(Words.of("command", Command.ACCEPT));
         assertTrue(shown().startsWith(words) && shown().length() > words.length(), shown());
     }
 
