@@ -26,7 +26,7 @@ public final class Lengths {
         return unit;
     }
 
-    /** Such as {@code 30.5 × 20.3 cm}. @param width in millimetres, as the height */
+    /** Such as {@code 30.5 × 20.3 cm}, of millimetres. */
     public static String size(double width, double height) {
         Unit unit = unit();
         return Words.of("length.size", tenths(in(unit, width)), tenths(in(unit, height)), Words.of("unit", unit));
@@ -42,11 +42,12 @@ public final class Lengths {
         return Words.of("length", Math.round(in(unit, millimetres)), Words.of("unit", unit));
     }
 
+    /** Millimetres in another unit. */
     static double in(Unit unit, double millimetres) {
         return millimetres / millimetres(unit);
     }
 
-    /** How many one of a unit is. */
+    /** How many millimetres one of a unit is. */
     static double millimetres(Unit unit) {
         return unit.pixels(SizeTarget.MILLIMETRES_PER_INCH, 0); // as many pixels as millimetres
     }
