@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
@@ -15,6 +14,7 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Slider;
+import nexa.bench.base.Figures;
 import nexa.bench.base.Frames;
 import nexa.bench.base.Fx;
 import nexa.bench.base.Scrolling;
@@ -49,11 +49,6 @@ final class BatchTimes {
     private static final int PHOTOS = 10_000;
     private static final int TOGETHER = 200;
     private static final int CARRIES = 5;
-    private static final int WARM_UP = 300;
-    private static final int MEASURED = 1000;
-
-    /** What a wheel gives for a notch, canvas units. */
-    private static final double NOTCH = 40;
 
     private final Locations locations;
     private final Path folder;
@@ -74,18 +69,10 @@ final class BatchTimes {
         Platform.exit();
     }
 
-    private static void say(String what, double milliseconds) {
-        System.out.printf(Locale.ROOT, "%-58s %8.1f ms%n", what, milliseconds);
-    }
-
-    private static double since(long begun) {
-        return (System.nanoTime() - begun) / 1e6;
-    }
-
     private void open(String what) throws IOException {
         long begun = System.nanoTime();
         try (Shoot shoot = Shoot.open(folder, locations)) {
-            say(PHOTOS + " photos, " + what, since(begun));
+            Figures.say(PHOTOS + " photos, " + what, Figures.since(begun));
             if (shoot.brief().formats().isEmpty()) {
                 shoot.apply(
                         Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
@@ -101,16 +88,16 @@ final class BatchTimes {
             Shoot shoot = Shoot.open(folder, locations);
             long begun = System.nanoTime();
             Edit edit = carry(shoot, i + 1);
-            planned[i] = since(begun);
+            planned[i] = Figures.since(begun);
             shoot.apply(edit);
             shoot.close();
-            stored[i] = since(begun);
+            stored[i] = Figures.since(begun);
         }
         Arrays.sort(planned);
         Arrays.sort(stored);
-        say("carry to " + PHOTOS + ": planned, median of " + CARRIES, planned[CARRIES / 2]);
-        say("carry to " + PHOTOS + ": planned and stored, median", stored[CARRIES / 2]);
-        say("carry to " + PHOTOS + ": planned and stored, slowest", stored[CARRIES - 1]);
+        Figures.say("carry to " + PHOTOS + ": planned, median of " + CARRIES, planned[CARRIES / 2]);
+        Figures.say("carry to " + PHOTOS + ": planned and stored, median", stored[CARRIES / 2]);
+        Figures.say("carry to " + PHOTOS + ": planned and stored, slowest", stored[CARRIES - 1]);
     }
 
     private static Edit carry(Shoot shoot, double tilt) {
@@ -143,41 +130,26 @@ final class BatchTimes {
         Fx.on(() -> window.open(folder)).join();
         Scene scene = Fx.on(window::scene);
         Session session = Fx.on(() -> window.session().orElseThrow());
-        Fx.run(() -> {
-            session.viewProperty().set(MainView.WALL);
-            layout(scene);
-        });
+        Fx.run(() -> session.viewProperty().set(MainView.WALL));
+        Fx.layout(scene);
         AnimationTimer pulses = new AnimationTimer() { // so that there is always a next one
                     @Override
                     public void handle(long now) {}
                 };
-        Fx.run(() -> {
-            pulses.start();
-        });
+        Fx.run(() -> pulses.start());
         Scrolling.measure("Wall", ".wall", scene);
         filters("usual size", scene, session);
-        Fx.run(() -> {
-            ((Slider) scene.lookup(".wall-size")).setValue(40);
-        });
+        Fx.run(() -> ((Slider) scene.lookup(".wall-size")).setValue(40));
         filters("smallest size", scene, session);
-        Fx.run(() -> {
-            pulses.stop();
-        });
+        Fx.run(() -> pulses.stop());
         together(scene, session);
         Fx.run(() -> {
             session.selection().property().set(Set.of());
             session.viewProperty().set(MainView.LINEUP);
-            layout(scene);
         });
+        Fx.layout(scene);
         Scrolling.measure("Line-up", ".lineup-rows", scene);
-        Fx.run(() -> {
-            window.close();
-        });
-    }
-
-    private static void layout(Scene scene) {
-        scene.getRoot().applyCss();
-        scene.getRoot().layout();
+        Fx.run(() -> window.close());
     }
 
     /** From the choice to the Wall laid out with what it lets through. */
@@ -201,8 +173,8 @@ final class BatchTimes {
             }
         }
         times.sort(null);
-        say("Wall filter on " + PHOTOS + ", laid out, " + size + ", median", times.get(times.size() / 2));
-        say("Wall filter on " + PHOTOS + ", laid out, " + size + ", slowest of 25", times.getLast());
+        Figures.say("Wall filter on " + PHOTOS + ", laid out, " + size + ", median", times.get(times.size() / 2));
+        Figures.say("Wall filter on " + PHOTOS + ", laid out, " + size + ", slowest of 25", times.getLast());
     }
 
     /** From an action to the end of the layout of the pulse behind it. */
@@ -210,7 +182,7 @@ final class BatchTimes {
         CompletableFuture<Double> took = new CompletableFuture<>();
         Fx.run(() -> {
             long begun = System.nanoTime();
-            scene.addPostLayoutPulseListener(() -> took.complete(since(begun)));
+            scene.addPostLayoutPulseListener(() -> took.complete(Figures.since(begun)));
             action.run();
         });
         return took.join();
@@ -225,17 +197,13 @@ final class BatchTimes {
                 pulses.countDown();
             }
         };
-        Fx.run(() -> {
-            timer.start();
-        });
+        Fx.run(() -> timer.start());
         try {
             pulses.await();
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
-        Fx.run(() -> {
-            timer.stop();
-        });
+        Fx.run(() -> timer.stop());
     }
 
     private static void together(Scene scene, Session session) {
@@ -254,8 +222,6 @@ final class BatchTimes {
                 .preview(Change.moved(0.1 * Math.sin(step / 20.0), 0.05 * Math.cos(step / 20.0))));
         Frames.measure(
                 "together, tilted", step -> session.together().preview(Change.tilted(2 * Math.sin(step / 20.0))));
-        Fx.run(() -> {
-            session.together().abandon();
-        });
+        Fx.run(() -> session.together().abandon());
     }
 }

@@ -5,11 +5,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import nexa.bench.base.Figures;
 import nexa.bench.base.Frames;
 import nexa.bench.base.Fx;
 import nexa.bench.base.Scrolling;
@@ -72,12 +72,9 @@ final class LineupTimes {
 
     private static void measure(Session session, Scene scene) {
         long begun = System.nanoTime();
-        Fx.run(() -> {
-            session.viewProperty().set(MainView.LINEUP);
-            scene.getRoot().applyCss();
-            scene.getRoot().layout();
-        });
-        say("opened and measured", begun);
+        Fx.run(() -> session.viewProperty().set(MainView.LINEUP));
+        Fx.layout(scene);
+        Figures.say("opened and measured", Figures.since(begun));
         Scrolling.measure("Line-up", ".lineup-rows", scene);
         Photo one = Fx.on(() -> session.lineup().shownProperty().get().photos().get(2));
         Fx.run(() -> session.selection().property().set(Set.of(one)));
@@ -87,11 +84,7 @@ final class LineupTimes {
         begun = System.nanoTime();
         Fx.run(() -> session.selection().property().set(Set.of()));
         Fx.run(session.lineup()::pullIn);
-        Fx.run(() -> scene.getRoot().layout());
-        say("those that stand out pulled in", begun);
-    }
-
-    private static void say(String what, long begun) {
-        System.out.printf(Locale.ROOT, "%-58s %8.1f ms%n", what, (System.nanoTime() - begun) / 1e6);
+        Fx.layout(scene);
+        Figures.say("those that stand out pulled in", Figures.since(begun));
     }
 }

@@ -41,12 +41,11 @@ record Program(
     static Program of(Locations locations, Executor work, Executor patient, Executor fx) {
         Preferences preferences = Preferences.open(locations);
         Settings settings = new Settings(preferences);
-        speak(settings);
         PreviewCache previews = new PreviewCache(
                 locations.cache().resolve("previews"),
                 settings.pictures().cacheBytes(),
                 new PreviewMaker(PhotoCodecs.STANDARD));
-        return new Program(
+        Program program = new Program(
                 preferences,
                 settings,
                 new Keys(preferences),
@@ -57,16 +56,14 @@ record Program(
                 work,
                 patient,
                 fx);
-    }
-
-    private static void speak(Settings settings) {
-        Words.speak(() -> settings.languageProperty().get());
-        Lengths.measure(() -> settings.printUnitProperty().get());
+        program.speak();
+        return program;
     }
 
     /** Words and lengths are said from now on as the user set by now. */
     void speak() {
-        speak(settings);
+        Words.speak(() -> settings.languageProperty().get());
+        Lengths.measure(() -> settings.printUnitProperty().get());
     }
 
     /** Formats kept for any shoot. */

@@ -1,7 +1,6 @@
 package nexa.bench.base;
 
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
 import java.util.function.IntConsumer;
 import javafx.animation.AnimationTimer;
@@ -34,7 +33,7 @@ public final class Frames extends AnimationTimer {
     }
 
     private static void say(String what, double[] sorted, int percent) {
-        System.out.printf(Locale.ROOT, "%-58s %8.1f ms%n", what, sorted[MEASURED * percent / 100]);
+        Figures.say(what, sorted[MEASURED * percent / 100]);
     }
 
     @Override
@@ -52,7 +51,7 @@ public final class Frames extends AnimationTimer {
         last = time;
         step.accept(pulses++);
         if (measured + 1 >= 0 && measured + 1 < MEASURED) {
-            ours[measured + 1] = (System.nanoTime() - time) / 1e6;
+            ours[measured + 1] = Figures.since(time);
         }
     }
 

@@ -61,6 +61,14 @@ public final class Fx {
         });
     }
 
+    /** Lays a window's content out at once. */
+    public static void layout(Scene scene) {
+        run(() -> {
+            scene.getRoot().applyCss();
+            scene.getRoot().layout();
+        });
+    }
+
     /** A part of a window. To be asked for on its thread; looking through all of the window each time would slow it down. */
     public static <T extends Node> Supplier<Optional<T>> part(Scene scene, String selector, Class<T> type) {
         AtomicReference<@Nullable Node> known = new AtomicReference<>();

@@ -50,10 +50,7 @@ public final class Scrolling {
 
     /** Until no picture arrives any more. */
     public static void awaitPictures(Scene scene) {
-        Fx.run(() -> {
-            scene.getRoot().applyCss();
-            scene.getRoot().layout();
-        });
+        Fx.layout(scene);
         try {
             Thread.sleep(PICTURES);
         } catch (InterruptedException stopped) {

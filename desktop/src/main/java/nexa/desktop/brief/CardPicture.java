@@ -92,11 +92,7 @@ final class CardPicture extends DrawnPane {
         double aspect = session.moment().frame(format).map(Frame::aspect).orElseGet(this::plainAspect);
         double wide = folded ? FOLDED_WIDTH : live ? LIVE_WIDTH : PLAIN_WIDTH;
         double scale = Math.min(wide / aspect, live ? LIVE_HEIGHT : PLAIN_HEIGHT);
-        double width = Math.max(6, Math.round(aspect * scale));
-        double height = Math.max(6, Math.round(scale));
-        setMinSize(width, height);
-        setMaxSize(width, height);
-        setPrefSize(width, height);
+        size(Math.max(6, Math.round(aspect * scale)), Math.max(6, Math.round(scale)));
         redraw();
     }
 

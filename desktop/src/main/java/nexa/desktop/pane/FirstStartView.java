@@ -73,9 +73,7 @@ public final class FirstStartView extends StackPane {
                         .forEach(stroke -> PhotoPainter.draw(canvas, stroke, box));
             }
         };
-        drawing.setPrefSize(300, 200);
-        drawing.setMaxSize(300, 200);
-        drawing.setMinSize(300, 200);
+        drawing.size(300, 200);
         return drawing;
     }
 

@@ -18,9 +18,7 @@ public final class Miniature extends InkedPane {
     private List<Stroke> strokes = List.of();
 
     public Miniature(double width, double height) {
-        setMinSize(width, height);
-        setPrefSize(width, height);
-        setMaxSize(width, height);
+        size(width, height);
     }
 
     /** Whether a frame of one aspect needs another drawing than one of the other; rounding does not count. */

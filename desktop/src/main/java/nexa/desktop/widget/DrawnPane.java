@@ -16,8 +16,11 @@ public abstract class DrawnPane extends Region {
 
     /** As large as fits in a square, in a shape. */
     public final void fit(double side, double aspect) {
-        double width = Math.round(side * Math.min(1, aspect));
-        double height = Math.round(side * Math.min(1, 1 / aspect));
+        size(Math.round(side * Math.min(1, aspect)), Math.round(side * Math.min(1, 1 / aspect)));
+    }
+
+    /** As large as this, whatever room there is. */
+    public final void size(double width, double height) {
         setMinSize(width, height);
         setPrefSize(width, height);
         setMaxSize(width, height);
