@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.cli.base.ExitCode;
 import nexa.cli.base.UsageWords;
@@ -78,6 +79,8 @@ public final class Main implements Runnable {
             PaperCommands.Contact.class,
             PaperCommands.Prints.class);
 
+    private static final Pattern PATH = Pattern.compile("[^-].*[/\\\\].*|[/\\\\].*|\\.\\.?");
+
     private static final Set<String> HELP = Set.of("--help", "-h");
 
     @Override
@@ -97,7 +100,7 @@ public final class Main implements Runnable {
     static int run(PrintStream out, PrintStream err, String... arguments) {
         Words.speak(Main::language);
         Lengths.measure(Main::printUnit);
-        String[] joined = LensMeasureCommands.joined(arguments);
+        String[] joined = LensMeasureCommands.joined(opening(arguments));
         CommandLine line = commands(joined);
         line.setOut(new java.io.PrintWriter(out, true, StandardCharsets.UTF_8));
         line.setErr(new java.io.PrintWriter(err, true, StandardCharsets.UTF_8));
@@ -108,6 +111,14 @@ public final class Main implements Runnable {
         line.setParameterExceptionHandler(Main::wrongUsage);
         line.setExecutionExceptionHandler((failure, command, parsed) -> failed(failure, command));
         return line.execute(joined);
+    }
+
+    /** A folder by its path is opened; a word alone may be a command's. */
+    static String[] opening(String... arguments) {
+        boolean isPath = arguments.length > 0 && PATH.matcher(arguments[0]).matches();
+        return isPath
+                ? Stream.concat(Stream.of("open"), Stream.of(arguments)).toArray(String[]::new)
+                : arguments;
     }
 
     /** Reading what a command takes is most of a short one's time: only the one that is named is read, or all if it is none. */

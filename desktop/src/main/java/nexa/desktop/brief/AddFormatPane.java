@@ -121,9 +121,12 @@ final class AddFormatPane extends VBox {
     }
 
     private void add(List<Format> presets) {
+        if (presets.isEmpty() && chosen().isEmpty() && shape.getText().isBlank()) {
+            refusal.setText(Words.of("rail.add.nothing"));
+            return;
+        }
         try {
-            List<Format> wanted = Stream.concat(
-                            wanted(presets.isEmpty()).stream().map(ShapeWords::format), presets.stream())
+            List<Format> wanted = Stream.concat(wanted().stream().map(ShapeWords::format), presets.stream())
                     .toList();
             if (wanted.size() == 1) {
                 Format one = wanted.getFirst();
@@ -137,10 +140,8 @@ final class AddFormatPane extends VBox {
         }
     }
 
-    /** @param needed whether it is refused that nothing is chosen and nothing typed */
-    private List<Shape> wanted(boolean needed) {
-        boolean mayBeBlank = !needed || !chosen().isEmpty();
-        List<Shape> typed = mayBeBlank && shape.getText().isBlank() ? List.of() : ShapeWords.parseAll(shape.getText());
+    private List<Shape> wanted() {
+        List<Shape> typed = shape.getText().isBlank() ? List.of() : ShapeWords.parseAll(shape.getText());
         return Stream.concat(chosen().stream(), typed.stream()).distinct().toList();
     }
 

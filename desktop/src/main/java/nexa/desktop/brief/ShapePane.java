@@ -23,7 +23,7 @@ import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** The shape this photo's frame is held to: the format's, free, a common one, or one typed. */
-public final class ShapePane implements PaneLayer.Content {
+public final class ShapePane implements PaneLayer.BesideView {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
     private static final double WIDTH = 300;
 

@@ -1,8 +1,9 @@
 package nexa.desktop.desk;
 
+import java.util.Optional;
 import java.util.concurrent.Executor;
-import javafx.css.PseudoClass;
-import javafx.geometry.Pos;
+import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -20,13 +21,14 @@ import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.PictureRow;
+import nexa.desktop.widget.Rows;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 
 /** The other crops of this photo in this format: keep the present one under a name, take another, drop one. */
-public final class AlternatesPane implements PaneLayer.Content {
-    private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+public final class AlternatesPane implements PaneLayer.BesideView {
     private static final double PICTURE = 64;
 
     private final Session session;
@@ -75,7 +77,12 @@ public final class AlternatesPane implements PaneLayer.Content {
     }
 
     private void refresh() {
+        Optional<String> focused =
+                buttons().filter(Node::isFocused).map(Node::getId).findFirst();
         list.getChildren().setAll(frame.alternates().stream().map(this::row).toList());
+        focused.flatMap(id ->
+                        buttons().filter(button -> id.equals(button.getId())).findFirst())
+                .ifPresent(Node::requestFocus);
         if (list.getChildren().isEmpty()) {
             Label none = new Label(Words.of("alternate.none"));
             none.getStyleClass().add("note");
@@ -85,19 +92,25 @@ public final class AlternatesPane implements PaneLayer.Content {
         node.setDisable(session.frame().isEmpty() || !session.shoot().mayEdit());
     }
 
+    private Stream<Node> buttons() {
+        return list.getChildren().stream().filter(HBox.class::isInstance).flatMap(row -> ((HBox) row)
+                .getChildren().stream());
+    }
+
     private HBox row(Alternate alternate) {
-        Label words = new Label(alternate.name());
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        PictureRow choose = new PictureRow(
+                Optional.of(picture(alternate)),
+                PICTURE,
+                alternate.name(),
+                "",
+                frame.isShown(alternate),
+                () -> frame.use(alternate));
+        choose.setId("alternate-" + alternate.name());
+        HBox.setHgrow(choose, Priority.ALWAYS);
         Button drop = Buttons.icon(MaterialDesignC.CLOSE, "alternate.drop", () -> frame.drop(alternate));
         drop.getStyleClass().add("small");
-        HBox row = new HBox(10, picture(alternate), words, space, drop);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().add("alternate");
-        row.setId("alternate-" + alternate.name());
-        row.pseudoClassStateChanged(ACTIVE, frame.isShown(alternate));
-        row.setOnMouseClicked(event -> frame.use(alternate));
-        return row;
+        drop.setId("drop-" + alternate.name());
+        return Rows.of(choose, drop);
     }
 
     private Region picture(Alternate alternate) {

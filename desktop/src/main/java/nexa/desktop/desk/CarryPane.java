@@ -30,7 +30,7 @@ import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** What of this photo's crop is carried to which photos, and what will not be the same there. */
-public final class CarryPane implements PaneLayer.Content {
+public final class CarryPane implements PaneLayer.BesideView {
     private static final int MOST_NEXT = 999;
 
     private final Session session;
@@ -137,11 +137,6 @@ public final class CarryPane implements PaneLayer.Content {
     @Override
     public Region node() {
         return node;
-    }
-
-    @Override
-    public boolean isBesideView() {
-        return true;
     }
 
     @Override

@@ -28,7 +28,7 @@ import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 
 /** What goes where the current frame shows no photo, where it will show, and making room on one side. */
-public final class FillPane implements PaneLayer.Content {
+public final class FillPane implements PaneLayer.BesideView {
     private final Session session;
     private final Filling filling;
     private final FillBox fill;

@@ -34,7 +34,7 @@ import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
 
 /** What is done about the lens of the current photo, or of all that are adjusted together. */
-public final class LensPane implements PaneLayer.Content {
+public final class LensPane implements PaneLayer.BesideView {
     private static final double WIDE = 400;
     private static final double LIST = 132;
 
@@ -278,11 +278,6 @@ public final class LensPane implements PaneLayer.Content {
     @Override
     public Region node() {
         return node;
-    }
-
-    @Override
-    public boolean isBesideView() {
-        return true;
     }
 
     @Override

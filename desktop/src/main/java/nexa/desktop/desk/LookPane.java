@@ -18,7 +18,7 @@ import nexa.desktop.widget.Labels;
 import nexa.words.Words;
 
 /** How the Bench looks and behaves: the mat, what a drag moves, snapping. */
-public final class LookPane implements PaneLayer.Content {
+public final class LookPane implements PaneLayer.BesideView {
     private final Slider strength = new Slider(0, 1, 1);
     private final CheckBox snapping = new CheckBox(Words.of("look.snapping"));
     private final CheckBox neighbours = new CheckBox(Words.of("look.neighbours"));

@@ -16,7 +16,7 @@ import nexa.desktop.widget.Buttons;
 import nexa.words.Words;
 
 /** Marks proposed for photos, and what becomes of them. */
-public final class MarksPane implements PaneLayer.Content {
+public final class MarksPane implements PaneLayer.BesideView {
     private final Session session;
     private final Marking marking;
     private final Button suggest;
@@ -117,11 +117,6 @@ public final class MarksPane implements PaneLayer.Content {
     @Override
     public Region node() {
         return node;
-    }
-
-    @Override
-    public boolean isBesideView() {
-        return true;
     }
 
     @Override

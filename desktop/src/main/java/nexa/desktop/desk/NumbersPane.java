@@ -26,7 +26,7 @@ import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
 
 /** The frame's place and size as numbers that can be typed, counted from one of nine points. */
-public final class NumbersPane implements PaneLayer.Content {
+public final class NumbersPane implements PaneLayer.BesideView {
     private interface Typed {
         Frame frame(Measure measure, Frame frame, double value);
     }

@@ -39,7 +39,7 @@ import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** All overlays, which of them take part when stepping to the next, when they show, and how they are drawn. */
-public final class OverlayPane implements PaneLayer.Content {
+public final class OverlayPane implements PaneLayer.BesideView {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
     private static final int COLUMNS = 4;
     private static final double CELL = 106;
@@ -243,11 +243,6 @@ public final class OverlayPane implements PaneLayer.Content {
     @Override
     public String title() {
         return Words.of("overlay.pane.title");
-    }
-
-    @Override
-    public boolean isBesideView() {
-        return true;
     }
 
     @Override

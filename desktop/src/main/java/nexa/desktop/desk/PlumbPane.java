@@ -15,7 +15,7 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.words.Words;
 
 /** What finishes a plumb: size, place and proportions. */
-public final class PlumbPane implements PaneLayer.Content {
+public final class PlumbPane implements PaneLayer.BesideView {
     private static final double CLOSEST = 2;
 
     private final Plumbing plumbing;
@@ -103,11 +103,6 @@ public final class PlumbPane implements PaneLayer.Content {
     @Override
     public Region node() {
         return node;
-    }
-
-    @Override
-    public boolean isBesideView() {
-        return true;
     }
 
     @Override

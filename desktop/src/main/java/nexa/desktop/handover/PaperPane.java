@@ -80,7 +80,7 @@ public final class PaperPane implements PaneLayer.Content {
             }
         }
         node = new VBox(14, kind, grid, new HBox(8, write, replace, cancel), progress, message);
-        node.setPrefWidth(470);
+        node.setPrefWidth(530);
         subscriptions = Subscription.combine(
                 model.kindProperty()
                         .subscribe(chosen -> file.setText(model.usualFile().toString())),
@@ -98,8 +98,10 @@ public final class PaperPane implements PaneLayer.Content {
         marks.selectedProperty().bindBidirectional(model.marksProperty());
         marks.setId("paper-marks");
         columns.setPrefWidth(90);
+        columns.setAccessibleText(Words.of("paper.columns"));
         columns.getValueFactory().valueProperty().bindBidirectional(model.columnsProperty());
         bleed.setPrefWidth(90);
+        bleed.setAccessibleText(Words.of("paper.bleed"));
         bleed.getValueFactory().valueProperty().bindBidirectional(model.bleedProperty());
         write.setId("paper-write");
         write.getStyleClass().add("primary");

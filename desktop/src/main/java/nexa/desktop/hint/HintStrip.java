@@ -85,7 +85,7 @@ public final class HintStrip extends Region {
     }
 
     private double heightOfWords(double width) {
-        return Math.ceil(words.prefHeight(width));
+        return Math.max(Math.ceil(words.prefHeight(width)), Math.ceil(away.minWidth(-1)) + 2);
     }
 
     /** From where that begins, or up to where it ends if it is as wide as the window. */
@@ -98,8 +98,8 @@ public final class HintStrip extends Region {
                 .orElse(GAP);
         double y = hasRoom ? GAP : -height - GAP;
         words.resizeRelocate(Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - width - GAP))), y, width, height);
-        double side = away.prefWidth(-1);
-        away.resizeRelocate(words.getLayoutX() + width - side - EDGE, y + EDGE, side, away.prefHeight(-1));
+        double side = Math.max(away.minWidth(-1), away.prefWidth(-1));
+        away.resizeRelocate(words.getLayoutX() + width - side - EDGE, y + EDGE, side, side);
     }
 
     private Bounds inHere(Node node) {

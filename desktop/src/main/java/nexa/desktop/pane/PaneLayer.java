@@ -43,14 +43,12 @@ public final class PaneLayer extends Pane {
         /** No longer shown. */
         void dispose();
 
-        /** Whether it is about what the view shows: then it stands beside that, and the view makes room. */
-        default boolean isBesideView() {
-            return false;
-        }
-
         /** Takes the keyboard, where typing is what one came for. */
         default void focus() {}
     }
+
+    /** What is about that which the view shows: it stands beside that, and the view makes room. */
+    public interface BesideView extends Content {}
 
     public PaneLayer() {
         setPickOnBounds(false);
@@ -80,7 +78,7 @@ public final class PaneLayer extends Pane {
         getChildren().setAll(framed);
         applyCss();
         double wide = framed.prefWidth(-1) + 2 * GAP;
-        room.setPrefWidth(content.isBesideView() && getWidth() - wide >= LEAST_LEFT ? wide : 0);
+        room.setPrefWidth(content instanceof BesideView && getWidth() - wide >= LEAST_LEFT ? wide : 0);
         layout();
         framed.requestFocus(); // so that Tab leads into it
         content.focus();

@@ -1,16 +1,12 @@
 package nexa.desktop.pane;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import javafx.css.PseudoClass;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
@@ -18,13 +14,13 @@ import nexa.core.brief.Framing;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.Session;
+import nexa.desktop.widget.PictureRow;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
 /** Every action in words and a small picture, newest first; a click goes back to it, or forward again. */
-public final class StepsPane implements PaneLayer.Content {
-    private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
+public final class StepsPane implements PaneLayer.BesideView {
     private static final double PICTURE = 44;
     private static final int MOST_SHOWN = 60;
 
@@ -47,44 +43,42 @@ public final class StepsPane implements PaneLayer.Content {
     }
 
     private void refresh() {
-        list.getChildren().clear();
+        boolean hadKeyboard = list.getChildren().stream().anyMatch(Node::isFocused);
         List<Edit> undone = session.shoot().history().undone();
         List<Edit> done = session.shoot().history().done();
+        List<PictureRow> rows = new ArrayList<>();
         for (int i = Math.min(undone.size(), MOST_SHOWN) - 1; i >= 0; i--) {
-            int forward = -(i + 1);
-            list.getChildren().add(row(undone.get(i), forward, "step-forward-" + (i + 1)));
+            rows.add(row(undone.get(i), -(i + 1), "step-forward-" + (i + 1)));
         }
         for (int i = 0; i < Math.min(done.size(), MOST_SHOWN); i++) {
-            list.getChildren().add(row(done.get(i), i, "step-" + i));
+            rows.add(row(done.get(i), i, "step-" + i));
         }
-        list.getChildren().add(start(done.size()));
+        rows.add(start(done.size()));
+        list.getChildren().setAll(rows);
+        if (hadKeyboard) {
+            rows.stream().filter(PictureRow::isActive).findFirst().ifPresent(Node::requestFocus);
+        }
     }
 
     /** @param back how many actions to step back so that this one is the last done; negative = forward */
-    private Node row(Edit edit, int back, String id) {
+    private PictureRow row(Edit edit, int back, String id) {
         Optional<Photo> photo = photo(edit);
-        Label words = new Label(Words.of(edit.label()));
-        Label where = new Label(where(edit, photo));
-        where.getStyleClass().add("note");
-        StackPane picture = new StackPane();
-        picture.setMinSize(PICTURE, PICTURE);
-        picture.setPrefSize(PICTURE, PICTURE);
-        photo.flatMap(p -> picture(p, edit)).ifPresent(picture.getChildren()::add);
-        return dressed(new HBox(10, picture, new VBox(1, words, where)), back, id);
-    }
-
-    private Node start(int back) {
-        return dressed(new HBox(new Label(Words.of("steps.start"))), back, "step-start");
-    }
-
-    private Node dressed(HBox row, int back, String id) {
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().add("step");
-        row.setId(id);
+        Optional<Region> picture = photo.flatMap(p -> picture(p, edit));
+        PictureRow row = new PictureRow(
+                picture, PICTURE, Words.begun(Words.of(edit.label())), where(edit, photo), back == 0, () -> go(back));
         row.setOpacity(back < 0 ? 0.5 : 1);
-        row.pseudoClassStateChanged(ACTIVE, back == 0);
-        row.setOnMouseClicked(event -> session.stepBack(back));
+        row.setId(id);
         return row;
+    }
+
+    private PictureRow start(int back) {
+        PictureRow row = new PictureRow(Words.of("steps.start"), back == 0, () -> go(back));
+        row.setId("step-start");
+        return row;
+    }
+
+    private void go(int back) {
+        session.stepBack(back);
     }
 
     private Optional<Photo> photo(Edit edit) {

@@ -36,7 +36,8 @@ public final class BriefEdits {
     private void added(Brief longer) {
         int before = brief().formats().size();
         if (session.shoot().mayEdit() && !longer.equals(brief())) {
-            change("edit.brief.add", longer);
+            boolean several = longer.formats().size() > before + 1;
+            change(several ? "edit.brief.add-several" : "edit.brief.add", longer);
             session.choose(longer.formats().get(before));
         }
     }

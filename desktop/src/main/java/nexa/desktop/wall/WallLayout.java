@@ -3,9 +3,11 @@ package nexa.desktop.wall;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.DoublePredicate;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 
 /**
@@ -163,6 +165,33 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
         return new WallLayout(List.copyOf(cells), List.copyOf(headings), y - gap(edge) + MARGIN);
     }
 
+    /**
+     * The mean square of what full rows leave between photos beyond the least; empty if no row is full.
+     *
+     * @param groups as for {@link #of}
+     */
+    static OptionalDouble left(List<Double> aspects, List<Integer> groups, double width, double edge) {
+        DoubleStream.Builder left = DoubleStream.builder();
+        int first = 0;
+        for (int size : groups.isEmpty() ? List.of(aspects.size()) : groups) {
+            List<Double> group = aspects.subList(first, first + size);
+            int begin = 0;
+            for (int end = endOfRow(group, 0, width, edge); end < size; end = endOfRow(group, end, width, edge)) {
+                left.add(Math.pow(left(group.subList(begin, end), width, edge), 2));
+                begin = end;
+            }
+            first += size;
+        }
+        return left.build().average();
+    }
+
+    /** Between each two photos of a row; beside a single one. */
+    private static double left(List<Double> row, double width, double edge) {
+        return row.size() > 1
+                ? filling(row, width, edge) - gap(edge)
+                : Math.max(0, width - 2 * MARGIN - widthOf(row.getFirst(), edge));
+    }
+
     /** @return where the next row begins */
     private static double addRows(List<Cell> cells, List<Double> aspects, double top, double width, double edge) {
         double y = top;
@@ -180,6 +209,9 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
     }
 
     private static int endOfRow(List<Double> aspects, int first, double width, double edge) {
+        if (first == aspects.size()) {
+            return first;
+        }
         double x = MARGIN + widthOf(aspects.get(first), edge);
         int end = first + 1;
         while (end < aspects.size() && x + gap(edge) + widthOf(aspects.get(end), edge) <= width - MARGIN) {

@@ -65,6 +65,7 @@ public final class WallView extends Region {
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
     private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
     private final Deque<PhotoTile> spare = new ArrayDeque<>();
+    private final EvenEdge evenEdge = new EvenEdge();
     private final Subscription subscriptions;
     private Hung hung = Hung.NOTHING;
     private boolean stale = true;
@@ -273,7 +274,10 @@ public final class WallView extends Region {
     private void hang(double width) {
         if (stale || width != hungWidth || size.getValue() != hungSize) {
             Hung before = hung;
-            WallLayout layout = WallLayout.of(aspects(), groupSizes(), width, size.getValue());
+            List<Double> aspects = aspects();
+            List<Integer> groups = groupSizes();
+            double edge = evenEdge.of(aspects, groups, width, size.getValue());
+            WallLayout layout = WallLayout.of(aspects, groups, width, edge);
             hung = new Hung(session.list().photos(), layout);
             scrollTo(
                     stale

@@ -87,7 +87,7 @@ class GoingOnTest extends WindowTest {
         press(robot, KeyCode.Y);
         click(robot, "#alternate-wide");
         assertEquals(wide, frame());
-        click(robot, "#alternate-close .icon-button");
+        click(robot, "#drop-close");
         assertEquals(1, session().frameEdits().alternates().size());
         press(robot, KeyCode.ESCAPE);
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
@@ -101,7 +101,7 @@ class GoingOnTest extends WindowTest {
         press(robot, KeyCode.Q);
         press(robot, KeyCode.M);
         click(robot, "#steps");
-        assertTrue(robot.lookup("#step-0 .label").<Labeled>query().getText().contains("mirror"));
+        assertTrue(robot.lookup("#step-0 .label").<Labeled>query().getText().contains("Mirror"));
         click(robot, "#step-2");
         assertEquals(0.1, session().framing().pose().tilt().degrees(), 1e-9);
         assertFalse(session().framing().pose().turn().mirrored());
@@ -110,6 +110,37 @@ class GoingOnTest extends WindowTest {
         assertTrue(session().framing().pose().turn().mirrored());
         click(robot, "#step-start");
         assertTrue(session().brief().formats().isEmpty());
+    }
+
+    @Test
+    void stepsAndAlternates_areChosenByKeysToo(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        place(0.8);
+        Frame wide = frame();
+        onFx(() -> session().frameEdits().keep("wide"));
+        place(0.5);
+        Frame close = frame();
+        press(robot, KeyCode.Y);
+        tabTo(robot, "alternate-wide", KeyCode.SHIFT, KeyCode.TAB);
+        press(robot, KeyCode.SPACE);
+        assertEquals(wide, frame());
+        assertEquals("alternate-wide", window.scene().getFocusOwner().getId());
+        click(robot, "#steps");
+        tabTo(robot, "step-1", KeyCode.TAB);
+        press(robot, KeyCode.SPACE);
+        assertEquals(close, frame());
+        assertEquals("step-0", window.scene().getFocusOwner().getId());
+        press(robot, KeyCode.UP);
+        assertEquals("step-forward-1", window.scene().getFocusOwner().getId());
+        press(robot, KeyCode.SPACE);
+        assertEquals(wide, frame());
+    }
+
+    private void tabTo(FxRobot robot, String id, KeyCode... tab) throws Exception {
+        for (int i = 0; i < 8 && !id.equals(window.scene().getFocusOwner().getId()); i++) {
+            press(robot, tab);
+        }
+        assertEquals(id, window.scene().getFocusOwner().getId());
     }
 
     @Test

@@ -55,6 +55,20 @@ class AccessibleTest extends EveryScreen {
     @Override
     void look(String screen) {
         used(window.scene().getRoot()).forEach(node -> judge(screen, node));
+        clickedOnly(window.scene().getRoot())
+                .forEach(node -> nameless.add(screen + ": " + node.getId() + " can be clicked, but not used by keys"));
+    }
+
+    /** What answers to the pointer, outside of controls. */
+    private static Stream<Node> clickedOnly(Node node) {
+        boolean isUsed = node.isFocusTraversable() || USED.contains(node.getAccessibleRole());
+        if (!node.isVisible() || node instanceof Control && isUsed) {
+            return Stream.of();
+        }
+        Stream<Node> within = node instanceof Parent parent
+                ? parent.getChildrenUnmodifiable().stream().flatMap(AccessibleTest::clickedOnly)
+                : Stream.of();
+        return node.getOnMouseClicked() == null ? within : Stream.concat(Stream.of(node), within);
     }
 
     private void judge(String screen, Node node) {

@@ -1,7 +1,9 @@
 package nexa.desktop.window.screens;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import nexa.core.geometry.Point;
 import nexa.core.space.Pose;
@@ -28,6 +30,11 @@ abstract class EveryScreen extends WindowTest {
             new KeyCode[] {KeyCode.SHORTCUT, KeyCode.D},
             new KeyCode[] {KeyCode.SHORTCUT, KeyCode.U});
 
+    /** Buttons of a view that open panes. */
+    private static final Map<MainView, List<String>> BY_BUTTONS = Map.of(
+            MainView.BENCH, List.of("#steps", "#filter", "#shelf"),
+            MainView.HANDOVER, List.of("#handover-kept", "#handover-paper", "#handover-exchange"));
+
     @AfterEach
     void undressed() throws Exception {
         undress();
@@ -36,6 +43,7 @@ abstract class EveryScreen extends WindowTest {
     final void begin(FxRobot robot) throws Exception {
         dress();
         onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+        onFx(() -> session().frameEdits().keep("wide"));
     }
 
     /** Looks at a screen that shows, on the interface's thread. */
@@ -53,6 +61,7 @@ abstract class EveryScreen extends WindowTest {
             press(robot, KeyCode.ESCAPE);
             onFx(() -> session().viewProperty().set(MainView.BENCH));
         }
+        byButtons(robot);
         besideMarks(robot);
         together();
         for (KeyCode[] keys : BY_KEYS) {
@@ -60,6 +69,19 @@ abstract class EveryScreen extends WindowTest {
             settled(List.of(keys).toString());
             press(robot, KeyCode.ESCAPE);
         }
+    }
+
+    private void byButtons(FxRobot robot) throws Exception {
+        for (var view : BY_BUTTONS.entrySet()) {
+            onFx(() -> session().viewProperty().set(view.getKey()));
+            for (String button : view.getValue()) {
+                until(() -> !robot.lookup(button).queryAll().isEmpty());
+                onFx(() -> robot.lookup(button).queryAs(ButtonBase.class).fire());
+                settled(button);
+                press(robot, KeyCode.ESCAPE);
+            }
+        }
+        onFx(() -> session().viewProperty().set(MainView.BENCH));
     }
 
     /** A pane that a view makes room for, and results that lie far from each other. */
