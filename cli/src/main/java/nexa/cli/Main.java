@@ -116,9 +116,7 @@ public final class Main implements Runnable {
     /** A folder by its path is opened; a word alone may be a command's. */
     static String[] opening(String... arguments) {
         boolean isPath = arguments.length > 0 && PATH.matcher(arguments[0]).matches();
-        return isPath
-                ? Stream.concat(Stream.of("open"), Stream.of(arguments)).toArray(String[]::new)
-                : arguments;
+        return isPath ? Stream.concat(Stream.of("open"), Stream.of(arguments)).toArray(String[]::new) : arguments;
     }
 
     /** Reading what a command takes is most of a short one's time: only the one that is named is read, or all if it is none. */

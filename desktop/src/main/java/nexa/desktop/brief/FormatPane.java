@@ -52,7 +52,8 @@ public final class FormatPane implements PaneLayer.Content {
         this.shelf = shelf;
         this.format = format;
         this.done = done;
-        quality = Numbers.whole("format-quality", 1, 100, format.files().quality());
+        quality = Numbers.whole(
+                "format-quality", "handover.quality.tip", 1, 100, format.files().quality());
         colour = new ColourBox(format.files().colour(), "format-colour");
         fill();
         GridPane grid = new GridPane(12, 9);
@@ -91,6 +92,7 @@ public final class FormatPane implements PaneLayer.Content {
         rule.setConverter(new EnumWords<>("rule"));
         rule.setValue(format.rule());
         rule.setId("format-rule");
+        rule.setAccessibleText(Words.of("format.rule"));
         type.getItems().setAll(FileType.values());
         type.setConverter(new Shown<>(FileType::label));
         type.setValue(format.files().type());
@@ -98,8 +100,8 @@ public final class FormatPane implements PaneLayer.Content {
         centred.setId("format-centred");
         Buttons.explain(centred, Words.of("format.centred.tip"));
         type.setId("format-type");
+        type.setAccessibleText(Words.of("handover.type"));
         quality.setPrefWidth(90);
-        quality.getEditor().setAccessibleText(Words.of("handover.quality.tip"));
         quality.disableProperty().bind(type.valueProperty().map(chosen -> !chosen.hasQuality()));
     }
 

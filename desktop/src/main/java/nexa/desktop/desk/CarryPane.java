@@ -86,9 +86,12 @@ public final class CarryPane implements PaneLayer.BesideView {
 
     private static Spinner<Integer> next(Settings settings) {
         Spinner<Integer> next = Numbers.whole(
-                "carry-next", 1, MOST_NEXT, settings.carryNextProperty().get());
+                "carry-next",
+                "to.next",
+                1,
+                MOST_NEXT,
+                settings.carryNextProperty().get());
         next.setPrefWidth(84);
-        next.getEditor().setAccessibleText(Words.of("to.next"));
         next.valueProperty().subscribe(settings.carryNextProperty()::set);
         next.managedProperty().bind(next.visibleProperty());
         return next;

@@ -34,7 +34,7 @@ public final class FillPane implements PaneLayer.BesideView {
     private final FillBox fill;
     private final Button asFormat;
     private final Label figures = new Label();
-    private final Spinner<Integer> percent = Numbers.whole("fill-percent", 1, 100, 10);
+    private final Spinner<Integer> percent = Numbers.whole("fill-percent", "fill.room", 1, 100, 10);
     private final VBox node = new VBox(12);
     private final Subscription subscriptions;
     private boolean showing;
@@ -46,7 +46,6 @@ public final class FillPane implements PaneLayer.BesideView {
         asFormat = Buttons.text("fill.format", () -> filling.choose(Optional.empty()));
         asFormat.setId("fill-format");
         Buttons.explain(asFormat, Words.of("fill.format.tip"));
-        percent.setAccessibleText(Words.of("fill.room"));
         percent.setPrefWidth(80);
         figures.setWrapText(true);
         figures.getStyleClass().add("note");

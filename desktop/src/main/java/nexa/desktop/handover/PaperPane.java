@@ -47,8 +47,8 @@ public final class PaperPane implements PaneLayer.Content {
     private final Choices<Kind> kind;
     private final ChoiceBox<Paper> paper = new ChoiceBox<>();
     private final CheckBox lying = new CheckBox(Words.of("paper.lying"));
-    private final Spinner<Integer> columns = Numbers.whole("paper-columns", 1, 20, 5);
-    private final Spinner<Double> bleed = Numbers.decimal("paper-bleed", 0, 50, 3, 0.5);
+    private final Spinner<Integer> columns = Numbers.whole("paper-columns", "paper.columns", 1, 20, 5);
+    private final Spinner<Double> bleed = Numbers.decimal("paper-bleed", "paper.bleed", 0, 50, 3, 0.5);
     private final CheckBox marks = new CheckBox(Words.of("paper.marks"));
     private final TextField file = new TextField();
     private final Button write = Buttons.text("paper.write", this::write);
@@ -98,10 +98,8 @@ public final class PaperPane implements PaneLayer.Content {
         marks.selectedProperty().bindBidirectional(model.marksProperty());
         marks.setId("paper-marks");
         columns.setPrefWidth(90);
-        columns.setAccessibleText(Words.of("paper.columns"));
         columns.getValueFactory().valueProperty().bindBidirectional(model.columnsProperty());
         bleed.setPrefWidth(90);
-        bleed.setAccessibleText(Words.of("paper.bleed"));
         bleed.getValueFactory().valueProperty().bindBidirectional(model.bleedProperty());
         write.setId("paper-write");
         write.getStyleClass().add("primary");

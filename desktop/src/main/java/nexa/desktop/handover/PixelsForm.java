@@ -63,17 +63,23 @@ final class PixelsForm extends GridPane {
         FileSettings files = format.files();
         Packing packing = files.packing();
         Finish finish = files.finish();
-        enlarge = number("files-enlarge", 101, Finish.MOST_ENLARGED, finish.enlarge() > 100 ? finish.enlarge() : 150);
-        quality = number("files-quality", 1, 100, files.quality());
+        enlarge = number(
+                "files-enlarge",
+                "files.enlarge",
+                101,
+                Finish.MOST_ENLARGED,
+                finish.enlarge() > 100 ? finish.enlarge() : 150);
+        quality = number("files-quality", "handover.quality.tip", 1, 100, files.quality());
         kilobytes = number(
                 "files-kilobytes",
+                "files.most",
                 1,
                 1_000_000,
                 packing.mostKilobytes() > 0 ? packing.mostKilobytes() : USUAL_KILOBYTES);
         colour = new ColourBox(files.colour(), "files-colour");
-        ppi = number("files-ppi", 1, 2400, finish.ppi() > 0 ? finish.ppi() : 300);
+        ppi = number("files-ppi", "files.ppi", 1, 2400, finish.ppi() > 0 ? finish.ppi() : 300);
         fill = new FillBox("files-fill", files.fill());
-        mostFill = number("files-most-fill", 0, 100, files.mostFill());
+        mostFill = number("files-most-fill", "files.most.fill", 0, 100, files.mostFill());
         fill(packing, finish);
         add("format.target", target, any -> true);
         add("files.enlarge", unit(enlarges, enlarge, "files.percent"), any -> true);
@@ -127,8 +133,8 @@ final class PixelsForm extends GridPane {
         number.disableProperty().bind(box.selectedProperty().not());
     }
 
-    private static Spinner<Integer> number(String id, int least, int most, int now) {
-        Spinner<Integer> spinner = Numbers.whole(id, least, most, now);
+    private static Spinner<Integer> number(String id, String words, int least, int most, int now) {
+        Spinner<Integer> spinner = Numbers.whole(id, words, least, most, now);
         spinner.setPrefWidth(92);
         return spinner;
     }

@@ -26,20 +26,26 @@ public final class Numbers {
         return Words.number("%." + decimals + "f", value);
     }
 
-    /** A field for a whole number, and steps beside it. */
-    public static Spinner<Integer> whole(String id, int least, int most, int now) {
-        return box(id, new Spinner<>(least, most, now), String::valueOf, typed -> (int) Math.round(typed));
+    /**
+     * A field for a whole number, and steps beside it.
+     *
+     * @param words the key of what it is called, for those who can't see what stands beside it
+     */
+    public static Spinner<Integer> whole(String id, String words, int least, int most, int now) {
+        return box(id, words, new Spinner<>(least, most, now), String::valueOf, typed -> (int) Math.round(typed));
     }
 
     /** The same for one with a decimal. */
-    public static Spinner<Double> decimal(String id, double least, double most, double now, double step) {
-        return box(id, new Spinner<>(least, most, now, step), value -> text(value, 1), typed -> typed);
+    public static Spinner<Double> decimal(String id, String words, double least, double most, double now, double step) {
+        return box(id, words, new Spinner<>(least, most, now, step), value -> text(value, 1), typed -> typed);
     }
 
     /** What is typed counts by Enter and when the field is left; what is no number is put back. */
     private static <N extends Number> Spinner<N> box(
-            String id, Spinner<N> box, Function<N, String> text, Function<Double, N> number) {
+            String id, String words, Spinner<N> box, Function<N, String> text, Function<Double, N> number) {
         box.setId(id);
+        box.setAccessibleText(Words.of(words));
+        box.getEditor().setAccessibleText(Words.of(words));
         box.setEditable(true);
         box.getValueFactory().setConverter(new StringConverter<>() {
             @Override

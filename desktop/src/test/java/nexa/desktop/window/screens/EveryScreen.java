@@ -1,7 +1,6 @@
 package nexa.desktop.window.screens;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
@@ -12,6 +11,7 @@ import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.session.MainView;
 import nexa.desktop.window.WindowTest;
 import nexa.shoot.photo.Photo;
+import nexa.words.Words;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -28,12 +28,9 @@ abstract class EveryScreen extends WindowTest {
             new KeyCode[] {KeyCode.SHIFT, KeyCode.U},
             new KeyCode[] {KeyCode.SHORTCUT, KeyCode.T},
             new KeyCode[] {KeyCode.SHORTCUT, KeyCode.D},
-            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.U});
-
-    /** Buttons of a view that open panes. */
-    private static final Map<MainView, List<String>> BY_BUTTONS = Map.of(
-            MainView.BENCH, List.of("#steps", "#filter", "#shelf"),
-            MainView.HANDOVER, List.of("#handover-kept", "#handover-paper", "#handover-exchange"));
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.U},
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.I},
+            new KeyCode[] {KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.L});
 
     @AfterEach
     void undressed() throws Exception {
@@ -62,6 +59,7 @@ abstract class EveryScreen extends WindowTest {
             onFx(() -> session().viewProperty().set(MainView.BENCH));
         }
         byButtons(robot);
+        byMenu(robot);
         besideMarks(robot);
         together();
         for (KeyCode[] keys : BY_KEYS) {
@@ -72,16 +70,27 @@ abstract class EveryScreen extends WindowTest {
     }
 
     private void byButtons(FxRobot robot) throws Exception {
-        for (var view : BY_BUTTONS.entrySet()) {
-            onFx(() -> session().viewProperty().set(view.getKey()));
-            for (String button : view.getValue()) {
-                until(() -> !robot.lookup(button).queryAll().isEmpty());
-                onFx(() -> robot.lookup(button).queryAs(ButtonBase.class).fire());
-                settled(button);
-                press(robot, KeyCode.ESCAPE);
-            }
+        String files = "#files-" + session().format().orElseThrow().id();
+        byButtons(robot, MainView.HANDOVER, files, "#handover-kept", "#handover-paper", "#handover-exchange");
+        byButtons(robot, MainView.WALL, "#prepare");
+        byButtons(robot, MainView.BENCH, "#shelf");
+    }
+
+    private void byButtons(FxRobot robot, MainView view, String... buttons) throws Exception {
+        onFx(() -> session().viewProperty().set(view));
+        for (String button : buttons) {
+            until(() -> !robot.lookup(button).queryAll().isEmpty());
+            onFx(() -> robot.lookup(button).queryAs(ButtonBase.class).fire());
+            settled(button);
+            press(robot, KeyCode.ESCAPE);
         }
-        onFx(() -> session().viewProperty().set(MainView.BENCH));
+    }
+
+    private void byMenu(FxRobot robot) throws Exception {
+        robot.rightClickOn(".format-card");
+        robot.clickOn(Words.of("rail.edit"));
+        settled("a format's pane");
+        press(robot, KeyCode.ESCAPE);
     }
 
     /** A pane that a view makes room for, and results that lie far from each other. */
