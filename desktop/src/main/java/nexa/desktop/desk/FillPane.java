@@ -51,12 +51,11 @@ public final class FillPane implements PaneLayer.BesideView {
         figures.getStyleClass().add("note");
         figures.setId("fill-figures");
         GridPane grid = new GridPane(12, 10);
-        HBox chosen = new HBox(8, fill, asFormat);
-        chosen.setAlignment(Pos.CENTER_LEFT);
-        grid.addRow(0, Labels.field("fill.with"), chosen);
-        grid.addRow(1, Labels.field("fill.room"), room());
+        grid.addRow(0, Labels.field("fill.with"), fill);
+        grid.add(asFormat, 1, 1);
+        grid.addRow(2, Labels.field("fill.room"), room());
         node.getChildren().addAll(grid, figures);
-        node.setPrefWidth(490);
+        node.setPrefWidth(390);
         fill.valueProperty().subscribe((before, now) -> {
             if (!showing && !fill.isDragged()) {
                 filling.choose(Optional.of(now));
