@@ -58,10 +58,13 @@ public final class NumbersPane implements PaneLayer.BesideView {
         grid.addRow(0, Labels.field("numbers.x"), x, Labels.field("numbers.width"), wide);
         grid.addRow(1, Labels.field("numbers.y"), y, Labels.field("numbers.height"), high);
         grid.addRow(2, Labels.field("numbers.unit"), unit, Labels.field("numbers.ppi"), ppi);
-        HBox row = new HBox(18, references(settings), grid);
+        HBox row = new HBox(12, references(settings), grid);
         row.setAlignment(Pos.CENTER_LEFT);
         Label note = new Label(Words.of("numbers.note"));
         note.getStyleClass().add("note");
+        note.setWrapText(true);
+        note.setPrefWidth(0); // as wide as the fields
+        note.setMaxWidth(Double.MAX_VALUE);
         node.getChildren().addAll(row, note);
         subscriptions = Subscription.combine(
                 session.framingProperty().subscribe(framing -> refresh()),
@@ -93,7 +96,7 @@ public final class NumbersPane implements PaneLayer.BesideView {
 
     private TextField field(String name, Typed typed) {
         TextField field = new TextField();
-        field.setPrefColumnCount(6);
+        field.setPrefColumnCount(5);
         field.setId("numbers-" + name);
         field.setAccessibleText(Words.of("numbers." + name));
         field.setOnAction(event -> typed(field, typed));

@@ -137,13 +137,12 @@ final class LineupBar extends HBox {
     private void refresh() {
         LineupModel.Shown shown = session.lineup().shownProperty().get();
         spread.setText(shown.spread().map(LineupBar::words).orElseGet(() -> Words.of("lineup.nothing")));
-        List<Photo> out = shown.photos().stream()
-                .filter(session.lineup().standingOut()::contains)
-                .toList();
+        List<Photo> out =
+                shown.photos().stream().filter(shown.standingOut()::contains).toList();
         outliers.setText(
                 out.isEmpty()
                         ? shown.spread().isPresent() ? Words.of("lineup.alike") : ""
-                        : Words.of("lineup.out", out.size(), names(out)));
+                        : Words.of("lineup.out", out.size(), names(out)) + reached(shown));
         outliers.getStyleClass().setAll("label", out.isEmpty() ? "note" : "refusal");
         long unmarked = shown.photos().size() - shown.deviations().size();
         note.setText(
@@ -159,6 +158,12 @@ final class LineupBar extends HBox {
         pull.setDisable(pulled == 0 || !session.shoot().mayEdit());
         propose.setVisible(shown.spread().isEmpty());
         pull.setVisible(shown.spread().isPresent());
+    }
+
+    private static String reached(LineupModel.Shown shown) {
+        List<Photo> reached =
+                shown.photos().stream().filter(shown.reached()::contains).toList();
+        return reached.isEmpty() ? "" : " · " + Words.of("lineup.reached", names(reached));
     }
 
     private static String names(List<Photo> photos) {

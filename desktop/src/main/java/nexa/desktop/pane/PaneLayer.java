@@ -25,7 +25,7 @@ public final class PaneLayer extends Pane {
     private static final double GAP = 8;
 
     /** With less left for rail and view a pane lies over them: the photos would get too small. */
-    private static final double LEAST_LEFT = 620;
+    private static final double LEAST_LEFT = 600;
 
     private final Region room = new Region();
     private Optional<Content> shown = Optional.empty();

@@ -14,21 +14,13 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import nexa.core.brief.Format;
-import nexa.core.brief.Framing;
-import nexa.core.carry.By;
-import nexa.core.carry.Carried;
-import nexa.core.carry.Carry;
-import nexa.core.carry.Opposite;
-import nexa.core.carry.Part;
 import nexa.core.lineup.Deviation;
 import nexa.core.lineup.Lineup;
 import nexa.core.lineup.Placing;
 import nexa.core.lineup.Spread;
 import nexa.core.lineup.Trait;
 import nexa.core.mark.Composition;
-import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.edit.Edit;
-import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.photo.Photo;
 
 /** Results of a set of photos in the active format, measured against the exemplar. */
@@ -39,17 +31,31 @@ public final class LineupModel {
      * @param photos the exemplar first
      * @param deviations of the photos with marks; empty if the exemplar has none
      * @param outliers in what photos stand out
+     * @param reached those that stand out and come no nearer, as their photos end; as it was before a gesture
      * @param spread empty if the exemplar has no marks
      */
     public record Shown(
             List<Photo> photos,
             Map<Photo, Deviation> deviations,
             Map<Photo, Set<Trait>> outliers,
+            Set<Photo> reached,
             Optional<Spread> spread) {
-        static final Shown NOTHING = new Shown(List.of(), Map.of(), Map.of(), Optional.empty());
+        static final Shown NOTHING = new Shown(List.of(), Map.of(), Map.of(), Set.of(), Optional.empty());
 
         public Optional<Photo> exemplar() {
             return photos.stream().findFirst();
+        }
+
+        /** Those that stand out. */
+        public Set<Photo> standingOut() {
+            return outliers.entrySet().stream()
+                    .filter(entry -> !entry.getValue().isEmpty())
+                    .map(Map.Entry::getKey)
+                    .collect(Collectors.toSet());
+        }
+
+        private Shown withReached(Set<Photo> now) {
+            return new Shown(photos, deviations, outliers, now, spread);
         }
     }
 
@@ -194,13 +200,35 @@ public final class LineupModel {
 
     /** Measures anew what is asked of the photos now, a gesture included. */
     public void refresh() {
-        shown.set(session.format().map(format -> measured(ordered, format)).orElse(Shown.NOTHING));
+        Shown measured =
+                session.format().map(format -> measured(ordered, format)).orElse(Shown.NOTHING);
+        shown.set(measured.withReached(
+                session.previewsProperty().get().isEmpty()
+                        ? reached(measured)
+                        : shown.get().reached()));
+    }
+
+    private Set<Photo> reached(Shown measured) {
+        Set<Photo> out = measured.standingOut();
+        return out.isEmpty()
+                ? Set.of()
+                : pulling(measured)
+                        .map(pulling -> out.stream()
+                                .filter(photo -> !pulling.bringsNearer(photo))
+                                .collect(Collectors.toSet()))
+                        .orElse(Set.of());
+    }
+
+    /** Empty if there is nothing to pull to. */
+    private Optional<Pulling> pulling(Shown measured) {
+        return measured.exemplar().filter(measured.deviations()::containsKey).flatMap(first -> session.format()
+                .map(format -> new Pulling(session, first, format)));
     }
 
     private Shown measured(List<Photo> photos, Format format) {
         List<Optional<Placing>> all = placings.of(photos, format);
         if (all.isEmpty() || all.getFirst().isEmpty()) {
-            return new Shown(photos, Map.of(), Map.of(), Optional.empty());
+            return new Shown(photos, Map.of(), Map.of(), Set.of(), Optional.empty());
         }
         List<Photo> measured = IntStream.range(0, photos.size())
                 .filter(i -> all.get(i).isPresent())
@@ -215,59 +243,31 @@ public final class LineupModel {
             deviations.put(measured.get(i), figures.get(i));
             outliers.put(measured.get(i), traits.get(i));
         }
-        return new Shown(photos, deviations, outliers, Optional.of(lineup.spread()));
+        return new Shown(photos, deviations, outliers, Set.of(), Optional.of(lineup.spread()));
     }
 
-    /** The photos that a pull would change: the selected ones with marks, those that stand out if none is selected. */
+    /** The photos that a pull would change: the selected ones with marks, or those that stand out and come nearer by it. */
     public List<Photo> pulled() {
         Shown now = shown.get();
         Set<Photo> selected = session.selection().property().get();
-        Set<Photo> meant = selected.isEmpty() ? standingOut() : selected;
+        Set<Photo> out = now.standingOut();
         return now.photos().stream()
                 .skip(1)
-                .filter(photo -> meant.contains(photo) && now.deviations().containsKey(photo))
+                .filter(now.deviations()::containsKey)
+                .filter(
+                        selected.isEmpty()
+                                ? photo -> out.contains(photo) && !now.reached().contains(photo)
+                                : selected::contains)
                 .toList();
-    }
-
-    /** The photos that stand out. */
-    public Set<Photo> standingOut() {
-        return shown.get().outliers().entrySet().stream()
-                .filter(entry -> !entry.getValue().isEmpty())
-                .map(Map.Entry::getKey)
-                .collect(Collectors.toSet());
     }
 
     /** Solves the selected photos to the exemplar by their marks, those that stand out if none is selected. */
     public void pullIn() {
-        Optional<Carry> carry = shown.get().exemplar().flatMap(this::composition);
-        if (carry.isEmpty() || !session.shoot().mayEdit()) {
-            return;
+        List<Photo> photos = pulled();
+        if (session.shoot().mayEdit() && !photos.isEmpty()) {
+            pulling(shown.get()).ifPresent(pulling -> session.shoot()
+                    .apply(new Edit(
+                            "edit.pull", photos.stream().map(pulling::of).toList(), null)));
         }
-        List<FramingChange> changes = new ArrayList<>();
-        for (Photo photo : pulled()) {
-            Framing before = session.shoot().framing(photo);
-            Carried carried = carry.get().to(photo.facts().orElseThrow().asShot(), before);
-            changes.add(new FramingChange(photo.id(), before, carried.framing()));
-        }
-        session.shoot().apply(new Edit("edit.pull", changes, null));
-    }
-
-    private Optional<Carry> composition(Photo from) {
-        return session.format().flatMap(format -> from.facts()
-                .map(PhotoFacts::asShot)
-                .map(size -> new Carry(
-                        size,
-                        session.shoot().framing(from),
-                        format,
-                        session.brief(),
-                        Set.of(Part.SHAPE, Part.PLACE, Part.TILT),
-                        turned(),
-                        By.MARKS)));
-    }
-
-    /** Left alone is no choice for photos somebody chose. */
-    private Opposite turned() {
-        Opposite chosen = session.settings().carryOppositeProperty().get();
-        return chosen == Opposite.SKIP ? Opposite.TURN : chosen;
     }
 }

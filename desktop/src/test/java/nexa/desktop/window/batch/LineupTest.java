@@ -14,6 +14,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Line;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.lineup.Trait;
@@ -107,19 +108,44 @@ class LineupTest extends WindowTest {
     void standingOut_isNamed_andPulledInByOneStep(FxRobot robot) throws Exception {
         prepare();
         Photo stray = all().get(3);
-        assertEquals(Set.of(stray), session().lineup().standingOut());
+        assertEquals(Set.of(stray), shown().standingOut());
         assertEquals(Set.of(Trait.PLACE), shown().outliers().get(stray));
         Label words = robot.lookup("#lineup-outliers").queryAs(Label.class);
         assertTrue(words.getText().contains("kiln_0208"), words.getText());
         assertTrue(shown().spread().orElseThrow().place() > 0.1);
         click(robot, "#lineup-pull");
         assertEquals(0, shown().deviations().get(stray).offset().length(), 1e-9);
-        assertTrue(session().lineup().standingOut().isEmpty());
+        assertTrue(shown().standingOut().isEmpty());
         assertTrue(shown().spread().orElseThrow().place() < 0.02);
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
-        assertEquals(Set.of(stray), session().lineup().standingOut());
+        assertEquals(Set.of(stray), shown().standingOut());
         press(robot, KeyCode.SHORTCUT, KeyCode.I);
-        assertTrue(session().lineup().standingOut().isEmpty(), "and by its key");
+        assertTrue(shown().standingOut().isEmpty(), "and by its key");
+    }
+
+    /** Nobody looks for what else could be pulled. */
+    @Test
+    void whatItsPhotoKeepsAway_isPulledAsNearAsThatGoes_andSaid(FxRobot robot) throws Exception {
+        prepare();
+        Photo stray = all().get(3);
+        onFx(() -> {
+            Framing before = session().shoot().framing(stray);
+            Marks atTheEdge = Marks.of(
+                    session().shoot().space(stray).orElseThrow(),
+                    List.of(new Point(-0.42, -0.1), new Point(-0.42, 0.1)));
+            session().shoot().apply(Edit.framing("edit.mark", stray.id(), before, before.withMarks(atTheEdge)));
+        });
+        assertEquals(Set.of(stray), shown().standingOut());
+        assertEquals(Set.of(), shown().reached());
+        double far = shown().deviations().get(stray).amount();
+        click(robot, "#lineup-pull");
+        assertTrue(shown().deviations().get(stray).amount() < far, "nearer");
+        assertEquals(Set.of(stray), shown().standingOut());
+        assertEquals(Set.of(stray), shown().reached());
+        assertEquals(List.of(), session().lineup().pulled());
+        String words = robot.lookup("#lineup-outliers").queryAs(Label.class).getText();
+        assertTrue(words.contains("as near as the photo reaches: kiln_0208"), words);
+        assertTrue(robot.lookup("#lineup-pull").query().isDisabled());
     }
 
     @Test
