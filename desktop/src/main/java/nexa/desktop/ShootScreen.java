@@ -10,7 +10,6 @@ import javafx.scene.control.Button;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.desktop.bench.BenchMode;
@@ -60,8 +59,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final PaneLayer layer = new PaneLayer();
     private final FirstSteps firstSteps;
     private final NoticeBar notices;
-    private final VBox top;
-    private final VBox bottom;
+    private final Furniture furniture;
     private final ShootKeys shootKeys;
     private final Sheets sheets;
     private final Subscription subscriptions;
@@ -110,13 +108,9 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         menu.on(wall, CommandMenu.WALL);
         notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
         firstSteps = new FirstSteps(models, rail, header::viewButton, desk);
-        top = new VBox(header, notices, firstSteps.high());
-        bottom = new VBox(firstSteps.low(), desk);
-        bottom.setViewOrder(-1); // what is in the middle comes later, and would lie over what is pointed out
+        furniture = new Furniture(header, notices, firstSteps, rail, desk);
+        furniture.putInto(layout);
         sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys), firstSteps::again);
-        layout.setTop(top);
-        layout.setLeft(rail);
-        layout.setBottom(bottom);
         layout.setRight(layer.room());
         layer.room().layoutXProperty().subscribe(layer::requestLayout);
         getChildren().addAll(layout, layer);
@@ -194,16 +188,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     }
 
     private void showFurniture(boolean bare) {
-        boolean desked = !bare && session.viewProperty().get() != MainView.HANDOVER && !lists.isOpen();
-        show(!bare, top, rail);
-        show(desked, bottom, desk);
-    }
-
-    private static void show(boolean shows, Node... some) {
-        for (Node node : some) {
-            node.setVisible(shows);
-            node.setManaged(shows);
-        }
+        boolean listed = lists.isOpen();
+        furniture.show(bare, session.viewProperty().get() != MainView.HANDOVER && !listed, !listed);
     }
 
     private void showBenchFor(BenchMode mode) {

@@ -23,8 +23,12 @@ import org.testfx.api.FxRobot;
 class FirstStepsTest extends WindowTest {
     private static Optional<Label> hint(FxRobot robot) {
         return robot.lookup("#hint").queryAllAs(Label.class).stream()
-                .filter(label -> label.getParent().isVisible() && label.getHeight() > 0)
+                .filter(label -> isVisible(label) && label.getHeight() > 0)
                 .findFirst();
+    }
+
+    private static boolean isVisible(Node node) {
+        return node.isVisible() && (node.getParent() == null || isVisible(node.getParent()));
     }
 
     private static void says(FxRobot robot, Hint expected) throws Exception {
@@ -96,6 +100,16 @@ class FirstStepsTest extends WindowTest {
         click(robot, "#add-confirm");
         until(() -> session().brief().names().equals("Plate"));
         assertEquals(Shape.parse("4:5"), session().brief().formats().getFirst().shape());
+    }
+
+    /** What it would point out is not there. */
+    @Test
+    void whilePhotosArePrepared_nothingIsPointedOut(FxRobot robot) throws Exception {
+        says(robot, Hint.SHAPES);
+        click(robot, "#prepare");
+        until(() -> hint(robot).isEmpty());
+        press(robot, KeyCode.ESCAPE);
+        says(robot, Hint.SHAPES);
     }
 
     @Test

@@ -1,0 +1,52 @@
+package nexa.desktop;
+
+import javafx.scene.Node;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.VBox;
+import nexa.desktop.brief.RailView;
+import nexa.desktop.desk.DeskView;
+import nexa.desktop.hint.FirstSteps;
+import nexa.desktop.pane.HeaderView;
+import nexa.desktop.pane.NoticeBar;
+
+/** What stands around the middle: header, notices and hints above it, the rail beside it, the desk below. */
+final class Furniture {
+    private final RailView rail;
+    private final DeskView desk;
+    private final VBox hints;
+    private final VBox top;
+    private final VBox bottom;
+
+    Furniture(HeaderView header, NoticeBar notices, FirstSteps steps, RailView rail, DeskView desk) {
+        this.rail = rail;
+        this.desk = desk;
+        hints = new VBox(steps.high());
+        top = new VBox(header, notices, hints);
+        bottom = new VBox(steps.low(), desk);
+        bottom.setViewOrder(-1); // what is in the middle comes later, and would lie over what is pointed out
+    }
+
+    void putInto(BorderPane layout) {
+        layout.setTop(top);
+        layout.setLeft(rail);
+        layout.setBottom(bottom);
+    }
+
+    /**
+     * @param bare whether the photo is alone
+     * @param desked whether photos are worked on in the middle
+     * @param hinted whether first steps are pointed out
+     */
+    void show(boolean bare, boolean desked, boolean hinted) {
+        show(!bare, top, rail);
+        show(!bare && desked, bottom, desk);
+        show(hinted, hints);
+    }
+
+    private static void show(boolean shows, Node... some) {
+        for (Node node : some) {
+            node.setVisible(shows);
+            node.setManaged(shows);
+        }
+    }
+}
