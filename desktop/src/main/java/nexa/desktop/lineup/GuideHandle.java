@@ -1,15 +1,21 @@
 package nexa.desktop.lineup;
 
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleAttribute;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.widget.Buttons;
 import nexa.words.Words;
 
-/** Moves a line across the results; a double click takes the line away. */
+/** Moves a line across the results, by dragging or by arrow keys; a double click or Delete takes the line away. */
 final class GuideHandle extends Label {
     private static final double LEFT = 6;
+    private static final double STEP = 0.01;
+    private static final double LEAP = 0.05;
 
     private final LineupModel model;
     private int which;
@@ -25,6 +31,8 @@ final class GuideHandle extends Label {
         Buttons.explain(this, Words.of("lineup.guide.tip"));
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
+        setAccessibleRole(AccessibleRole.SLIDER);
+        setOnKeyPressed(this::typed);
     }
 
     /**
@@ -33,15 +41,56 @@ final class GuideHandle extends Label {
      * @param y of the line
      * @param fraction of the results' height
      * @param size the results' height
+     * @param first whether it is the line's uppermost handle: Tab leads to that one alone
      */
-    void placeOn(int line, double y, double fraction, double size) {
+    void placeOn(int line, double y, double fraction, double size, boolean first) {
         this.which = line;
         this.fraction = fraction;
         this.size = size;
         setId("guide-" + line);
+        setFocusTraversable(first);
         setText(Words.of("lineup.guide", Math.round(fraction * 100)));
         autosize();
         relocate(LEFT, Math.round(y - getHeight() / 2));
+        notifyAccessibleAttributeChanged(AccessibleAttribute.VALUE);
+    }
+
+    private void typed(KeyEvent event) {
+        double step = event.isShiftDown() ? LEAP : STEP;
+        switch (event.getCode()) {
+            case UP -> move(fraction - step);
+            case DOWN -> move(fraction + step);
+            case DELETE -> model.removeGuide(which);
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    private void move(double wanted) {
+        model.moveGuide(which, Math.clamp(wanted, 0, 1));
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        return switch (attribute) {
+            case VALUE -> 100 * fraction;
+            case MIN_VALUE -> 0.0;
+            case MAX_VALUE -> 100.0;
+            case VALUE_STRING -> getText();
+            default -> super.queryAccessibleAttribute(attribute, parameters);
+        };
+    }
+
+    @Override
+    public void executeAccessibleAction(AccessibleAction action, Object... parameters) {
+        switch (action) {
+            case INCREMENT, BLOCK_INCREMENT -> move(fraction + STEP);
+            case DECREMENT, BLOCK_DECREMENT -> move(fraction - STEP);
+            case SET_VALUE -> move(((Number) parameters[0]).doubleValue() / 100);
+            default -> super.executeAccessibleAction(action, parameters);
+        }
     }
 
     private void pressed(MouseEvent event) {
@@ -54,7 +103,7 @@ final class GuideHandle extends Label {
     }
 
     private void dragged(MouseEvent event) {
-        model.moveGuide(which, Math.clamp(pressedFraction + (event.getSceneY() - pressedY) / size, 0, 1));
+        move(pressedFraction + (event.getSceneY() - pressedY) / size);
         event.consume();
     }
 }

@@ -297,7 +297,8 @@ public final class LineupRows extends Region {
             for (int which = 0; which < lines.size(); which++) {
                 double y = Math.round(top - scrolled + lines.get(which) * layout.size());
                 place((Line) guides.getChildren().get(at++), y);
-                ((GuideHandle) guides.getChildren().get(at++)).placeOn(which, y, lines.get(which), layout.size());
+                ((GuideHandle) guides.getChildren().get(at++))
+                        .placeOn(which, y, lines.get(which), layout.size(), top == tops.getFirst());
             }
         }
     }

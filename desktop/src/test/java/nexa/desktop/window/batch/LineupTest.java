@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import javafx.geometry.Point2D;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Label;
@@ -192,6 +193,24 @@ class LineupTest extends WindowTest {
         until(() -> session().lineup().guidesProperty().get().size() == 2);
         reopen();
         assertEquals(2, session().lineup().guidesProperty().get().size(), "remembered");
+    }
+
+    @Test
+    void lines_areMovedAndTakenAwayByKeysToo(FxRobot robot) throws Exception {
+        prepare();
+        double before = session().lineup().guidesProperty().get().get(1);
+        for (int i = 0;
+                i < 80 && !"guide-1".equals(window.scene().getFocusOwner().getId());
+                i++) {
+            press(robot, KeyCode.TAB);
+        }
+        Node handle = window.scene().getFocusOwner();
+        press(robot, KeyCode.UP);
+        press(robot, KeyCode.SHIFT, KeyCode.UP);
+        assertEquals(before - 0.06, session().lineup().guidesProperty().get().get(1), 1e-9);
+        assertEquals(100 * (before - 0.06), (double) handle.queryAccessibleAttribute(AccessibleAttribute.VALUE), 1e-9);
+        press(robot, KeyCode.DELETE);
+        assertEquals(1, session().lineup().guidesProperty().get().size());
     }
 
     @Test

@@ -49,6 +49,7 @@ class TargetsTest extends EveryScreen {
         if (node instanceof ButtonBase
                 || node instanceof ComboBoxBase
                 || node instanceof Spinner
+                || node.getStyleClass().contains("guide-handle")
                 || node instanceof TextField) {
             return Stream.of(node);
         }
