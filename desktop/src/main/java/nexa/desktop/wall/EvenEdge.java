@@ -2,7 +2,7 @@ package nexa.desktop.wall;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.OptionalDouble;
 
 /**
  * How large photos hang so that rows are filled well: of sizes near to the wanted one the one whose rows leave least between
@@ -40,21 +40,41 @@ final class EvenEdge {
 
     /** As wanted where all hang in one row. */
     static double near(List<Double> aspects, List<Integer> groups, double width, double wanted) {
-        if (WallLayout.left(aspects, groups, width, wanted).isEmpty()) {
+        double[] roots = RowFilling.roots(aspects);
+        if (left(roots, groups, width, wanted).isEmpty()) {
             return wanted;
         }
         int middle = (int) Math.round(Math.log(wanted) / Math.log(STEP));
         double best = wanted;
         double least = Double.MAX_VALUE;
-        for (double candidate : IntStream.rangeClosed(middle - REACH, middle + REACH)
-                .mapToDouble(step -> Math.pow(STEP, step))
-                .toArray()) {
-            double left = WallLayout.left(aspects, groups, width, candidate).orElse(0);
+        for (int step = middle - REACH; step <= middle + REACH; step++) {
+            double candidate = Math.pow(STEP, step);
+            double left = left(roots, groups, width, candidate).orElse(0);
             if (left < least) {
                 least = left;
                 best = candidate;
             }
         }
         return best;
+    }
+
+    /** The mean square of what full rows have more than they need between photos; empty if no row is full. */
+    static OptionalDouble left(double[] roots, List<Integer> groups, double width, double edge) {
+        RowFilling rows = new RowFilling(roots, width, edge);
+        double sum = 0;
+        int full = 0;
+        int first = 0;
+        int last = 0;
+        for (int size : groups.isEmpty() ? List.of(roots.length) : groups) {
+            last += size;
+            for (int end = rows.end(first, last); end < last; end = rows.end(first, last)) {
+                double left = rows.left(first, end);
+                sum += left * left;
+                full++;
+                first = end;
+            }
+            first = last;
+        }
+        return full == 0 ? OptionalDouble.empty() : OptionalDouble.of(sum / full);
     }
 }

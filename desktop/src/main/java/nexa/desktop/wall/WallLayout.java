@@ -3,11 +3,9 @@ package nexa.desktop.wall;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.DoublePredicate;
 import java.util.function.DoubleUnaryOperator;
-import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 
 /**
@@ -20,13 +18,11 @@ import java.util.stream.IntStream;
  * @param height of all rows
  */
 record WallLayout(List<Cell> cells, List<Double> headings, double height) {
-    static final double MARGIN = 22;
+    static final double MARGIN = RowFilling.MARGIN;
 
     /** Smaller photos hang close and without captions, so that hundreds show at once. */
     static final double CAPTIONS_FROM = 84;
 
-    static final double GAP = 22;
-    private static final double NARROW_GAP = 11;
     private static final double CAPTION = 24;
 
     /** Height of a heading with the air below it. */
@@ -132,10 +128,6 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
                 .findFirst();
     }
 
-    private static double gap(double edge) {
-        return edge < CAPTIONS_FROM ? NARROW_GAP : GAP;
-    }
-
     private static double caption(double edge) {
         return edge < CAPTIONS_FROM ? 0 : CAPTION;
     }
@@ -150,102 +142,53 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
 
     /** @param groups how many photos each has, in their order; none = no groups and no headings */
     static WallLayout of(List<Double> aspects, List<Integer> groups, double width, double edge) {
+        RowFilling rows = new RowFilling(RowFilling.roots(aspects), width, edge);
         List<Cell> cells = new ArrayList<>();
         List<Double> headings = new ArrayList<>();
         double y = MARGIN;
-        int first = 0;
         for (int size : groups.isEmpty() ? List.of(aspects.size()) : groups) {
             if (!groups.isEmpty()) {
                 headings.add(y);
                 y += HEADING;
             }
-            y = addRows(cells, aspects.subList(first, first + size), y, width, edge);
-            first += size;
+            y = addRows(cells, aspects.subList(0, cells.size() + size), rows, y, width, edge);
         }
-        return new WallLayout(List.copyOf(cells), List.copyOf(headings), y - gap(edge) + MARGIN);
+        return new WallLayout(List.copyOf(cells), List.copyOf(headings), y - RowFilling.gap(edge) + MARGIN);
     }
 
     /**
-     * The mean square of what full rows leave between photos beyond the least; empty if no row is full.
+     * Adds the rows of what has no cells yet.
      *
-     * @param groups as for {@link #of}
+     * @return where the next row begins
      */
-    static OptionalDouble left(List<Double> aspects, List<Integer> groups, double width, double edge) {
-        DoubleStream.Builder left = DoubleStream.builder();
-        int first = 0;
-        for (int size : groups.isEmpty() ? List.of(aspects.size()) : groups) {
-            List<Double> group = aspects.subList(first, first + size);
-            int begin = 0;
-            for (int end = endOfRow(group, 0, width, edge); end < size; end = endOfRow(group, end, width, edge)) {
-                left.add(Math.pow(left(group.subList(begin, end), width, edge), 2));
-                begin = end;
-            }
-            first += size;
-        }
-        return left.build().average();
-    }
-
-    /** Between each two photos of a row; beside a single one. */
-    private static double left(List<Double> row, double width, double edge) {
-        return row.size() > 1
-                ? filling(row, width, edge) - gap(edge)
-                : Math.max(0, width - 2 * MARGIN - widthOf(row.getFirst(), edge));
-    }
-
-    /** @return where the next row begins */
-    private static double addRows(List<Cell> cells, List<Double> aspects, double top, double width, double edge) {
+    private static double addRows(
+            List<Cell> cells, List<Double> aspects, RowFilling rows, double top, double width, double edge) {
         double y = top;
-        double apart = gap(edge);
-        int first = 0;
-        while (first < aspects.size()) {
-            int end = endOfRow(aspects, first, width, edge);
-            List<Double> row = aspects.subList(first, end);
+        double apart = RowFilling.gap(edge);
+        while (cells.size() < aspects.size()) {
+            int first = cells.size();
+            int end = rows.end(first, aspects.size());
             // the last row is seldom full: it goes on as the one before
-            apart = end < aspects.size() ? filling(row, width, edge) : Math.min(apart, filling(row, width, edge));
-            y = addRow(cells, row, new Row(y, width, apart), edge) + gap(edge);
-            first = end;
+            apart = end < aspects.size() ? rows.apart(first, end) : Math.min(apart, rows.apart(first, end));
+            y = addRow(cells, aspects.subList(first, end), rows, new Row(y, width, apart), edge) + RowFilling.gap(edge);
         }
         return y;
     }
 
-    private static int endOfRow(List<Double> aspects, int first, double width, double edge) {
-        if (first == aspects.size()) {
-            return first;
-        }
-        double x = MARGIN + widthOf(aspects.get(first), edge);
-        int end = first + 1;
-        while (end < aspects.size() && x + gap(edge) + widthOf(aspects.get(end), edge) <= width - MARGIN) {
-            x += gap(edge) + widthOf(aspects.get(end), edge);
-            end++;
-        }
-        return end;
-    }
-
-    /** How far apart photos of a row are that fill the width. */
-    private static double filling(List<Double> row, double width, double edge) {
-        double photos =
-                row.stream().mapToDouble(aspect -> widthOf(aspect, edge)).sum();
-        return row.size() < 2 ? gap(edge) : Math.max(gap(edge), (width - 2 * MARGIN - photos) / (row.size() - 1));
-    }
-
     private record Row(double y, double width, double apart) {}
 
-    private static double addRow(List<Cell> cells, List<Double> row, Row at, double edge) {
+    private static double addRow(List<Cell> cells, List<Double> row, RowFilling rows, Row at, double edge) {
         double tallest =
                 row.stream().mapToDouble(aspect -> heightOf(aspect, edge)).max().orElse(0);
         double x = MARGIN;
         for (double aspect : row) {
-            double cellWidth = Math.min(widthOf(aspect, edge), Math.max(1, at.width - 2 * MARGIN));
+            double cellWidth = Math.min(rows.width(cells.size()), Math.max(1, at.width - 2 * MARGIN));
             double cellHeight = Math.round(cellWidth / aspect);
             double y = at.y + tallest - cellHeight;
             cells.add(new Cell(Math.round(x), y, cellWidth, Math.max(1, cellHeight), caption(edge)));
             x += cellWidth + at.apart;
         }
         return at.y + tallest + caption(edge);
-    }
-
-    private static double widthOf(double aspect, double edge) {
-        return Math.round(edge * Math.sqrt(aspect));
     }
 
     private static double heightOf(double aspect, double edge) {

@@ -68,7 +68,7 @@ class EvenEdgeTest {
     @Test
     void photosThatAllButFit_areMadeToFit() {
         List<Double> squares = Collections.nCopies(40, 1.0);
-        double row = 5 * 186 + 4 * WallLayout.GAP + 2 * WallLayout.MARGIN; // at 190 four would hang far apart
+        double row = 5 * 186 + 4 * RowFilling.GAP + 2 * WallLayout.MARGIN; // at 190 four would hang far apart
         double edge = EvenEdge.near(squares, List.of(), row, 190);
         assertEquals(
                 5,
@@ -78,6 +78,6 @@ class EvenEdgeTest {
     }
 
     private static double left(List<Double> photos, double width, double edge) {
-        return WallLayout.left(photos, List.of(), width, edge).orElse(0);
+        return EvenEdge.left(RowFilling.roots(photos), List.of(), width, edge).orElse(0);
     }
 }

@@ -33,7 +33,7 @@ class WallLayoutTest {
             Cell cell = cells.get(i);
             boolean sameRow = before.bottom() == cell.bottom();
             assertTrue(
-                    sameRow ? cell.x() >= before.x() + before.width() + WallLayout.GAP : cell.y() >= before.bottom());
+                    sameRow ? cell.x() >= before.x() + before.width() + RowFilling.GAP : cell.y() >= before.bottom());
             assertTrue(cell.x() + cell.width() <= 1100 - WallLayout.MARGIN);
         }
     }
