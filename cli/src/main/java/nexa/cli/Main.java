@@ -79,7 +79,7 @@ public final class Main implements Runnable {
             PaperCommands.Contact.class,
             PaperCommands.Prints.class);
 
-    private static final Pattern PATH = Pattern.compile("[^-].*[/\\\\].*|[/\\\\].*|\\.\\.?");
+    private static final Pattern PATH = Pattern.compile("(?!-).*[/\\\\].*|\\.\\.?");
 
     private static final Set<String> HELP = Set.of("--help", "-h");
 

@@ -21,6 +21,7 @@ import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Nodes;
 import nexa.desktop.widget.PictureRow;
 import nexa.desktop.widget.Rows;
 import nexa.shoot.photo.Photo;
@@ -77,12 +78,15 @@ public final class AlternatesPane implements PaneLayer.BesideView {
     }
 
     private void refresh() {
-        Optional<String> focused =
-                buttons().filter(Node::isFocused).map(Node::getId).findFirst();
+        Optional<Node> focused = buttons().filter(Node::isFocused).findFirst();
+        boolean seen = focused.filter(Node::isFocusVisible).isPresent();
         list.getChildren().setAll(frame.alternates().stream().map(this::row).toList());
-        focused.flatMap(id ->
-                        buttons().filter(button -> id.equals(button.getId())).findFirst())
-                .ifPresent(Node::requestFocus);
+        focused.map(Node::getId)
+                .map(id -> buttons()
+                        .filter(button -> id.equals(button.getId()))
+                        .findFirst()
+                        .orElse(name))
+                .ifPresent(button -> Nodes.focus(button, seen));
         if (list.getChildren().isEmpty()) {
             Label none = new Label(Words.of("alternate.none"));
             none.getStyleClass().add("note");

@@ -14,6 +14,7 @@ import nexa.core.brief.Framing;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.Session;
+import nexa.desktop.widget.Nodes;
 import nexa.desktop.widget.PictureRow;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
@@ -43,7 +44,9 @@ public final class StepsPane implements PaneLayer.BesideView {
     }
 
     private void refresh() {
-        boolean hadKeyboard = list.getChildren().stream().anyMatch(Node::isFocused);
+        Optional<Node> focused =
+                list.getChildren().stream().filter(Node::isFocused).findFirst();
+        boolean seen = focused.filter(Node::isFocusVisible).isPresent();
         List<Edit> undone = session.shoot().history().undone();
         List<Edit> done = session.shoot().history().done();
         List<PictureRow> rows = new ArrayList<>();
@@ -55,9 +58,8 @@ public final class StepsPane implements PaneLayer.BesideView {
         }
         rows.add(start(done.size()));
         list.getChildren().setAll(rows);
-        if (hadKeyboard) {
-            rows.stream().filter(PictureRow::isActive).findFirst().ifPresent(Node::requestFocus);
-        }
+        focused.flatMap(before -> rows.stream().filter(PictureRow::isActive).findFirst())
+                .ifPresent(active -> Nodes.focus(active, seen));
     }
 
     /** @param back how many actions to step back so that this one is the last done; negative = forward */
@@ -65,20 +67,21 @@ public final class StepsPane implements PaneLayer.BesideView {
         Optional<Photo> photo = photo(edit);
         Optional<Region> picture = photo.flatMap(p -> picture(p, edit));
         PictureRow row = new PictureRow(
-                picture, PICTURE, Words.begun(Words.of(edit.label())), where(edit, photo), back == 0, () -> go(back));
+                picture,
+                PICTURE,
+                Words.begun(Words.of(edit.label())),
+                where(edit, photo),
+                back == 0,
+                () -> session.stepBack(back));
         row.setOpacity(back < 0 ? 0.5 : 1);
         row.setId(id);
         return row;
     }
 
     private PictureRow start(int back) {
-        PictureRow row = new PictureRow(Words.of("steps.start"), back == 0, () -> go(back));
+        PictureRow row = new PictureRow(Words.of("steps.start"), back == 0, () -> session.stepBack(back));
         row.setId("step-start");
         return row;
-    }
-
-    private void go(int back) {
-        session.stepBack(back);
     }
 
     private Optional<Photo> photo(Edit edit) {

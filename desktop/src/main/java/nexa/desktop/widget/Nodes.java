@@ -2,8 +2,9 @@ package nexa.desktop.widget;
 
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.TraversalDirection;
 
-/** Where nodes are in a scene. */
+/** Where nodes are in a scene, and which has the keyboard. */
 public final class Nodes {
     private Nodes() {}
 
@@ -15,6 +16,19 @@ public final class Nodes {
             }
         }
         return false;
+    }
+
+    /**
+     * Gives a node the keyboard.
+     *
+     * @param seen whether that shows, as for somebody who works by keys
+     */
+    public static void focus(Node node, boolean seen) {
+        node.requestFocus();
+        if (seen) { // shown only where one came by going from another
+            node.requestFocusTraversal(TraversalDirection.NEXT);
+            node.getScene().getFocusOwner().requestFocusTraversal(TraversalDirection.PREVIOUS);
+        }
     }
 
     /** The screen's pixels for each unit across; 1 while the node is in no window. */

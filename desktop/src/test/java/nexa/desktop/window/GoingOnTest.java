@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import javafx.event.Event;
+import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -124,16 +125,22 @@ class GoingOnTest extends WindowTest {
         tabTo(robot, "alternate-wide", KeyCode.SHIFT, KeyCode.TAB);
         press(robot, KeyCode.SPACE);
         assertEquals(wide, frame());
-        assertEquals("alternate-wide", window.scene().getFocusOwner().getId());
+        assertHasKeyboard("alternate-wide");
         click(robot, "#steps");
         tabTo(robot, "step-1", KeyCode.TAB);
         press(robot, KeyCode.SPACE);
         assertEquals(close, frame());
-        assertEquals("step-0", window.scene().getFocusOwner().getId());
+        assertHasKeyboard("step-0");
         press(robot, KeyCode.UP);
-        assertEquals("step-forward-1", window.scene().getFocusOwner().getId());
+        assertHasKeyboard("step-forward-1");
         press(robot, KeyCode.SPACE);
         assertEquals(wide, frame());
+    }
+
+    private void assertHasKeyboard(String id) {
+        Node owner = window.scene().getFocusOwner();
+        assertEquals(id, owner.getId());
+        assertTrue(owner.isFocusVisible(), "and that is seen");
     }
 
     private void tabTo(FxRobot robot, String id, KeyCode... tab) throws Exception {
