@@ -44,6 +44,7 @@ final class GuideHandle extends Label {
      * @param first whether it is the line's uppermost handle: Tab leads to that one alone
      */
     void placeOn(int line, double y, double fraction, double size, boolean first) {
+        boolean moved = this.fraction != fraction;
         this.which = line;
         this.fraction = fraction;
         this.size = size;
@@ -52,7 +53,9 @@ final class GuideHandle extends Label {
         setText(Words.of("lineup.guide", Math.round(fraction * 100)));
         autosize();
         relocate(LEFT, Math.round(y - getHeight() / 2));
-        notifyAccessibleAttributeChanged(AccessibleAttribute.VALUE);
+        if (moved) { // scrolling places it anew, too
+            notifyAccessibleAttributeChanged(AccessibleAttribute.VALUE);
+        }
     }
 
     private void typed(KeyEvent event) {

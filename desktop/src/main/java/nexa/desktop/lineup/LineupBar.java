@@ -2,6 +2,7 @@ package nexa.desktop.lineup;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -137,8 +138,7 @@ final class LineupBar extends HBox {
     private void refresh() {
         LineupModel.Shown shown = session.lineup().shownProperty().get();
         spread.setText(shown.spread().map(LineupBar::words).orElseGet(() -> Words.of("lineup.nothing")));
-        List<Photo> out =
-                shown.photos().stream().filter(shown.standingOut()::contains).toList();
+        List<Photo> out = inOrder(shown, shown.standingOut());
         outliers.setText(
                 out.isEmpty()
                         ? shown.spread().isPresent() ? Words.of("lineup.alike") : ""
@@ -161,9 +161,13 @@ final class LineupBar extends HBox {
     }
 
     private static String reached(LineupModel.Shown shown) {
-        List<Photo> reached =
-                shown.photos().stream().filter(shown.reached()::contains).toList();
-        return reached.isEmpty() ? "" : " · " + Words.of("lineup.reached", names(reached));
+        return shown.reached().isEmpty()
+                ? ""
+                : " · " + Words.of("lineup.reached", names(inOrder(shown, shown.reached())));
+    }
+
+    private static List<Photo> inOrder(LineupModel.Shown shown, Set<Photo> some) {
+        return shown.photos().stream().filter(some::contains).toList();
     }
 
     private static String names(List<Photo> photos) {

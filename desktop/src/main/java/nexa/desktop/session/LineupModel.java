@@ -54,6 +54,12 @@ public final class LineupModel {
                     .collect(Collectors.toSet());
         }
 
+        private Set<Photo> comingNearer() {
+            Set<Photo> some = standingOut();
+            some.removeAll(reached);
+            return some;
+        }
+
         private Shown withReached(Set<Photo> now) {
             return new Shown(photos, deviations, outliers, now, spread);
         }
@@ -250,14 +256,10 @@ public final class LineupModel {
     public List<Photo> pulled() {
         Shown now = shown.get();
         Set<Photo> selected = session.selection().property().get();
-        Set<Photo> out = now.standingOut();
+        Set<Photo> meant = selected.isEmpty() ? now.comingNearer() : selected;
         return now.photos().stream()
                 .skip(1)
-                .filter(now.deviations()::containsKey)
-                .filter(
-                        selected.isEmpty()
-                                ? photo -> out.contains(photo) && !now.reached().contains(photo)
-                                : selected::contains)
+                .filter(photo -> meant.contains(photo) && now.deviations().containsKey(photo))
                 .toList();
     }
 

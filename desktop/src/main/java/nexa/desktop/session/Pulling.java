@@ -18,14 +18,13 @@ final class Pulling {
     private static final double NEARER = 1e-6;
 
     private final Session session;
-    private final Photo exemplar;
     private final Format format;
     private final Carry carry;
+    private final Optional<Placing> there;
 
     /** @param exemplar a readable photo with marks */
     Pulling(Session session, Photo exemplar, Format format) {
         this.session = session;
-        this.exemplar = exemplar;
         this.format = format;
         this.carry = new Carry(
                 exemplar.facts().orElseThrow().asShot(),
@@ -35,6 +34,7 @@ final class Pulling {
                 Set.of(Part.SHAPE, Part.PLACE, Part.TILT),
                 turned(session),
                 By.MARKS);
+        this.there = placing(exemplar, session.shoot().framing(exemplar));
     }
 
     /** Left alone is no choice for photos somebody chose. */
@@ -59,8 +59,7 @@ final class Pulling {
 
     private double away(Photo photo, Framing framing) {
         return placing(photo, framing)
-                .flatMap(placed ->
-                        placing(exemplar, session.shoot().framing(exemplar)).map(placed::from))
+                .flatMap(placed -> there.map(placed::from))
                 .map(deviation -> deviation.amount()
                         + Math.toRadians(Math.abs(deviation.lean().orElse(0))))
                 .orElse(0.0);

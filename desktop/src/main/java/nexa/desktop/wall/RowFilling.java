@@ -20,12 +20,12 @@ final class RowFilling {
      * @param edge side of the square that has each photo's area
      */
     RowFilling(double[] roots, double width, double edge) {
-        widths = new double[roots.length];
-        for (int i = 0; i < roots.length; i++) {
-            widths[i] = Math.rint(edge * roots[i]);
-        }
         inner = width - 2 * MARGIN;
         gap = gap(edge);
+        widths = new double[roots.length];
+        for (int i = 0; i < roots.length; i++) {
+            widths[i] = Math.min(Math.rint(edge * roots[i]), Math.max(1, inner));
+        }
     }
 
     /** What a photo's width is over the side of a square of its area. */
@@ -38,6 +38,7 @@ final class RowFilling {
         return edge < WallLayout.CAPTIONS_FROM ? NARROW_GAP : GAP;
     }
 
+    /** A photo's; one wider than the Wall is made to fit. */
     double width(int photo) {
         return widths[photo];
     }

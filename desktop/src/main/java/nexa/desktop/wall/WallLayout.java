@@ -151,7 +151,7 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
                 headings.add(y);
                 y += HEADING;
             }
-            y = addRows(cells, aspects.subList(0, cells.size() + size), rows, y, width, edge);
+            y = addRows(cells, aspects.subList(0, cells.size() + size), rows, y, edge);
         }
         return new WallLayout(List.copyOf(cells), List.copyOf(headings), y - RowFilling.gap(edge) + MARGIN);
     }
@@ -161,8 +161,7 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
      *
      * @return where the next row begins
      */
-    private static double addRows(
-            List<Cell> cells, List<Double> aspects, RowFilling rows, double top, double width, double edge) {
+    private static double addRows(List<Cell> cells, List<Double> aspects, RowFilling rows, double top, double edge) {
         double y = top;
         double apart = RowFilling.gap(edge);
         while (cells.size() < aspects.size()) {
@@ -170,19 +169,19 @@ record WallLayout(List<Cell> cells, List<Double> headings, double height) {
             int end = rows.end(first, aspects.size());
             // the last row is seldom full: it goes on as the one before
             apart = end < aspects.size() ? rows.apart(first, end) : Math.min(apart, rows.apart(first, end));
-            y = addRow(cells, aspects.subList(first, end), rows, new Row(y, width, apart), edge) + RowFilling.gap(edge);
+            y = addRow(cells, aspects.subList(first, end), rows, new Row(y, apart), edge) + RowFilling.gap(edge);
         }
         return y;
     }
 
-    private record Row(double y, double width, double apart) {}
+    private record Row(double y, double apart) {}
 
     private static double addRow(List<Cell> cells, List<Double> row, RowFilling rows, Row at, double edge) {
         double tallest =
                 row.stream().mapToDouble(aspect -> heightOf(aspect, edge)).max().orElse(0);
         double x = MARGIN;
         for (double aspect : row) {
-            double cellWidth = Math.min(rows.width(cells.size()), Math.max(1, at.width - 2 * MARGIN));
+            double cellWidth = rows.width(cells.size());
             double cellHeight = Math.round(cellWidth / aspect);
             double y = at.y + tallest - cellHeight;
             cells.add(new Cell(Math.round(x), y, cellWidth, Math.max(1, cellHeight), caption(edge)));
