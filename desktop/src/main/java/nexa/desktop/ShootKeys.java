@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import nexa.core.geometry.Turn;
 import nexa.desktop.bench.BenchMode;
+import nexa.desktop.bench.BenchView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.find.Findables;
 import nexa.desktop.keys.Command;
@@ -27,22 +28,11 @@ final class ShootKeys implements Findables.Commands {
 
     private static final int LEAP = 10;
 
+    /** What a step by keys looks farther, in canvas units. */
+    private static final int PAN_STEP = 16;
+
     /** What growing by keys adds to the long side, in the photo's pixels. */
     private static final int GROWTH = 20;
-
-    /** Keys that a focused slider, list or button needs for itself. */
-    private static final Set<KeyCode> CONTROL_KEYS = Set.of(
-            KeyCode.SPACE,
-            KeyCode.ENTER,
-            KeyCode.TAB,
-            KeyCode.LEFT,
-            KeyCode.RIGHT,
-            KeyCode.UP,
-            KeyCode.DOWN,
-            KeyCode.PAGE_UP,
-            KeyCode.PAGE_DOWN,
-            KeyCode.HOME,
-            KeyCode.END);
 
     private final Session session;
     private final Keys keys;
@@ -183,22 +173,34 @@ final class ShootKeys implements Findables.Commands {
         return session.viewProperty().get() == MainView.WALL;
     }
 
+    private boolean onBench() {
+        return session.viewProperty().get() == MainView.BENCH;
+    }
+
     private void show(MainView view) {
         session.viewProperty().set(view);
     }
 
-    /** Enter opens the photo from the Wall, and elsewhere accepts its frame. */
+    /** Enter opens the photo from the Wall, presses where the Bench's cross is, and elsewhere accepts the frame. */
     private void accept() {
         if (onWall()) {
             show(MainView.BENCH);
-        } else {
+        } else if (!screen.bench().pressAim()) {
             session.going().checkAndNext();
         }
     }
 
-    /** On the Wall to another photo; elsewhere the frame by the photo's pixels, and so the frames of several chosen photos. */
+    /**
+     * On the Wall to another photo; on the Bench what is looked at where that key is held, or its cross; elsewhere the
+     * frame by the photo's pixels, and so the frames of several chosen photos.
+     */
     private void arrow(int right, int down, int pixels) {
-        if (!onWall() || session.together().isOn()) {
+        BenchView bench = screen.bench();
+        if (onBench() && keys.isHeld(Command.PAN)) {
+            bench.pan(-right * pixels * PAN_STEP, -down * pixels * PAN_STEP);
+        } else if (onBench() && bench.aim(right * pixels, down * pixels)) {
+            return;
+        } else if (!onWall() || session.together().isOn()) {
             frameEdits().nudge(right * pixels, down * pixels);
         } else if (right != 0) {
             session.going().step(right);
@@ -229,7 +231,7 @@ final class ShootKeys implements Findables.Commands {
      * @param inControl whether a control of a pane has the keyboard, which needs some keys itself
      */
     boolean pressed(KeyEvent event, boolean inControl) {
-        if (inControl && CONTROL_KEYS.contains(event.getCode())) {
+        if (inControl && KeyPress.isForControls(event.getCode())) {
             return false;
         }
         Optional<KeyPress> press = KeyPress.of(event);

@@ -35,6 +35,7 @@ import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.sheet.Sheets;
 import nexa.desktop.wall.WallView;
+import nexa.desktop.widget.LentKeyboard;
 
 /** An open shoot: header, brief rail, one of the main views, desk; and what lies over them. */
 final class ShootScreen extends StackPane implements HeaderView.ShootActions {
@@ -65,6 +66,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final Subscription subscriptions;
     private final ReviewLists lists;
     private final Automatics automatics;
+    private final LentKeyboard keyboard = new LentKeyboard(this);
 
     ShootScreen(ShootModels models, PhotoLoader loader, Program program, HeaderView.Actions actions) {
         this.models = models;
@@ -192,10 +194,14 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         furniture.show(bare, session.viewProperty().get() != MainView.HANDOVER && !listed, !listed);
     }
 
+    /** What waits for a drag or a click takes the arrow keys too, whichever control it was begun by. */
     private void showBenchFor(BenchMode mode) {
-        if (mode != BenchMode.FRAMING) {
+        if (mode == BenchMode.FRAMING) {
+            keyboard.giveBack();
+        } else {
             middle.closeSide();
             session.viewProperty().set(MainView.BENCH);
+            keyboard.lend();
         }
     }
 
@@ -329,8 +335,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     /** Does what a key stands for; false if it stands for nothing here. */
     boolean pressed(KeyEvent event) {
-        if (sheets.pressed(event) || lists.pressed(event)) {
-            return true;
+        if (sheets.isOpen() || lists.pressed(event)) {
+            return !sheets.isOpen() || sheets.pressed(event);
         }
         Node owner = getScene().getFocusOwner();
         return shootKeys.pressed(event, owner != null && (layer.holdsControl(owner) || isReachedByKeys(owner)));

@@ -22,8 +22,12 @@ record BenchCaptions(
         Session session, StrokeMemo memo, DrawnWords text, Optional<BenchFill.Look> fill, Optional<String> proof) {
     private static final double APART = 24;
 
-    /** Below the photo: what it is on the left, how it is framed on the right; or, what its proof shows. */
-    void draw(Photo photo, BenchMode mode, Optional<Double> zoom) {
+    /**
+     * Below the photo: what it is on the left, how it is framed on the right; or, what its proof shows.
+     *
+     * @param hint what is waited for, instead of how it is framed
+     */
+    void draw(Photo photo, Optional<String> hint, Optional<Double> zoom) {
         PhotoSpace space = session.space().orElseThrow();
         BenchLane lane = new BenchLane(
                 text.getWidth(),
@@ -40,10 +44,10 @@ record BenchCaptions(
             return;
         }
         String what = Words.name(photo.name()) + " · " + space.upright();
-        String right = right(mode);
+        String right = hint.orElseGet(this::framed);
         boolean room = needed(what + colours(photo) + closer, right, overPhoto) < 2 * half;
         String left = what + (room ? colours(photo) : "") + closer;
-        boolean both = room || mode == BenchMode.FRAMING;
+        boolean both = room || hint.isEmpty();
         double reach = both ? Math.max(half, reach(needed(left, right, overPhoto), middle)) : half;
         if (both) {
             text.caption(left, middle - reach, TextAlignment.LEFT, overPhoto);
@@ -75,22 +79,10 @@ record BenchCaptions(
                 .anyMatch(corner -> view.toScreen(corner).y() > text.getHeight() - DrawnWords.CAPTION_ROOM);
     }
 
-    private String right(BenchMode mode) {
-        Optional<Frame> frame = session.frame();
-        if (frame.isEmpty()) {
-            return Words.of("bench.noformat");
-        }
-        return switch (mode) {
-            case LEVELLING -> Words.of("bench.level.hint");
-            case PLUMB -> Words.of("bench.plumb.hint");
-            case TRIM -> Words.of("bench.trim.hint");
-            case NEUTRAL -> Words.of("bench.neutral.hint");
-            case EYES -> Words.of("bench.eyes.hint");
-            case STRAIGHTENING -> Words.of("bench.straighten.hint");
-            case DRAWING -> Words.of("bench.draw.hint");
-            case MARKING -> Words.of("bench.mark.hint");
-            case FRAMING -> warningWords().orElseGet(() -> whyWords() + overlayWords(frame.get()));
-        };
+    private String framed() {
+        return session.frame()
+                .map(frame -> warningWords().orElseGet(() -> whyWords() + overlayWords(frame)))
+                .orElseGet(() -> Words.of("bench.noformat"));
     }
 
     /** Why a frame lies there that nobody placed and that is not from the middle. */

@@ -216,10 +216,18 @@ final class BenchDrawing {
         return new BenchSpots(sketch, view, session.space().orElseThrow(), words);
     }
 
-    /** Below the photo: what it is, and how it is framed. */
+    /**
+     * Below the photo: what it is, and how it is framed.
+     *
+     * @param hint what is waited for, instead of how it is framed
+     */
     void captions(
-            Photo photo, BenchMode mode, Optional<Double> zoom, Optional<BenchFill.Look> fill, Optional<String> proof) {
-        new BenchCaptions(session, memo, words, fill, proof).draw(photo, mode, zoom);
+            Photo photo,
+            Optional<String> hint,
+            Optional<Double> zoom,
+            Optional<BenchFill.Look> fill,
+            Optional<String> proof) {
+        new BenchCaptions(session, memo, words, fill, proof).draw(photo, hint, zoom);
     }
 
     /** Words alone, and no frame. */

@@ -25,6 +25,11 @@ final class BenchSpots {
     private static final double FROM_POINTER = 22;
     private static final double GREY_MARK = 7;
 
+    /** Where the arms of the cross begin, from its middle. */
+    private static final double ARM_FROM = 4;
+
+    private static final double ARM_TO = 16;
+
     private final Supplier<GraphicsContext> sketch;
     private final LevelView view;
     private final PhotoSpace space;
@@ -59,6 +64,29 @@ final class BenchSpots {
         canvas.setStroke(colour);
         canvas.setLineWidth(wide);
         canvas.strokeOval(centre.x() - radius, centre.y() - radius, 2 * radius, 2 * radius);
+    }
+
+    /**
+     * The cross that keys move.
+     *
+     * @param pressed whether it draws or drags
+     */
+    void cross(Point at, boolean pressed) {
+        arms(at, Color.gray(0, 0.6), 4);
+        arms(at, pressed ? Palette.ACCENT : Color.WHITE, 2);
+        if (pressed) {
+            ring(at, ARM_FROM, Color.WHITE, 1);
+        }
+    }
+
+    private void arms(Point at, Color colour, double wide) {
+        GraphicsContext canvas = sketch.get();
+        canvas.setStroke(colour);
+        canvas.setLineWidth(wide);
+        for (int side : new int[] {-1, 1}) {
+            canvas.strokeLine(at.x() + side * ARM_FROM, at.y(), at.x() + side * ARM_TO, at.y());
+            canvas.strokeLine(at.x(), at.y() + side * ARM_FROM, at.x(), at.y() + side * ARM_TO);
+        }
     }
 
     /** Where the photo was taken for grey, and what picking came to. */

@@ -13,8 +13,8 @@ import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import javafx.util.Subscription;
 import nexa.core.geometry.Point;
-import nexa.core.space.PhotoSpace;
 import nexa.desktop.camera.Camera;
+import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
@@ -24,9 +24,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.repair.Trimming;
-import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
-import nexa.desktop.setting.Mover;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Nodes;
 import nexa.shoot.mark.Suggestion;
@@ -54,6 +52,8 @@ public final class BenchView extends Region {
     private final BenchPictures pictures;
     private final OverPhoto over;
     private final BenchLayers layers;
+    private final Press press;
+    private final Aim aim;
     private final BenchPointer pointer;
     private final Subscription subscriptions;
 
@@ -68,11 +68,13 @@ public final class BenchView extends Region {
         this.bendByLine = models.bendByLine();
         this.marking = models.marking();
         this.keys = keys;
-        this.camera = new Camera(new Looked());
+        this.camera = new Camera(new BenchSubject(session));
         this.pictures = new BenchPictures(session.shoot(), loader, fx, this::redraw);
         this.over = new OverPhoto(session, keys, camera, pictures, fill, this::drawFrame);
         this.layers = new BenchLayers(this, session, keys, camera, pictures, over, fx);
-        this.pointer = new BenchPointer(this, camera, mode, tilting, this::redraw, models, keys);
+        this.press = new Press(camera, mode, tilting, models, keys);
+        this.aim = new Aim(this, session, mode, press);
+        this.pointer = new BenchPointer(this, camera, mode, press, aim, this::redraw, models, keys);
         sceneProperty().subscribe((left, entered) -> {
             showNeighbours();
             requestLayout();
@@ -84,34 +86,6 @@ public final class BenchView extends Region {
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         settling.setOnFinished(event -> redraw());
         subscriptions = Subscription.combine(showing(), settings());
-    }
-
-    /** What the camera looks at. */
-    private final class Looked implements Camera.Subject {
-        @Override
-        public Moment moment() {
-            return session.moment();
-        }
-
-        @Override
-        public boolean isPhotoMoved() {
-            return session.settings().moverProperty().get() == Mover.PHOTO;
-        }
-
-        @Override
-        public boolean showsNeighbours() {
-            return session.settings().neighboursProperty().get();
-        }
-
-        @Override
-        public Optional<Photo> neighbour(int side) {
-            return session.list().beside(side);
-        }
-
-        @Override
-        public Optional<PhotoSpace> space(Photo photo) {
-            return session.shoot().space(photo);
-        }
     }
 
     private Subscription showing() {
@@ -178,6 +152,7 @@ public final class BenchView extends Region {
     }
 
     private void modeChanged() {
+        aim.leave();
         pointer.showCursor();
         redraw();
     }
@@ -250,6 +225,12 @@ public final class BenchView extends Region {
         camera.zoomToFit();
     }
 
+    /** Looks beside it, as if the photo were pushed a way in canvas units; nothing while all of it shows. */
+    public void pan(double right, double down) {
+        camera.pan(new Point(right, down));
+        redraw();
+    }
+
     /** Screen pixels per photo pixel; empty when the whole photo shows. */
     public Optional<Double> zoomFactor() {
         return camera.zoomFactor();
@@ -258,6 +239,22 @@ public final class BenchView extends Region {
     /** A point of level space in this view's coordinates; for tests and benchmarks. */
     public Optional<Point> toScreen(Point level) {
         return camera.toScreen(level);
+    }
+
+    // ---- keys instead of a pointer ----
+
+    /** Moves the cross that stands for the pointer while a drag or a click is waited for, by steps; false while none is. */
+    public boolean aim(int right, int down) {
+        boolean moved = aim.move(pointer.place(), right, down);
+        redraw();
+        return moved;
+    }
+
+    /** Presses where the cross is, or lets go; false where there is no cross. */
+    public boolean pressAim() {
+        boolean pressed = aim.press();
+        redraw();
+        return pressed;
     }
 
     /** Gives up what goes on; false if nothing did. */
@@ -335,10 +332,23 @@ public final class BenchView extends Region {
         lines.plumbing(view.get(), plumbing);
         lines.trimming(view.get(), trimming, mode.get() == BenchMode.TRIM);
         bendByLine.drawnProperty().get().ifPresent(line -> lines.straightened(view.get(), line));
-        touched(drawing.spots(view.get()));
+        BenchSpots drawn = drawing.spots(view.get());
+        touched(drawn);
+        aim.draw(drawn);
         if (!bare) {
-            drawing.captions(photo.get(), mode.get(), camera.zoomFactor(), fill.current(), layers.proofWords());
+            drawing.captions(photo.get(), hint(), camera.zoomFactor(), fill.current(), layers.proofWords());
         }
+    }
+
+    /** What the mode waits for; empty while it is the frame that is worked at. */
+    private Optional<String> hint() {
+        if (mode.get() == BenchMode.FRAMING) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                aim.at().isPresent()
+                        ? Words.of("waits.aimed", keys.map().label(Command.ACCEPT))
+                        : Words.of("waits", mode.get()));
     }
 
     private void touched(BenchSpots drawn) {

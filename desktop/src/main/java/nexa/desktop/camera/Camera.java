@@ -128,6 +128,14 @@ public final class Camera {
         letGo();
     }
 
+    /** Looks beside it, as if the photo were pushed; nothing while all of it shows. */
+    public void pan(Point way) {
+        view().filter(view -> isZoomed()).ifPresent(view -> {
+            hold(new LevelView(view.originX() + way.x(), view.originY() + way.y(), view.scale()));
+            settle();
+        });
+    }
+
     /** Rests again, as before. */
     public void letGo() {
         held = Optional.empty();

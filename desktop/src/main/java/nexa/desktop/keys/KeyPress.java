@@ -19,6 +19,25 @@ public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
             KeyCode.CAPS,
             KeyCode.UNDEFINED);
 
+    /** Keys that a focused slider, list or button needs for itself. */
+    private static final Set<KeyCode> FOR_CONTROLS = Set.of(
+            KeyCode.SPACE,
+            KeyCode.ENTER,
+            KeyCode.TAB,
+            KeyCode.LEFT,
+            KeyCode.RIGHT,
+            KeyCode.UP,
+            KeyCode.DOWN,
+            KeyCode.PAGE_UP,
+            KeyCode.PAGE_DOWN,
+            KeyCode.HOME,
+            KeyCode.END);
+
+    /** Whether a control that has the keyboard needs a key for itself. */
+    public static boolean isForControls(KeyCode code) {
+        return FOR_CONTROLS.contains(code);
+    }
+
     static KeyPress of(KeyCode code) {
         return new KeyPress(code, false, false);
     }

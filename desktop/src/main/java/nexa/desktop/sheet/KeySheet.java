@@ -1,5 +1,7 @@
 package nexa.desktop.sheet;
 
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
@@ -25,6 +27,7 @@ public final class KeySheet extends StackPane {
     private final Keys keys;
     private final HBox columns = new HBox(22);
     private final Label message = new Label();
+    private final Map<Command, Button> buttons = new EnumMap<>(Command.class);
     private Optional<Command> changing = Optional.empty();
 
     /**
@@ -45,7 +48,7 @@ public final class KeySheet extends StackPane {
         Button usual = Buttons.text("keys.usual", () -> {
             keys.mapProperty().set(KeyMap.USUAL);
             say(Words.of("keys.hint"), false);
-            fill();
+            refresh();
         });
         usual.setId("keys-usual");
         Button again = Buttons.text("keys.hints", hintsAgain);
@@ -54,9 +57,9 @@ public final class KeySheet extends StackPane {
         aboutNexa.setId("keys-about");
         HBox head = new HBox(18, title, message, space, aboutNexa, again, usual);
         head.setAlignment(Pos.CENTER_LEFT);
-        Label pointer = new Label(Words.of("keys.pointer"));
-        pointer.getStyleClass().add("note");
-        VBox sheet = new VBox(14, head, columns, pointer);
+        VBox below =
+                new VBox(2, note("keys.pointer"), note("keys.aim", keys.map().label(Command.ACCEPT)));
+        VBox sheet = new VBox(14, head, columns, below);
         sheet.getStyleClass().add("sheet");
         sheet.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
         sheet.setOnMousePressed(event -> event.consume());
@@ -67,14 +70,18 @@ public final class KeySheet extends StackPane {
         setAlignment(Pos.CENTER);
         setOnMousePressed(event -> close.run());
         say(Words.of("keys.hint"), false);
-        fill();
-    }
-
-    private void fill() {
-        columns.getChildren().clear();
         for (Command.Group group : Command.Group.values()) {
             columns.getChildren().add(column(group));
         }
+        refresh();
+    }
+
+    private void refresh() {
+        buttons.forEach((command, button) -> {
+            boolean waiting = changing.filter(command::equals).isPresent();
+            button.setText(waiting ? Words.of("keys.waiting") : keys.map().label(command));
+            button.setAccessibleText(keys.words(command));
+        });
     }
 
     private VBox column(Command.Group group) {
@@ -98,6 +105,12 @@ public final class KeySheet extends StackPane {
         return new VBox(7, title, grid);
     }
 
+    private static Label note(String key, Object... values) {
+        Label note = new Label(Words.of(key, values));
+        note.getStyleClass().add("note");
+        return note;
+    }
+
     private static Label words(String text) {
         Label label = new Label(text);
         label.getStyleClass().add("sheet-words");
@@ -105,16 +118,15 @@ public final class KeySheet extends StackPane {
     }
 
     private Button key(Command command) {
-        boolean waiting = changing.filter(command::equals).isPresent();
-        Button key = new Button(waiting ? Words.of("keys.waiting") : keys.map().label(command));
+        Button key = new Button();
         key.getStyleClass().add("sheet-key-button");
         key.setId("key-" + command);
-        key.setFocusTraversable(false);
         key.setOnAction(event -> {
             changing = Optional.of(command);
             say(Words.of("keys.press", Words.of("command", command)), false);
-            fill();
+            refresh();
         });
+        buttons.put(command, key);
         return key;
     }
 
@@ -134,7 +146,7 @@ public final class KeySheet extends StackPane {
             changing = Optional.empty();
             say(Words.of("keys.changed", Words.of("command", command), press.label()), false);
         }
-        fill();
+        refresh();
         return true;
     }
 
@@ -143,7 +155,7 @@ public final class KeySheet extends StackPane {
         boolean waited = changing.isPresent();
         changing = Optional.empty();
         say(Words.of("keys.hint"), false);
-        fill();
+        refresh();
         return waited;
     }
 

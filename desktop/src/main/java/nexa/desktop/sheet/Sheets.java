@@ -3,13 +3,16 @@ package nexa.desktop.sheet;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Pane;
+import javafx.util.Subscription;
 import nexa.desktop.find.FindView;
 import nexa.desktop.find.Findables;
 import nexa.desktop.keys.KeyPress;
 import nexa.desktop.keys.Keys;
+import nexa.desktop.widget.Nodes;
 
 /** What lies over a whole shoot's screen and takes all keys while it does: the sheet of all keys, or the finder. */
 public final class Sheets {
@@ -18,6 +21,7 @@ public final class Sheets {
     private final Findables findables;
     private final Runnable hintsAgain;
     private Optional<Node> shown = Optional.empty();
+    private Subscription keepsKeyboard = Subscription.EMPTY;
 
     /** @param hintsAgain points the first steps out once more */
     public Sheets(Pane over, Keys keys, Findables findables, Runnable hintsAgain) {
@@ -52,15 +56,21 @@ public final class Sheets {
         open(new FindView(findables, this::close), FindView::focus);
     }
 
-    private <N extends Node> void open(N sheet, Consumer<N> focus) {
+    private <N extends Parent> void open(N sheet, Consumer<N> focus) {
         shown = Optional.of(sheet);
         over.getChildren().add(sheet);
         focus.accept(sheet);
+        keepsKeyboard = over.getScene().focusOwnerProperty().subscribe(owner -> {
+            if (!Nodes.isWithin(owner, sheet)) { // what lies below cannot be seen to have it
+                sheet.requestFocus();
+            }
+        });
     }
 
     /** False if there is none. */
     private boolean close() {
-        boolean isOpen = shown.isPresent();
+        boolean isOpen = isOpen();
+        keepsKeyboard.unsubscribe();
         shown.ifPresent(over.getChildren()::remove);
         shown = Optional.empty();
         if (isOpen) {
@@ -69,22 +79,39 @@ public final class Sheets {
         return isOpen;
     }
 
-    /** Uses a key; false if nothing lies over the screen. */
-    public boolean pressed(KeyEvent event) {
-        Optional<Node> sheet = shown;
-        sheet.ifPresent(open -> pressed(event, open));
-        return sheet.isPresent();
+    /** Whether a sheet lies over the screen: keys are for what it holds. */
+    public boolean isOpen() {
+        return shown.isPresent();
     }
 
-    private void pressed(KeyEvent event, Node sheet) {
-        boolean leaves = event.getCode() == KeyCode.ESCAPE;
-        boolean isUsed = sheet instanceof KeySheet keySheet
-                ? leaves
-                        ? keySheet.stopChanging()
-                        : KeyPress.of(event).filter(keySheet::take).isPresent()
-                : !leaves;
-        if (!isUsed && KeyPress.of(event).isPresent()) {
-            close();
+    /** Uses a key; false if it is for a control of the sheet, or nothing lies over the screen. */
+    public boolean pressed(KeyEvent event) {
+        return shown.filter(sheet -> pressed(event, sheet)).isPresent();
+    }
+
+    private boolean pressed(KeyEvent event, Node sheet) {
+        Optional<KeySheet> ofKeys = sheet instanceof KeySheet keySheet ? Optional.of(keySheet) : Optional.empty();
+        Optional<KeyPress> press = KeyPress.of(event);
+        if (event.getCode() == KeyCode.ESCAPE) {
+            if (ofKeys.filter(KeySheet::stopChanging).isEmpty()) {
+                close();
+            }
+            return true;
         }
+        if (ofKeys.isEmpty() || press.isEmpty()) {
+            return false;
+        }
+        boolean taken = press.filter(ofKeys.get()::take).isPresent();
+        boolean left = !taken && isForControl(event, sheet);
+        if (!taken && !left) {
+            close(); // any key does
+        }
+        return !left;
+    }
+
+    private static boolean isForControl(KeyEvent event, Node sheet) {
+        Node owner = sheet.getScene().getFocusOwner();
+        boolean byKeys = owner != null && owner != sheet && owner.isFocusVisible();
+        return event.getCode() == KeyCode.TAB || byKeys && KeyPress.isForControls(event.getCode());
     }
 }

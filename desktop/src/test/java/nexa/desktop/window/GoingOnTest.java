@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import javafx.event.Event;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -20,6 +21,7 @@ import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.paint.PhotoRaster;
 import nexa.desktop.session.MainView;
+import nexa.desktop.widget.Nodes;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -188,6 +190,29 @@ class GoingOnTest extends WindowTest {
         press(robot, KeyCode.SPACE);
         press(robot, KeyCode.T);
         assertEquals(0.8, frame().aspect(), 1e-9);
+    }
+
+    @Test
+    void keySheet_changesAKeyWithoutAMouse(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        Frame before = frame();
+        press(robot, KeyCode.F1);
+        Node sheet = robot.lookup("#key-sheet").query();
+        for (int i = 0;
+                i < 120 && !"key-SWAP".equals(window.scene().getFocusOwner().getId());
+                i++) {
+            press(robot, KeyCode.TAB);
+            assertTrue(Nodes.isWithin(window.scene().getFocusOwner(), (Parent) sheet), "nothing below is reached");
+        }
+        assertHasKeyboard("key-SWAP");
+        press(robot, KeyCode.ENTER);
+        press(robot, KeyCode.F7);
+        assertEquals("F7", robot.lookup("#key-SWAP").queryLabeled().getText());
+        assertHasKeyboard("key-SWAP");
+        press(robot, KeyCode.ESCAPE);
+        assertTrue(robot.lookup("#key-sheet").tryQuery().isEmpty());
+        press(robot, KeyCode.F7);
+        assertEquals(1 / before.aspect(), frame().aspect(), 1e-9);
     }
 
     @Test

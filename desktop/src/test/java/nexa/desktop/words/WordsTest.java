@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -19,6 +20,7 @@ import nexa.core.exact.Reference;
 import nexa.core.exact.Unit;
 import nexa.core.level.Refusal;
 import nexa.core.overlay.Overlay;
+import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Command;
 import nexa.desktop.setting.MatTone;
 import nexa.desktop.setting.Mover;
@@ -83,6 +85,8 @@ class WordsTest {
         everyChoice_hasWords("show", OverlayShow.values());
         everyChoice_hasWords("tone", MatTone.values());
         everyChoice_hasWords("mover", Mover.values());
+        everyChoice_hasWords(
+                "waits", EnumSet.complementOf(EnumSet.of(BenchMode.FRAMING)).toArray(BenchMode[]::new));
     }
 
     private static void everyChoice_hasWords(String kind, Enum<?>[] values) {

@@ -1,0 +1,79 @@
+package nexa.desktop.bench;
+
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.layout.Region;
+import nexa.core.geometry.Point;
+import nexa.desktop.session.Session;
+
+/**
+ * A cross that arrow keys move over the photo while a drag or a click is waited for: whatever the pointer draws, touches
+ * and takes hold of, keys do where the cross is.
+ */
+final class Aim {
+    /** What a step moves it, in canvas units. */
+    private static final double STEP = 2;
+
+    private final Region bench;
+    private final Session session;
+    private final ObjectProperty<BenchMode> mode;
+    private final Press press;
+    private Optional<Point> at = Optional.empty();
+
+    /** @param mode what is waited for; in {@link BenchMode#FRAMING} there is no cross, as arrow keys move the frame */
+    Aim(Region bench, Session session, ObjectProperty<BenchMode> mode, Press press) {
+        this.bench = bench;
+        this.session = session;
+        this.mode = mode;
+        this.press = press;
+    }
+
+    /** Where it is on the canvas; empty unless it shows. */
+    Optional<Point> at() {
+        return at;
+    }
+
+    /**
+     * Moves the cross, which first shows itself.
+     *
+     * @param start where it shows itself
+     * @param right steps
+     * @param down steps
+     * @return false where there is none
+     */
+    boolean move(Point start, int right, int down) {
+        if (mode.get() == BenchMode.FRAMING) {
+            return false;
+        }
+        Point from = at.orElse(start);
+        Point to = new Point(
+                within(from.x() + right * STEP, bench.getWidth()), within(from.y() + down * STEP, bench.getHeight()));
+        at = Optional.of(to);
+        press.to(to);
+        return true;
+    }
+
+    private static double within(double place, double length) {
+        return Math.clamp(place, 0, length);
+    }
+
+    /** Presses where the cross is, or lets go of what was pressed; false where there is no cross. */
+    boolean press() {
+        Optional<Point> place = at; // what ends may take the cross away
+        place.ifPresent(press.isOn() ? press::end : from -> press.begin(from, false));
+        return place.isPresent();
+    }
+
+    /** Nothing shows any more, and what keys began is given up. */
+    void leave() {
+        if (at.isPresent() && press.isOn()) {
+            session.gestures().abandon();
+            press.letGo();
+        }
+        at = Optional.empty();
+    }
+
+    void draw(BenchSpots drawn) {
+        at.ifPresent(place -> drawn.cross(place, press.isOn()));
+    }
+}
