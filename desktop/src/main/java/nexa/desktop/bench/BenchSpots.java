@@ -73,9 +73,10 @@ final class BenchSpots {
      */
     void cross(Point at, boolean pressed) {
         arms(at, Color.gray(0, 0.6), 4);
-        arms(at, pressed ? Palette.ACCENT : Color.WHITE, 2);
+        arms(at, Color.WHITE, 2);
         if (pressed) {
-            ring(at, ARM_FROM, Color.WHITE, 1);
+            ring(at, ARM_TO, Color.gray(0, 0.6), 4);
+            ring(at, ARM_TO, Color.WHITE, 2);
         }
     }
 

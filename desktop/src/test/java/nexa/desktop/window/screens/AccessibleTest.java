@@ -17,6 +17,7 @@ import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
@@ -30,10 +31,12 @@ import nexa.desktop.brief.FormatCard;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.area.AngleRuler;
+import nexa.desktop.keys.Command;
 import nexa.desktop.session.MainView;
 import nexa.desktop.widget.Nodes;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.testfx.api.FxRobot;
 import org.testfx.util.WaitForAsyncUtils;
@@ -149,6 +152,37 @@ class AccessibleTest extends EveryScreen {
         onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
         Parent shown = robot.lookup(".small-pane").query();
         assertEquals("", unseen(robot, new LinkedHashSet<>(), node -> Nodes.isWithin(node, shown)));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "BENCH, #shelf",
+        "HANDOVER, #handover-kept",
+        "HANDOVER, #handover-paper",
+        "HANDOVER, #handover-exchange"
+    })
+    void keyboardIsSeen_behindButtons(MainView view, String button, FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> session().viewProperty().set(view));
+        until(() -> !robot.lookup(button).queryAll().isEmpty());
+        onFx(() -> robot.lookup(button).queryAs(ButtonBase.class).fire());
+        Parent shown = robot.lookup(".small-pane").query();
+        assertEquals("", unseen(robot, new LinkedHashSet<>(), node -> Nodes.isWithin(node, shown)));
+    }
+
+    @Test
+    void keyboardIsSeen_onSheets_andNotBelowThem(FxRobot robot) throws Exception {
+        begin(robot);
+        press(robot, KeyCode.F1);
+        Set<Node> reached = new LinkedHashSet<>();
+        assertEquals("", unseen(robot, reached, node -> !"key-sheet".equals(node.getId())));
+        assertTrue(reached.size() > Command.values().length, "each key is reached");
+        onFx(() -> robot.lookup("#keys-about").queryButton().fire());
+        reached.clear();
+        assertEquals("", unseen(robot, reached, node -> !"about".equals(node.getId())));
+        Parent about = robot.lookup("#about").query();
+        assertTrue(reached.stream().allMatch(node -> Nodes.isWithin(node, about)), reached::toString);
+        assertTrue(reached.size() >= 2, reached::toString);
     }
 
     private String unseen(FxRobot robot, Set<Node> reached, Predicate<Node> which) throws Exception {
