@@ -14,12 +14,13 @@ import org.jspecify.annotations.Nullable;
  * Of what colours a JPEG 2000 file says that its samples are (ISO/IEC 15444-1, I.5.3.3 and 15444-2, M.11.7.3): of several ways
  * to say it the first that is read here.
  *
- * @param areRead whether they are grey, or red, green and blue, or nothing is said of them
+ * @param areRead whether they are grey, or red, green and blue, or nothing is said of them; not if they are of a palette
  * @param icc their profile; null if none is given
  */
 record Jpeg2000Colours(boolean areRead, byte @Nullable [] icc) {
     static final Jpeg2000Colours UNSAID = new Jpeg2000Colours(true, null);
 
+    private static final String PALETTE = "pclr";
     private static final int BY_NUMBER = 1;
     private static final int RESTRICTED_PROFILE = 2;
     private static final int ANY_PROFILE = 3;
@@ -35,6 +36,9 @@ record Jpeg2000Colours(boolean areRead, byte @Nullable [] icc) {
         Optional<ByteBuffer> header = top.content("jp2h");
         List<Jpeg2000Colours> said = new ArrayList<>();
         for (Box box : header.map(Box::in).orElse(List.of())) {
+            if (box.is(PALETTE)) {
+                return new Jpeg2000Colours(false, null);
+            }
             if (box.is("colr") && box.content().remaining() > BEFORE) {
                 said(box.content()).ifPresent(said::add);
             }

@@ -54,6 +54,10 @@ final class HeifCodec implements PhotoCodec {
         if (PixelLimit.isExceeded(picture.coded().size())) {
             return Probe.unreadable(Trouble.Kind.TOO_LARGE);
         }
+        boolean isOnePiece = picture.coded().tiles().size() == 1;
+        if (isOnePiece && PixelLimit.isExceededInOnePiece(picture.coded().size())) {
+            return Probe.unreadable(Trouble.Kind.DECODER_LIMIT);
+        }
         apart.warm();
         return Readings.of(kind(), picture.stored(), picture.orientation(), picture.metadata(), picture.remarks());
     }

@@ -14,6 +14,7 @@ import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
 import nexa.imaging.file.Remark;
 import nexa.imaging.file.Trouble;
+import nexa.imaging.pixels.PixelLimit;
 import nexa.imaging.pixels.Reduction;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.PhotoFile;
@@ -44,6 +45,9 @@ final class Jpeg2000Codec implements PhotoCodec {
         Jpeg2000File said = Jpeg2000File.read(file.channel());
         if (!said.hasColours()) {
             return Optional.of(Probe.unreadable(Trouble.Kind.UNSUPPORTED));
+        }
+        if (!PixelLimit.isExceeded(said.size()) && PixelLimit.isExceededInOnePiece(said.size())) {
+            return Optional.of(Probe.unreadable(Trouble.Kind.DECODER_LIMIT));
         }
         Set<Remark> remarks = said.hasAlpha() ? EnumSet.of(Remark.NO_ALPHA) : EnumSet.noneOf(Remark.class);
         return Optional.of(Readings.of(kind(), said.size(), UPRIGHT, said.metadata(), remarks));

@@ -23,6 +23,7 @@ import nexa.imaging.probe.CameraHeaders;
 import nexa.imaging.probe.CarefulExif;
 import nexa.imaging.probe.Headers;
 import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.probe.PngColours;
 import nexa.imaging.source.SourceMetadata;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -99,6 +100,11 @@ final class Readings {
     /** Its name: of the file's own, or of one that stands for the camera's code; null if there is neither. */
     private static @Nullable String profile(FileKind kind, Metadata headers) {
         String own = Headers.profile(headers);
+        if (kind == FileKind.PNG) {
+            return own != null
+                    ? own
+                    : PngColours.profile(headers).map(Profile::name).orElse(null);
+        }
         boolean isOfCamera = kind == FileKind.JPEG || kind == FileKind.RAW;
         return own == null && isOfCamera && Headers.areColoursOfOption(headers) ? Profile.OPTION.name() : own;
     }

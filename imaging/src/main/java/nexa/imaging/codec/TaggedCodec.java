@@ -18,6 +18,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import nexa.core.geometry.PixelSize;
+import nexa.imaging.colour.Profile;
 import nexa.imaging.file.FileKind;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Probe;
@@ -29,6 +30,7 @@ import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.imaging.probe.Headers;
 import nexa.imaging.probe.MovingPng;
 import nexa.imaging.probe.PhotoFile;
+import nexa.imaging.probe.PngColours;
 import nexa.imaging.source.JpegPrefix;
 import nexa.imaging.source.Source;
 import nexa.imaging.source.SourceMetadata;
@@ -61,6 +63,9 @@ final class TaggedCodec implements PhotoCodec {
             return Optional.empty();
         }
         Metadata headers = file.headers();
+        if (PngColours.isHdr(headers)) {
+            return Optional.of(Probe.unreadable(Trouble.Kind.UNSUPPORTED));
+        }
         return Optional.of(Readings.of(kind, size(headers), headers, EnumSet.noneOf(Remark.class)));
     }
 
@@ -74,8 +79,20 @@ final class TaggedCodec implements PhotoCodec {
     @Override
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         try (Mat encoded = encoded(file, facts)) {
-            return decode(file, encoded);
+            Source source = decode(file, encoded);
+            boolean isSaid = source.metadata().icc() == null && facts.profile() != null;
+            return isSaid && kind == FileKind.PNG
+                    ? new Source(source.picture(), withSaidProfile(file, source.metadata()))
+                    : source;
         }
+    }
+
+    /** A profile for the colours that a PNG says by numbers. */
+    private static SourceMetadata withSaidProfile(Path file, SourceMetadata blocks) throws UnreadablePhotoException {
+        return Readings.reading(file, opened -> PngColours.profile(opened.headers()))
+                .filter(said -> !said.equals(Profile.SRGB))
+                .map(said -> blocks.withIcc(said.bytes()))
+                .orElse(blocks);
     }
 
     /** Of a PNG that moves OpenCV would show the first picture that moves, or none. */

@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 
 /**
- * Makes profiles of three primaries and a curve, as a matrix profile of version 4 (ICC.1:2022, 8.3.3). Arrays of three are
+ * Makes profiles of three primaries and a curve, or of grey, as matrix profiles of version 4 (ICC.1:2022, 8.3.3). Arrays of three are
  * X, Y, Z or red, green, blue.
  */
 final class MatrixProfile {
@@ -50,8 +50,17 @@ final class MatrixProfile {
     private MatrixProfile() {}
 
     static byte[] bytes(String name, Primaries primaries, double[] curve) {
-        double[][] adaptation = Adaptation.matrix(primaries.white, Adaptation.D50);
-        double[][] colorants = Matrix3.product(adaptation, toXyz(primaries));
+        return bytes(name, primaries.white, primaries.xy, curve);
+    }
+
+    /**
+     * @param white X, Y, Z
+     * @param xy of red, green and blue
+     * @param curve the numbers of a parametric curve: g alone, or five
+     */
+    static byte[] bytes(String name, double[] white, double[] xy, double[] curve) {
+        double[][] adaptation = Adaptation.matrix(white, Adaptation.D50);
+        double[][] colorants = Matrix3.product(adaptation, toXyz(white, xy));
         Map<String, byte[]> tags = new LinkedHashMap<>();
         tags.put("desc", text(name));
         tags.put("cprt", text("Public domain"));
@@ -62,19 +71,29 @@ final class MatrixProfile {
             tags.put(channels[c] + "XYZ", xyzTag(Matrix3.column(colorants, c)));
             tags.put(channels[c] + "TRC", curveTag(curve));
         }
-        return assembled(tags);
+        return assembled("RGB ", tags);
+    }
+
+    /** @param curve the numbers of a parametric curve, of grey */
+    static byte[] grey(String name, double[] curve) {
+        Map<String, byte[]> tags = new LinkedHashMap<>();
+        tags.put("desc", text(name));
+        tags.put("cprt", text("Public domain"));
+        tags.put("wtpt", xyzTag(Adaptation.D50));
+        tags.put("kTRC", curveTag(curve));
+        return assembled("GRAY", tags);
     }
 
     /** From linear RGB to XYZ, scaled so that equal parts give the white (as in SMPTE RP 177). */
-    private static double[][] toXyz(Primaries primaries) {
+    private static double[][] toXyz(double[] white, double[] xy) {
         double[][] unscaled = new double[3][3];
         for (int c = 0; c < 3; c++) {
-            double[] primary = Adaptation.xyz(primaries.xy[2 * c], primaries.xy[2 * c + 1]);
+            double[] primary = Adaptation.xyz(xy[2 * c], xy[2 * c + 1]);
             for (int row = 0; row < 3; row++) {
                 unscaled[row][c] = primary[row];
             }
         }
-        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), primaries.white);
+        double[] parts = Matrix3.product(Matrix3.inverse(unscaled), white);
         return Matrix3.product(unscaled, Matrix3.diagonal(parts));
     }
 
@@ -125,7 +144,7 @@ final class MatrixProfile {
         return text.getBytes(StandardCharsets.US_ASCII);
     }
 
-    private static byte[] assembled(Map<String, byte[]> tags) {
+    private static byte[] assembled(String space, Map<String, byte[]> tags) {
         int offset = HEADER + 4 + 12 * tags.size();
         ByteBuffer table = ByteBuffer.allocate(offset - HEADER).putInt(tags.size());
         List<byte[]> bodies = new ArrayList<>();
@@ -137,16 +156,16 @@ final class MatrixProfile {
             offset += padded.length;
         }
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.writeBytes(header(offset));
+        out.writeBytes(header(space, offset));
         out.writeBytes(table.array());
         bodies.forEach(out::writeBytes);
         return out.toByteArray();
     }
 
-    private static byte[] header(int size) {
+    private static byte[] header(String space, int size) {
         ByteBuffer header = ByteBuffer.allocate(HEADER);
         header.putInt(0, size).putInt(8, 0x04300000);
-        header.put(12, ascii("mntrRGB XYZ "));
+        header.put(12, ascii("mntr" + space + "XYZ "));
         header.putShort(24, (short) 2026).putShort(26, (short) 1).putShort(28, (short) 1); // creation date
         header.put(36, ascii("acsp"));
         for (int i = 0; i < 3; i++) {

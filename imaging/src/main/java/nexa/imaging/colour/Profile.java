@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -88,6 +89,24 @@ public final class Profile {
      */
     public static Optional<Profile> coded(@Nullable String name) {
         return OPTION.name().equals(name) ? Optional.of(OPTION) : Optional.empty();
+    }
+
+    /**
+     * A profile of primaries and a power.
+     *
+     * @param xy chromaticities of white, red, green and blue, x and y of each
+     * @param power of values that gives light
+     */
+    public static Profile ofNumbers(double[] xy, double power) {
+        String name = String.format(Locale.ROOT, "RGB of its own (power %.2f)", power);
+        double[] primaries = Arrays.copyOfRange(xy, 2, xy.length);
+        return new Profile(MatrixProfile.bytes(name, Adaptation.xyz(xy[0], xy[1]), primaries, new double[] {power}));
+    }
+
+    /** A profile of grey by a power of values that gives light. */
+    public static Profile greyOfPower(double power) {
+        return new Profile(MatrixProfile.grey(
+                String.format(Locale.ROOT, "Grey of its own (power %.2f)", power), new double[] {power}));
     }
 
     private Profile(byte[] bytes) {

@@ -27,6 +27,8 @@ public record Trouble(Kind kind, int percent) implements Telling {
         /** The decoder ended or hung, and again in a second try. */
         DECODER_FAILED,
         TOO_LARGE,
+        /** Not too many pixels for us, but for the decoder of its kind. */
+        DECODER_LIMIT,
         TRUNCATED,
         DAMAGED,
         READ_FAILED

@@ -62,6 +62,7 @@ final class PngHeaders {
             case "eXIf" -> takeExif(data(chunk));
             case "tEXt", "zTXt" -> takeText(chunk);
             case MovingPng.CONTROL -> takeMovement();
+            case PngColours.CODE_POINTS -> ours.addDirectory(new PngColours.Said(data(chunk)));
             default -> others.writeBytes(whole(chunk));
         }
     }

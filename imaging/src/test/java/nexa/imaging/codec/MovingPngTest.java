@@ -12,7 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.zip.CRC32;
+import nexa.imaging.PngMaker;
 import nexa.imaging.TestPhotos;
 import nexa.imaging.file.PhotoFacts;
 import nexa.imaging.file.Remark;
@@ -30,9 +30,6 @@ class MovingPngTest {
     private static final int WIDTH = 120;
     private static final int HEIGHT = 80;
 
-    /** Signature and size. */
-    private static final int BEFORE = 33;
-
     private static final int END = 12;
 
     @TempDir
@@ -49,9 +46,9 @@ class MovingPngTest {
     private byte[] moving() throws IOException {
         byte[] other = Files.readAllBytes(TestPhotos.png(folder.resolve("other.png"), WIDTH / 2, HEIGHT / 2, false));
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        out.write(plain, 0, BEFORE);
+        out.write(plain, 0, PngMaker.BEFORE);
         out.writeBytes(chunk("acTL", ByteBuffer.allocate(8).putInt(2).putInt(0)));
-        out.write(plain, BEFORE, plain.length - BEFORE - END);
+        out.write(plain, PngMaker.BEFORE, plain.length - PngMaker.BEFORE - END);
         for (int frame = 0; frame < 2; frame++) {
             out.writeBytes(chunk(
                     "fcTL",
@@ -73,13 +70,7 @@ class MovingPngTest {
     }
 
     private static byte[] chunk(String type, ByteBuffer content) {
-        ByteBuffer chunk = ByteBuffer.allocate(12 + content.capacity());
-        chunk.putInt(content.capacity())
-                .put(type.getBytes(StandardCharsets.US_ASCII))
-                .put(content.array());
-        CRC32 checksum = new CRC32();
-        checksum.update(chunk.array(), 4, 4 + content.capacity());
-        return chunk.putInt((int) checksum.getValue()).array();
+        return PngMaker.chunk(type, content.array());
     }
 
     private static byte[] pixels(byte[] png) {

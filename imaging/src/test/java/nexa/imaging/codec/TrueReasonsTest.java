@@ -114,6 +114,30 @@ class TrueReasonsTest {
         assertTrue(jpeg2000(none) instanceof Probe.Readable, "a profile that is none does no harm");
     }
 
+    @Test
+    void jpeg2000OfAPalette_isNotTakenForGrey() throws IOException {
+        assertEquals(Probe.unreadable(Trouble.Kind.UNSUPPORTED), jpeg2000(box("pclr", new byte[7]), colours(16)));
+    }
+
+    /** A bare codestream's header. */
+    private Probe jpeg2000(int width, int height) throws IOException {
+        ByteBuffer stream = ByteBuffer.allocate(64)
+                .putInt(0xFF4FFF51)
+                .putShort((short) 50)
+                .putShort((short) 0)
+                .putInt(width)
+                .putInt(height);
+        return probe(
+                "a.j2k", stream.position(40).putShort((short) 3).put((byte) 7).array());
+    }
+
+    @Test
+    void moreThanADecoderTakes_isNotCalledDamaged() throws IOException {
+        assertTrue(jpeg2000(16_000, 16_000) instanceof Probe.Readable);
+        assertEquals(Probe.unreadable(Trouble.Kind.DECODER_LIMIT), jpeg2000(18_000, 16_000));
+        assertEquals(Probe.unreadable(Trouble.Kind.TOO_LARGE), jpeg2000(30_000, 16_000));
+    }
+
     /** A header's numbers with so many bits each, the lowest bit first (ISO/IEC 18181-1, annexes B and D). */
     private static byte[] jpegXl(int... bitsAndNumbers) {
         BitSet all = new BitSet();

@@ -155,11 +155,7 @@ class AccessibleTest extends EveryScreen {
     }
 
     @ParameterizedTest
-    @CsvSource({
-        "BENCH, #shelf",
-        "HANDOVER, #handover-kept",
-        "HANDOVER, #handover-paper",
-        "HANDOVER, #handover-exchange"
+    @CsvSource({"BENCH, #shelf", "HANDOVER, #handover-kept", "HANDOVER, #handover-paper", "HANDOVER, #handover-exchange"
     })
     void keyboardIsSeen_behindButtons(MainView view, String button, FxRobot robot) throws Exception {
         begin(robot);
