@@ -105,6 +105,9 @@ public final class RailView extends ScrollPane {
             button.setContentDisplay(only ? ContentDisplay.GRAPHIC_ONLY : ContentDisplay.LEFT);
         }
         cards.forEach(card -> card.fold(only));
+        if (only) { // its fields need the room
+            closeAdding();
+        }
     }
 
     public void dispose() {
@@ -176,7 +179,7 @@ public final class RailView extends ScrollPane {
 
     private void showContent(javafx.scene.Node last) {
         content.getChildren().setAll(cards);
-        if (cards.isEmpty()) {
+        if (cards.isEmpty() && !folded().get()) {
             content.getChildren().add(invitation);
         }
         content.getChildren().addAll(last, shelf, fold);

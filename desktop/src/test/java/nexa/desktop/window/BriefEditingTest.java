@@ -1,6 +1,7 @@
 package nexa.desktop.window;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
@@ -60,6 +61,18 @@ class BriefEditingTest extends WindowTest {
         until(() -> names().equals("Poster, Poster 2, Square"));
         reopen();
         assertEquals("Poster, Poster 2, Square", names());
+    }
+
+    @Test
+    void foldedRail_hasNoRoomForFields_andUnfoldsForThem(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        press(robot, KeyCode.ADD);
+        assertTrue(robot.lookup(".add-format").tryQuery().isPresent());
+        onFx(() -> robot.lookup("#fold").queryButton().fire()); // which may have to be scrolled to
+        assertTrue(robot.lookup(".add-format").tryQuery().isEmpty(), "they would be cut");
+        press(robot, KeyCode.ADD);
+        assertTrue(robot.lookup(".add-format").tryQuery().isPresent());
+        assertFalse(session().settings().railFoldedProperty().get());
     }
 
     @Test
