@@ -164,11 +164,10 @@ public final class TrimCommand extends ShootCommand {
 
     private Framing joined(Photo photo, Framing before, List<Bands.Band> found) {
         Pose pose = before.pose();
-        try {
-            return before.withPose(pose.withBands(pose.bands().plus(found)));
-        } catch (IllegalArgumentException nothingLeft) {
-            throw wrong(Words.of("cli.trim-nothing-left", photo.file()), nothingLeft);
-        }
+        return pose.bands()
+                .plus(found, photo.facts().orElseThrow().asShot(), pose.trim())
+                .map(bands -> before.withPose(pose.withBands(bands)))
+                .orElseThrow(() -> wrong(Words.of("cli.trim-nothing-left", photo.file())));
     }
 
     /** A band, from one end of the photo to the other. */

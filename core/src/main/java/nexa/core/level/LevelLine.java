@@ -1,5 +1,6 @@
 package nexa.core.level;
 
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
@@ -17,6 +18,11 @@ public record LevelLine(Point from, Point to) {
         if (from.distance(to) == 0) {
             throw new IllegalArgumentException("A level line needs two different points");
         }
+    }
+
+    /** Between two points; empty if they are the same. */
+    public static Optional<LevelLine> between(Point from, Point to) {
+        return from.distance(to) == 0 ? Optional.empty() : Optional.of(new LevelLine(from, to));
     }
 
     /** The same in a picture of another size. */
@@ -50,18 +56,18 @@ public record LevelLine(Point from, Point to) {
     }
 
     /**
-     * The same line where a correction brings it.
+     * The same line where a correction brings it; empty if it makes a point of it, as where it leaves out what the line lies in.
      *
      * @param correction of the isotropic unit
      * @param photo the photo's size, which stays
      */
-    public LevelLine through(Mapping correction, PixelSize photo) {
+    public Optional<LevelLine> through(Mapping correction, PixelSize photo) {
         double unit = photo.longEdge();
         UnaryOperator<Point> map = p -> correction
                 .apply(p.minus(middle(photo)).times(1 / unit))
                 .times(unit)
                 .plus(middle(photo));
-        return correction.isIdentity() ? this : new LevelLine(map.apply(from), map.apply(to));
+        return correction.isIdentity() ? Optional.of(this) : between(map.apply(from), map.apply(to));
     }
 
     private static Point middle(PixelSize size) {

@@ -13,6 +13,7 @@ import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
 import nexa.core.outline.Outline;
 import nexa.core.outline.TurnedRectangle;
+import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import org.jspecify.annotations.Nullable;
 
@@ -30,10 +31,13 @@ public final class PhotoSpace {
     private volatile @Nullable Outline edge;
     private volatile @Nullable Frame extent;
 
-    /** @param asShot the photo's size in pixels with EXIF orientation applied */
+    /**
+     * @param asShot the photo's size in pixels with EXIF orientation applied
+     * @param pose whose bands are not left out if hardly anything of this photo would be left, as after a trim between them
+     */
     public PhotoSpace(PixelSize asShot, Pose pose) {
         this.asShot = asShot;
-        this.pose = pose;
+        this.pose = pose.bands().leaveEnough(asShot, pose.trim()) ? pose : pose.withBands(Bands.NONE);
     }
 
     /** The photo's size in pixels with EXIF orientation applied. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.geometry.Closing;
+import nexa.core.geometry.Frame;
 import nexa.core.geometry.Gaps;
 import nexa.core.geometry.Gaps.Gap;
 import nexa.core.geometry.PixelSize;
@@ -59,13 +60,22 @@ public record Bands(Gaps across, Gaps down) {
         return with(band.upright, gaps);
     }
 
-    /** All of these more, one after the other. */
-    public Bands plus(List<Band> more) {
-        Bands all = this;
-        for (Band band : more) {
-            all = all.plus(band);
+    /**
+     * All of these more.
+     *
+     * @param trim what counts as photo
+     * @return empty if hardly anything of the photo would be left
+     */
+    public Optional<Bands> plus(List<Band> more, PixelSize asShot, Trim trim) {
+        try {
+            Bands all = this;
+            for (Band band : more) {
+                all = all.plus(band);
+            }
+            return Optional.of(all).filter(bands -> bands.leaveEnough(asShot, trim));
+        } catch (IllegalArgumentException nothingLeft) { // not of any photo
+            return Optional.empty();
         }
-        return all;
     }
 
     /** Without one of them. */
@@ -83,6 +93,21 @@ public record Bands(Gaps across, Gaps down) {
     /** How many there are. */
     public int count() {
         return across.all().size() + down.all().size();
+    }
+
+    /**
+     * Whether they leave as much of a photo, each way, as the smallest trim does.
+     *
+     * @param trim what counts as photo before they are left out
+     */
+    public boolean leaveEnough(PixelSize asShot, Trim trim) {
+        if (isNone()) {
+            return true;
+        }
+        Frame box = trim.within(asShot);
+        Point from = mapping().apply(new Point(box.left(), box.top()));
+        Point to = mapping().apply(new Point(box.right(), box.bottom()));
+        return Math.min(to.x() - from.x(), to.y() - from.y()) >= Trim.SMALLEST;
     }
 
     /** From the photo as shot to the one whose sides meet; both about their centres. */

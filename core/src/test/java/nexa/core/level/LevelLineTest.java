@@ -7,14 +7,17 @@ import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Optional;
 import nexa.core.Cases;
 import nexa.core.geometry.Affine;
+import nexa.core.geometry.Gaps;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Turn;
 import nexa.core.plumb.PlumbLine;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
+import nexa.core.trim.Bands;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -72,13 +75,23 @@ class LevelLineTest {
     void through_aCorrection_isTheSameLineWhereItBringsIt() {
         PixelSize photo = new PixelSize(600, 400);
         LevelLine line = new LevelLine(new Point(100, 100), new Point(400, 250));
-        assertSame(line, line.through(Affine.IDENTITY, photo));
-        LevelLine moved = line.through(Affine.translation(0.1, -0.05), photo);
+        assertSame(line, line.through(Affine.IDENTITY, photo).orElseThrow());
+        LevelLine moved = line.through(Affine.translation(0.1, -0.05), photo).orElseThrow();
         assertEquals(0, new Point(160, 70).distance(moved.from()), 1e-9);
         assertEquals(0, new Point(460, 220).distance(moved.to()), 1e-9);
-        LevelLine larger = line.through(Affine.scale(2, 2), photo); // about the photo's middle
+        LevelLine larger = line.through(Affine.scale(2, 2), photo).orElseThrow(); // about the photo's middle
         assertEquals(0, new Point(-100, 0).distance(larger.from()), 1e-9);
         assertEquals(2 * line.length(), larger.length(), 1e-9);
+    }
+
+    @Test
+    void through_ABandThatIsLeftOut_noLineIsLeft() {
+        PixelSize photo = new PixelSize(600, 400);
+        Bands bands = Bands.NONE.plus(new Bands.Band(true, new Gaps.Gap(0.1, 0.2)));
+        LevelLine inside = new LevelLine(new Point(365, 100), new Point(415, 100));
+        LevelLine across = new LevelLine(new Point(350, 100), new Point(430, 100));
+        assertEquals(Optional.empty(), inside.through(bands.mapping(), photo));
+        assertEquals(20, across.through(bands.mapping(), photo).orElseThrow().length(), 1e-9);
     }
 
     @Test

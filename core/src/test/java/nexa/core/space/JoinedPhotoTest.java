@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.Cases;
 import nexa.core.fit.Fit;
@@ -49,6 +50,41 @@ class JoinedPhotoTest {
         PhotoSpace space = new PhotoSpace(SIZE, pose);
         assertEquals(new PixelSize(2000, 2100), space.keptSize());
         assertEquals(0.7, height(space), NEAR);
+    }
+
+    @Test
+    void bandsThatLeaveNothing_areNotFollowed() {
+        Bands all = Bands.NONE.plus(new Bands.Band(false, new Gap(-0.4, 0.4))); // of the short side
+        assertEquals(
+                Bands.NONE,
+                new PhotoSpace(SIZE, Pose.AS_SHOT.withBands(all)).pose().bands());
+        PhotoSpace higher = new PhotoSpace(new PixelSize(2000, 3000), Pose.AS_SHOT.withBands(all));
+        assertEquals(all, higher.pose().bands(), "of a photo that is higher enough is left");
+        Pose between = Pose.AS_SHOT.withBands(BANDS).withTrim(new Trim(0.1, -1, 0.2, 1, Tilt.NONE, 0));
+        assertEquals(Bands.NONE, new PhotoSpace(SIZE, between).pose().bands());
+        assertEquals(Optional.empty(), Bands.NONE.plus(all.all(), SIZE, Trim.NONE));
+    }
+
+    /** Whatever is stored or read: there is a photo, and frames find room in it. */
+    @ParameterizedTest
+    @MethodSource("cases")
+    void anyBandsAndTrim_leaveAPhoto(Cases cases) {
+        Bands bands = Bands.NONE;
+        for (int i = 0; i < 3; i++) {
+            double from = cases.between(-0.6, 0.3);
+            Bands.Band band =
+                    new Bands.Band(cases.between(0, 1) < 0.5, new Gap(from, from + cases.between(0.001, 0.3)));
+            bands = bands.plus(band);
+        }
+        double left = cases.between(-0.6, 0.3);
+        double top = cases.between(-0.6, 0.3);
+        Tilt lean = new Tilt(cases.between(-5, 5));
+        Trim trim = new Trim(left, top, left + cases.between(0.02, 0.3), top + cases.between(0.02, 0.3), lean, 0);
+        PhotoSpace space = new PhotoSpace(SIZE, cases.pose().withBands(bands).withTrim(trim));
+        assertTrue(space.kept().width() > 0 && space.kept().height() > 0);
+        assertTrue(space.extent().width() > 0 && space.extent().height() > 0);
+        assertTrue(space.keptSize().width() > 0);
+        assertTrue(space.outline().corners().size() >= 3);
     }
 
     static Stream<Cases> cases() {

@@ -196,7 +196,8 @@ class TrimTest {
         Bands.Band one = new Bands.Band(true, new Gaps.Gap(-0.2, -0.1));
         Bands.Band other = new Bands.Band(false, new Gaps.Gap(0.1, 0.15));
         Bands.Band touching = new Bands.Band(true, new Gaps.Gap(-0.1, 0));
-        Bands all = Bands.NONE.plus(List.of(one, other, touching));
+        Bands all =
+                Bands.NONE.plus(List.of(one, other, touching), PHOTO, Trim.NONE).orElseThrow();
         assertEquals(Bands.NONE.plus(one).plus(other).plus(touching), all);
         assertEquals(2, all.count(), "those that touch are one");
         assertEquals(List.of(new Bands.Band(true, new Gaps.Gap(-0.2, 0)), other), all.all());

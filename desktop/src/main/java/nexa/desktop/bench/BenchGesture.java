@@ -124,9 +124,7 @@ sealed interface BenchGesture {
 
         /** The line in upright pixels; empty while it has no length. */
         Optional<LevelLine> line() {
-            return from.equals(to)
-                    ? Optional.empty()
-                    : Optional.of(new LevelLine(space.toUpright(from), space.toUpright(to)));
+            return LevelLine.between(space.toUpright(from), space.toUpright(to));
         }
 
         @Override

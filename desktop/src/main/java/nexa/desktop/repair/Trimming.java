@@ -132,15 +132,13 @@ public final class Trimming {
     }
 
     private void close(List<Bands.Band> more) {
-        Bands before = session.framing().pose().bands();
-        try {
-            Bands after = before.plus(more);
-            if (!after.equals(before)) {
-                edit(after);
-            }
-        } catch (IllegalArgumentException nothingLeft) { // said as bands that are none
+        Pose pose = session.framing().pose();
+        Optional<Bands> after =
+                session.moment().asShot().flatMap(asShot -> pose.bands().plus(more, asShot, pose.trim()));
+        if (after.isEmpty()) {
             verdict.set(Optional.of(new Verdict.ClosedUp(0)));
         }
+        after.filter(bands -> !bands.equals(pose.bands())).ifPresent(this::edit);
     }
 
     /** Shows what was left out there again. */

@@ -38,9 +38,10 @@ public final class AutoLeveller {
      */
     public static Finding of(List<LevelLine> segments, PixelSize asShot, Framing framing) {
         Turn turn = framing.pose().turn();
-        Mapping correction = framing.pose().correction().mapping();
+        Mapping correction =
+                new PhotoSpace(asShot, framing.pose()).pose().correction().mapping();
         List<LevelLine> lines = segments.stream()
-                .map(line -> line.through(correction, asShot))
+                .flatMap(line -> line.through(correction, asShot).stream())
                 .map(line -> line.turned(turn, asShot))
                 .toList();
         return AutoLevel.find(lines, new PhotoSpace(asShot, Pose.AS_SHOT.turned(turn)).upright());

@@ -42,7 +42,8 @@ public final class AutoPlumber {
         Turn turn = framing.pose().turn();
         Mapping lensed = framing.pose().correction().lensMapping();
         List<PlumbLine> lines = segments.stream()
-                .map(line -> line.through(lensed, asShot).turned(turn, asShot))
+                .flatMap(line -> line.through(lensed, asShot).stream())
+                .map(line -> line.turned(turn, asShot))
                 .map(line -> PlumbLine.of(line, turn.apply(asShot)))
                 .toList();
         return AutoPlumb.find(lines, lenses.focal(facts));

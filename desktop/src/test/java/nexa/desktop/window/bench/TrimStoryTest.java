@@ -19,6 +19,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import nexa.core.geometry.Gaps;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
@@ -126,6 +127,15 @@ class TrimStoryTest extends WindowTest {
                 trimming().verdictProperty().get());
         assertEquals(1, session().framing().pose().bands().count());
         assertEquals(edits + 1, session().editsProperty().get());
+
+        PixelSize size = session().moment().asShot().orElseThrow();
+        double half = 0.5 * Math.min(size.width(), size.height()) / size.longEdge();
+        Bands.Band shortSide = new Bands.Band(size.width() < size.height(), new Gaps.Gap(-half, half));
+        onFx(() -> trimming().closeUp(shortSide));
+        assertEquals(
+                Optional.of(new Trimming.Verdict.ClosedUp(0)),
+                trimming().verdictProperty().get());
+        assertEquals(edits + 1, session().editsProperty().get(), "nor all of its shorter side");
     }
 
     private Trimming trimming() {
