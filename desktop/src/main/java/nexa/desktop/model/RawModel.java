@@ -80,11 +80,17 @@ public final class RawModel {
     /** The other picture of the current photo, and the same of all chosen ones. */
     public void toggle() {
         List<Photo> chosen = session.selection().chosen();
-        session.photo()
-                .flatMap(RawPicture::of)
+        session.photo().ifPresent(photo -> RawPicture.of(photo)
                 .ifPresentOrElse(
                         shown -> show(chosen, shown == RawPicture.CAMERA ? RawPicture.DATA : RawPicture.CAMERA),
-                        () -> message.set(Words.of("raw.none")));
+                        () -> message.set(noPicture(photo))));
+    }
+
+    /** Why no other picture of it can be shown. */
+    private static String noPicture(Photo photo) {
+        return photo.trouble()
+                .map(trouble -> Words.of("bench.unreadable", photo.name(), Words.of(trouble)))
+                .orElseGet(() -> Words.of("raw.none", photo.name()));
     }
 
     private void show(List<Photo> photos, RawPicture picture) {

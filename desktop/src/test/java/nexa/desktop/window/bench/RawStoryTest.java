@@ -9,6 +9,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -76,6 +77,25 @@ class RawStoryTest extends WindowTest {
         until(() -> kind() == FileKind.RAW);
         assertEquals(before, frame(), "the camera's picture has the very same frame again");
         assertArrayEquals(raw, Files.readAllBytes(folder.resolve("kiln_0101.dng")));
+    }
+
+    @Test
+    void photoThatIsNoRawFile_isNamed_asTheNextOneMayBeOne(FxRobot robot) throws Exception {
+        Path broken = folder.resolve("kiln_0102.dng");
+        Files.write(broken, Arrays.copyOf(raw, 300));
+        until(() -> session().shoot().photos().stream().anyMatch(photo -> !photo.isReadable()));
+        onBench(robot, "4:5", "kiln_0206.jpg", Pose.AS_SHOT);
+        press(robot, KeyCode.SHIFT, KeyCode.V);
+        String said = robot.lookup("#passing").queryAs(Label.class).getText();
+        assertEquals("kiln_0206.jpg is not a raw file", said);
+        onFx(() -> session()
+                .choose(session().shoot().photos().stream()
+                        .filter(photo -> photo.file().equals("kiln_0102.dng"))
+                        .findFirst()
+                        .orElseThrow()));
+        press(robot, KeyCode.SHIFT, KeyCode.V);
+        String why = robot.lookup("#passing").queryAs(Label.class).getText();
+        assertTrue(why.startsWith("kiln_0102.dng can't be shown:"), why);
     }
 
     @Test
