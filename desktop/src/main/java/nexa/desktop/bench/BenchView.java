@@ -25,7 +25,6 @@ import nexa.desktop.paint.LevelView;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
-import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Nodes;
 import nexa.shoot.mark.Suggestion;
 import nexa.shoot.photo.Photo;
@@ -85,46 +84,20 @@ public final class BenchView extends Region {
         setMinSize(0, 0);
         setAccessibleRole(AccessibleRole.IMAGE_VIEW);
         settling.setOnFinished(event -> redraw());
-        subscriptions = Subscription.combine(showing(), settings());
+        subscriptions = showing(models);
     }
 
-    private Subscription showing() {
+    private Subscription showing(ShootModels models) {
         return Subscription.combine(
                 session.photoProperty().subscribe(this::showPhoto),
-                session.formatProperty().subscribe(format -> redraw()),
                 session.framingProperty().subscribe(framing -> changed()),
-                session.editsProperty().subscribe(count -> redraw()),
-                levelling.linesProperty().subscribe(lines -> redraw()),
-                levelling.verdictProperty().subscribe(verdict -> redraw()),
-                plumbing.linesProperty().subscribe(lines -> redraw()),
-                plumbing.verdictProperty().subscribe(verdict -> redraw()),
-                trimming.verdictProperty().subscribe(verdict -> redraw()),
                 fill.subscribe(this::redraw),
-                spots.neutrals().verdictProperty().subscribe(verdict -> redraw()),
                 spots.eyes().verdictProperty().subscribe(verdict -> eyesSaid()),
-                spots.eyes().chosenProperty().subscribe(which -> redraw()),
-                bendByLine.drawnProperty().subscribe(line -> redraw()),
-                marking.proposalsProperty().subscribe(proposals -> redraw()),
                 session.list().photosProperty().subscribe(photos -> showNeighbours()),
-                keys.heldProperty().subscribe(held -> redraw()),
                 keys.modifiersProperty().subscribe(down -> pointer.goOn()),
-                tilting.subscribe(now -> redraw()),
-                camera.bareProperty().subscribe(now -> redraw()),
-                camera.zoomProperty().subscribe(now -> redraw()),
-                mode.subscribe(now -> modeChanged()));
-    }
-
-    private Subscription settings() {
-        Settings settings = session.settings();
-        return Subscription.combine(
-                settings.overlayProperty().subscribe(now -> redraw()),
-                settings.overlayShowProperty().subscribe(now -> redraw()),
-                settings.overlayLookProperty().subscribe(now -> redraw()),
-                settings.overlayOptionsProperty().subscribe(now -> redraw()),
-                settings.moverProperty().subscribe(now -> redraw()),
-                settings.neighboursProperty().subscribe(now -> redraw()),
-                settings.matToneProperty().subscribe(now -> redraw()),
-                settings.matStrengthProperty().subscribe(now -> redraw()));
+                mode.subscribe(now -> modeChanged()),
+                Redrawing.of(models, spots, camera, keys, this::redraw),
+                tilting.subscribe(now -> redraw()));
     }
 
     public void dispose() {
