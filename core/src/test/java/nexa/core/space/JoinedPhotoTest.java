@@ -80,11 +80,15 @@ class JoinedPhotoTest {
         double top = cases.between(-0.6, 0.3);
         Tilt lean = new Tilt(cases.between(-5, 5));
         Trim trim = new Trim(left, top, left + cases.between(0.02, 0.3), top + cases.between(0.02, 0.3), lean, 0);
-        PhotoSpace space = new PhotoSpace(SIZE, cases.pose().withBands(bands).withTrim(trim));
+        Pose pose =
+                cases.pose().withCorrection(cases.correction().withBands(bands)).withTrim(trim);
+        PhotoSpace space = new PhotoSpace(SIZE, pose);
         assertTrue(space.kept().width() > 0 && space.kept().height() > 0);
         assertTrue(space.extent().width() > 0 && space.extent().height() > 0);
         assertTrue(space.keptSize().width() > 0);
         assertTrue(space.outline().corners().size() >= 3);
+        Frame wish = new Frame(cases.between(-0.5, 0.5), cases.between(-0.3, 0.3), 0.4, 0.3);
+        assertTrue(Fit.within(space.outline(), wish).width() > 0);
     }
 
     static Stream<Cases> cases() {

@@ -189,7 +189,7 @@ public final class Plumbing {
     }
 
     private PlumbLine onTurned(Line line) {
-        Pose pose = session.framing().pose();
+        Pose pose = session.space().orElseThrow().pose();
         UnaryOperator<Point> map =
                 p -> pose.turn().apply(pose.correction().lensMapping().apply(p));
         return new PlumbLine(map.apply(line.from), map.apply(line.to), line.upright);
@@ -197,7 +197,7 @@ public final class Plumbing {
 
     /** A line that was found on the photo corrected for its lens and turned, where it shows in level space. */
     public Line shownLine(PlumbLine found) {
-        Pose pose = session.framing().pose();
+        Pose pose = session.space().orElseThrow().pose();
         UnaryOperator<Point> map = p -> pose.correction()
                 .lensMapping()
                 .inverse()

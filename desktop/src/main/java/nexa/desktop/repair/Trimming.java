@@ -132,19 +132,21 @@ public final class Trimming {
     }
 
     private void close(List<Bands.Band> more) {
-        Pose pose = session.framing().pose();
-        Optional<Bands> after =
-                session.moment().asShot().flatMap(asShot -> pose.bands().plus(more, asShot, pose.trim()));
-        if (after.isEmpty()) {
-            verdict.set(Optional.of(new Verdict.ClosedUp(0)));
-        }
-        after.filter(bands -> !bands.equals(pose.bands())).ifPresent(this::edit);
+        session.space().ifPresent(space -> {
+            Bands before = space.pose().bands();
+            Optional<Bands> after =
+                    before.plus(more, space.asShot(), space.pose().trim());
+            if (after.isEmpty()) {
+                verdict.set(Optional.of(new Verdict.ClosedUp(0)));
+            }
+            after.filter(bands -> !bands.equals(before)).ifPresent(this::edit);
+        });
     }
 
     /** Shows what was left out there again. */
     public void open(Bands.Band band) {
         forget();
-        edit(session.framing().pose().bands().minus(band));
+        session.space().ifPresent(space -> edit(space.pose().bands().minus(band)));
     }
 
     private void edit(Bands bands) {

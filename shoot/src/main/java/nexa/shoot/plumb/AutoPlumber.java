@@ -10,6 +10,8 @@ import nexa.core.level.LevelLine;
 import nexa.core.plumb.AutoPlumb;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.PlumbLine;
+import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.file.PhotoFacts;
 import nexa.shoot.Shoot;
@@ -39,8 +41,9 @@ public final class AutoPlumber {
     public static PlumbFinding of(List<LevelLine> segments, Lenses lenses, PhotoFacts facts, Framing framing)
             throws IOException {
         PixelSize asShot = facts.asShot();
-        Turn turn = framing.pose().turn();
-        Mapping lensed = framing.pose().correction().lensMapping();
+        Pose pose = new PhotoSpace(asShot, framing.pose()).pose();
+        Turn turn = pose.turn();
+        Mapping lensed = pose.correction().lensMapping();
         List<PlumbLine> lines = segments.stream()
                 .flatMap(line -> line.through(lensed, asShot).stream())
                 .map(line -> line.turned(turn, asShot))
