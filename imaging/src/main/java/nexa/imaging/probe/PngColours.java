@@ -8,6 +8,7 @@ import com.drew.metadata.png.PngDirectory;
 import java.util.HashMap;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import nexa.imaging.boxes.Nclx;
 import nexa.imaging.colour.Profile;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +62,7 @@ public final class PngColours {
         return coded != null && coded.nclx.isHdr();
     }
 
-    /** The profile that stands for what is said; empty if there is an embedded one, or nothing is said that is not sRGB. */
+    /** The profile that stands for what is said; empty if there is an embedded one, or nothing is said that makes sense. */
     public static Optional<Profile> profile(Metadata headers) {
         if (headers.containsDirectoryOfType(IccDirectory.class)) {
             return Optional.empty();
@@ -82,12 +83,13 @@ public final class PngColours {
         if (says(headers, PngDirectory.TAG_SRGB_RENDERING_INTENT)) {
             return Optional.of(Profile.SRGB);
         }
+        Optional<Double> said = gamma(headers);
         PngChromaticitiesDirectory own = headers.getFirstDirectoryOfType(PngChromaticitiesDirectory.class);
         double[] points = own == null || isGrey ? USUAL : points(own);
-        if (own == null && !says(headers, PngDirectory.TAG_GAMMA) || !isSensible(points)) {
+        if (own == null && said.isEmpty() || !isSensible(points)) {
             return Optional.empty();
         }
-        double gamma = gamma(headers);
+        double gamma = said.orElse(USUAL_GAMMA);
         if (Math.abs(gamma - USUAL_GAMMA) < SAME && areUsual(points)) {
             return Optional.of(Profile.SRGB);
         }
@@ -102,13 +104,12 @@ public final class PngColours {
         return headers.getDirectoriesOfType(PngDirectory.class).stream().anyMatch(said -> said.containsTag(tag));
     }
 
-    /** The usual one where none is said, or one that no picture has. */
-    private static double gamma(Metadata headers) {
+    /** Empty where none is said, or one that no picture has. */
+    private static Optional<Double> gamma(Metadata headers) {
         return headers.getDirectoriesOfType(PngDirectory.class).stream()
-                .map(said -> said.getDoubleObject(PngDirectory.TAG_GAMMA))
-                .filter(gamma -> gamma != null && gamma > 0.1 && gamma < 10)
-                .findFirst()
-                .orElse(USUAL_GAMMA);
+                .flatMap(said -> Stream.ofNullable(said.getDoubleObject(PngDirectory.TAG_GAMMA)))
+                .filter(gamma -> gamma > 0.1 && gamma < 10)
+                .findFirst();
     }
 
     private static double[] points(PngChromaticitiesDirectory own) {

@@ -137,6 +137,7 @@ class PngColoursTest {
         Path file = colours(said);
         Probe probe = PhotoCodecs.STANDARD.probe(file);
         assertTrue(probe instanceof Probe.Readable, () -> which + ": " + probe);
+        assertTrue(facts(file).remarks().contains(Remark.NO_PROFILE), () -> which + " says nothing");
         assertEquals(VALUE, shown(file));
     }
 
