@@ -18,14 +18,19 @@ final class Aim {
     private final Session session;
     private final ObjectProperty<BenchMode> mode;
     private final Press press;
+    private final Runnable redraw;
     private Optional<Point> at = Optional.empty();
 
-    /** @param mode what is waited for; in {@link BenchMode#FRAMING} there is no cross, as arrow keys move the frame */
-    Aim(Region bench, Session session, ObjectProperty<BenchMode> mode, Press press) {
+    /**
+     * @param mode what is waited for; in {@link BenchMode#FRAMING} there is no cross, as arrow keys move the frame
+     * @param redraw called when the cross changed
+     */
+    Aim(Region bench, Session session, ObjectProperty<BenchMode> mode, Press press, Runnable redraw) {
         this.bench = bench;
         this.session = session;
         this.mode = mode;
         this.press = press;
+        this.redraw = redraw;
     }
 
     /** Where it is on the canvas; empty unless it shows. */
@@ -50,6 +55,7 @@ final class Aim {
                 within(from.x() + right * STEP, bench.getWidth()), within(from.y() + down * STEP, bench.getHeight()));
         at = Optional.of(to);
         press.to(to);
+        redraw.run();
         return true;
     }
 
@@ -61,16 +67,21 @@ final class Aim {
     boolean press() {
         Optional<Point> place = at; // what ends may take the cross away
         place.ifPresent(press.isOn() ? press::end : from -> press.begin(from, false));
+        place.ifPresent(from -> redraw.run());
         return place.isPresent();
     }
 
     /** Nothing shows any more, and what keys began is given up. */
     void leave() {
-        if (at.isPresent() && press.isOn()) {
+        if (at.isEmpty()) {
+            return;
+        }
+        if (press.isOn()) {
             session.gestures().abandon();
             press.letGo();
         }
         at = Optional.empty();
+        redraw.run();
     }
 
     void draw(BenchSpots drawn) {

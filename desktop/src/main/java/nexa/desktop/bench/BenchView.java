@@ -72,7 +72,7 @@ public final class BenchView extends Region {
         this.over = new OverPhoto(session, keys, camera, pictures, fill, this::drawFrame);
         this.layers = new BenchLayers(this, session, keys, camera, pictures, over, fx);
         this.press = new Press(camera, mode, tilting, models, keys);
-        this.aim = new Aim(this, session, mode, press);
+        this.aim = new Aim(this, session, mode, press, this::redraw);
         this.pointer = new BenchPointer(this, camera, mode, press, aim, this::redraw, models, keys);
         sceneProperty().subscribe((left, entered) -> {
             showNeighbours();
@@ -218,16 +218,12 @@ public final class BenchView extends Region {
 
     /** Moves the cross that stands for the pointer while a drag or a click is waited for, by steps; false while none is. */
     public boolean aim(int right, int down) {
-        boolean moved = aim.move(pointer.place(), right, down);
-        redraw();
-        return moved;
+        return aim.move(pointer.place(), right, down);
     }
 
     /** Presses where the cross is, or lets go; false where there is no cross. */
     public boolean pressAim() {
-        boolean pressed = aim.press();
-        redraw();
-        return pressed;
+        return aim.press();
     }
 
     /** Gives up what goes on; false if nothing did. */

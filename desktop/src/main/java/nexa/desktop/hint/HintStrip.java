@@ -99,7 +99,8 @@ public final class HintStrip extends Region {
         double y = hasRoom ? GAP : -height - GAP;
         words.resizeRelocate(Math.round(Math.clamp(x, GAP, Math.max(GAP, getWidth() - width - GAP))), y, width, height);
         double side = Math.max(away.minWidth(-1), away.prefWidth(-1));
-        away.resizeRelocate(words.getLayoutX() + width - side - EDGE, y + EDGE, side, side);
+        double edge = Math.clamp(Math.floor((height - side) / 2), 0, EDGE); // less beside a single line
+        away.resizeRelocate(words.getLayoutX() + width - side - EDGE, y + edge, side, side);
     }
 
     private Bounds inHere(Node node) {

@@ -158,6 +158,23 @@ class AimTest extends WindowTest {
     }
 
     @Test
+    void crossIsSeen_untilTheMouseMoves(FxRobot robot) throws Exception {
+        Point start = new Point(-0.1, -0.1);
+        BenchView bench = beginAt(robot, start);
+        press(robot, KeyCode.SHIFT, KeyCode.K);
+        Point arm = bench.toScreen(start).orElseThrow().plus(new Point(12, 0));
+        until(() -> brightness(bench, arm) < 0.9); // the photo is not white there
+        press(robot, KeyCode.RIGHT);
+        until(() -> brightness(bench, arm) > 0.95);
+        robot.moveBy(40, 40);
+        until(() -> brightness(bench, arm) < 0.9);
+    }
+
+    private static double brightness(BenchView bench, Point at) throws Exception {
+        return colour(bench.snapshot(null, null), at.x(), at.y()).getBrightness();
+    }
+
+    @Test
     void whoBeganAtAButton_isThereAgainAfterwards(FxRobot robot) throws Exception {
         beginAt(robot, new Point(-0.2, 0));
         Node button = robot.lookup("#level").query();
