@@ -198,9 +198,13 @@ final class ShootKeys implements Findables.Commands {
         BenchView bench = screen.bench();
         if (onBench() && keys.isHeld(Command.PAN)) {
             bench.pan(-right * pixels * PAN_STEP, -down * pixels * PAN_STEP);
-        } else if (onBench() && bench.aim(right * pixels, down * pixels)) {
-            return;
-        } else if (!onWall() || session.together().isOn()) {
+        } else if (!bench.aim(right * pixels, down * pixels)) {
+            step(right, down, pixels);
+        }
+    }
+
+    private void step(int right, int down, int pixels) {
+        if (!onWall() || session.together().isOn()) {
             frameEdits().nudge(right * pixels, down * pixels);
         } else if (right != 0) {
             session.going().step(right);

@@ -335,11 +335,12 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     /** Does what a key stands for; false if it stands for nothing here. */
     boolean pressed(KeyEvent event) {
-        if (sheets.isOpen() || lists.pressed(event)) {
-            return !sheets.isOpen() || sheets.pressed(event);
+        if (sheets.isOpen()) {
+            return sheets.pressed(event);
         }
         Node owner = getScene().getFocusOwner();
-        return shootKeys.pressed(event, owner != null && (layer.holdsControl(owner) || isReachedByKeys(owner)));
+        boolean inControl = owner != null && (layer.holdsControl(owner) || isReachedByKeys(owner));
+        return lists.pressed(event) || shootKeys.pressed(event, inControl);
     }
 
     /** Whoever went to a control by Tab wants to use it by keys; a click on one leaves all keys to the shoot. */

@@ -13,7 +13,6 @@ import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
 import nexa.core.outline.Outline;
 import nexa.core.outline.TurnedRectangle;
-import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import org.jspecify.annotations.Nullable;
 
@@ -33,11 +32,11 @@ public final class PhotoSpace {
 
     /**
      * @param asShot the photo's size in pixels with EXIF orientation applied
-     * @param pose whose bands are not left out if hardly anything of this photo would be left, as after a trim between them
+     * @param pose of which counts what is followed {@linkplain Pose#on on this photo}
      */
     public PhotoSpace(PixelSize asShot, Pose pose) {
         this.asShot = asShot;
-        this.pose = pose.bands().leaveEnough(asShot, pose.trim()) ? pose : pose.withBands(Bands.NONE);
+        this.pose = pose.on(asShot);
     }
 
     /** The photo's size in pixels with EXIF orientation applied. */

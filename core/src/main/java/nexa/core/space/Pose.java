@@ -1,6 +1,7 @@
 package nexa.core.space;
 
 import nexa.core.eye.GlowingEyes;
+import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Tilt;
 import nexa.core.geometry.Turn;
 import nexa.core.lens.Lens;
@@ -62,6 +63,16 @@ public record Pose(Correction correction, Turn turn, Tilt tilt, Trim trim) {
 
     public Pose withBands(Bands other) {
         return withCorrection(correction.withBands(other));
+    }
+
+    /**
+     * As it is followed on a photo: bands are not left out if hardly anything of it would be left, as after a trim between
+     * them.
+     *
+     * @param asShot the photo's size
+     */
+    public Pose on(PixelSize asShot) {
+        return bands().leaveEnough(asShot, trim) ? this : withBands(Bands.NONE);
     }
 
     public Pose withTrim(Trim other) {

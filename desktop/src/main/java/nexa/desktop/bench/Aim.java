@@ -52,15 +52,12 @@ final class Aim {
         }
         Point from = at.orElse(start);
         Point to = new Point(
-                within(from.x() + right * STEP, bench.getWidth()), within(from.y() + down * STEP, bench.getHeight()));
+                Math.clamp(from.x() + right * STEP, 0, bench.getWidth()),
+                Math.clamp(from.y() + down * STEP, 0, bench.getHeight()));
         at = Optional.of(to);
         press.to(to);
         redraw.run();
         return true;
-    }
-
-    private static double within(double place, double length) {
-        return Math.clamp(place, 0, length);
     }
 
     /** Presses where the cross is, or lets go of what was pressed; false where there is no cross. */

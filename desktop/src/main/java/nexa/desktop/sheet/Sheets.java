@@ -90,23 +90,15 @@ public final class Sheets {
     }
 
     private boolean pressed(KeyEvent event, Node sheet) {
-        Optional<KeySheet> ofKeys = sheet instanceof KeySheet keySheet ? Optional.of(keySheet) : Optional.empty();
+        boolean leaves = event.getCode() == KeyCode.ESCAPE;
         Optional<KeyPress> press = KeyPress.of(event);
-        if (event.getCode() == KeyCode.ESCAPE) {
-            if (ofKeys.filter(KeySheet::stopChanging).isEmpty()) {
-                close();
-            }
-            return true;
+        boolean isTaken = sheet instanceof KeySheet keys
+                && (leaves ? keys.stopChanging() : press.filter(keys::take).isPresent());
+        boolean isAnyKey = sheet instanceof KeySheet && press.isPresent() && !isForControl(event, sheet);
+        if (!isTaken && (leaves || isAnyKey)) {
+            close();
         }
-        if (ofKeys.isEmpty() || press.isEmpty()) {
-            return false;
-        }
-        boolean taken = press.filter(ofKeys.get()::take).isPresent();
-        boolean left = !taken && isForControl(event, sheet);
-        if (!taken && !left) {
-            close(); // any key does
-        }
-        return !left;
+        return isTaken || leaves || isAnyKey;
     }
 
     private static boolean isForControl(KeyEvent event, Node sheet) {

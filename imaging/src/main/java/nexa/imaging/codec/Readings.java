@@ -97,16 +97,19 @@ final class Readings {
                 kind, asShot, orientation, Headers.taken(headers), profile, remarks, CameraHeaders.read(headers)));
     }
 
-    /** Its name: of the file's own, or of one that stands for the camera's code; null if there is neither. */
+    /** Its name: of the file's own, or of one that stands for what headers say; null if there is neither. */
     private static @Nullable String profile(FileKind kind, Metadata headers) {
         String own = Headers.profile(headers);
-        if (kind == FileKind.PNG) {
-            return own != null
-                    ? own
-                    : PngColours.profile(headers).map(Profile::name).orElse(null);
-        }
-        boolean isOfCamera = kind == FileKind.JPEG || kind == FileKind.RAW;
-        return own == null && isOfCamera && Headers.areColoursOfOption(headers) ? Profile.OPTION.name() : own;
+        return own != null ? own : said(kind, headers).map(Profile::name).orElse(null);
+    }
+
+    /** What stands for colours that headers say without a profile. */
+    private static Optional<Profile> said(FileKind kind, Metadata headers) {
+        return switch (kind) {
+            case PNG -> PngColours.profile(headers);
+            case JPEG, RAW -> Headers.areColoursOfOption(headers) ? Optional.of(Profile.OPTION) : Optional.empty();
+            default -> Optional.empty();
+        };
     }
 
     /** With the profile that the camera's code stands for, if there is no other. */

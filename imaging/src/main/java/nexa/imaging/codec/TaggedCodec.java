@@ -80,19 +80,23 @@ final class TaggedCodec implements PhotoCodec {
     public Source open(Path file, PhotoFacts facts, Reduction reduction) throws UnreadablePhotoException {
         try (Mat encoded = encoded(file, facts)) {
             Source source = decode(file, encoded);
-            boolean isSaid = source.metadata().icc() == null && facts.profile() != null;
-            return isSaid && kind == FileKind.PNG
-                    ? new Source(source.picture(), withSaidProfile(file, source.metadata()))
-                    : source;
+            boolean isSaid = source.metadata().icc() == null
+                    && facts.profile() != null
+                    && !facts.profile().equals(Profile.SRGB.name());
+            return isSaid && kind == FileKind.PNG ? withSaidProfile(file, source) : source;
         }
     }
 
-    /** A profile for the colours that a PNG says by numbers. */
-    private static SourceMetadata withSaidProfile(Path file, SourceMetadata blocks) throws UnreadablePhotoException {
-        return Readings.reading(file, opened -> PngColours.profile(opened.headers()))
-                .filter(said -> !said.equals(Profile.SRGB))
-                .map(said -> blocks.withIcc(said.bytes()))
-                .orElse(blocks);
+    /** With a profile for the colours that a PNG says by numbers. */
+    private static Source withSaidProfile(Path file, Source source) throws UnreadablePhotoException {
+        try {
+            Optional<Profile> said = Readings.reading(file, opened -> PngColours.profile(opened.headers()));
+            byte[] icc = said.map(Profile::bytes).orElse(null);
+            return new Source(source.picture(), source.metadata().withIcc(icc));
+        } catch (UnreadablePhotoException gone) {
+            source.close();
+            throw gone;
+        }
     }
 
     /** Of a PNG that moves OpenCV would show the first picture that moves, or none. */

@@ -12,7 +12,7 @@ import nexa.core.geometry.PixelSize;
 import nexa.core.pixel.PixelSteps;
 import nexa.core.print.Sense;
 import nexa.core.print.SizeTarget;
-import nexa.core.space.PhotoSpace;
+import nexa.core.space.Pose;
 import nexa.imaging.codec.PhotoCodecs;
 import nexa.shoot.photo.Photo;
 
@@ -57,8 +57,8 @@ public record Delivery(
 
     /** All that is done to its pixels' values. */
     PixelSteps steps() {
-        PhotoSpace space = new PhotoSpace(photo.facts().orElseThrow().asShot(), framing.pose());
-        return space.pose().correction().steps(format.files().finish().steps());
+        Pose followed = framing.pose().on(photo.facts().orElseThrow().asShot());
+        return followed.correction().steps(format.files().finish().steps());
     }
 
     /** Cut on the grid if its format wants that and it can be. */

@@ -38,8 +38,7 @@ public final class AutoLeveller {
      */
     public static Finding of(List<LevelLine> segments, PixelSize asShot, Framing framing) {
         Turn turn = framing.pose().turn();
-        Mapping correction =
-                new PhotoSpace(asShot, framing.pose()).pose().correction().mapping();
+        Mapping correction = framing.pose().on(asShot).correction().mapping();
         List<LevelLine> lines = segments.stream()
                 .flatMap(line -> line.through(correction, asShot).stream())
                 .map(line -> line.turned(turn, asShot))

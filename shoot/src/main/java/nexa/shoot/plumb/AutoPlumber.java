@@ -10,7 +10,6 @@ import nexa.core.level.LevelLine;
 import nexa.core.plumb.AutoPlumb;
 import nexa.core.plumb.PlumbFinding;
 import nexa.core.plumb.PlumbLine;
-import nexa.core.space.PhotoSpace;
 import nexa.core.space.Pose;
 import nexa.imaging.detect.LineDetector;
 import nexa.imaging.file.PhotoFacts;
@@ -41,7 +40,7 @@ public final class AutoPlumber {
     public static PlumbFinding of(List<LevelLine> segments, Lenses lenses, PhotoFacts facts, Framing framing)
             throws IOException {
         PixelSize asShot = facts.asShot();
-        Pose pose = new PhotoSpace(asShot, framing.pose()).pose();
+        Pose pose = framing.pose().on(asShot);
         Turn turn = pose.turn();
         Mapping lensed = pose.correction().lensMapping();
         List<PlumbLine> lines = segments.stream()

@@ -49,6 +49,14 @@ class AimTest extends WindowTest {
         }
     }
 
+    /** From where the cross is to the right, and up or down. */
+    private static void draw(FxRobot robot, int right, KeyCode arrow, int times) {
+        press(robot, KeyCode.ENTER);
+        leap(robot, KeyCode.RIGHT, right);
+        leap(robot, arrow, times);
+        press(robot, KeyCode.ENTER);
+    }
+
     private static void assertNear(Point expected, Point actual) {
         assertEquals(0, expected.distance(actual), 0.004, actual + " instead of " + expected);
     }
@@ -82,10 +90,7 @@ class AimTest extends WindowTest {
         beginAt(robot, new Point(-0.2, 0));
         press(robot, KeyCode.L);
         leap(robot, KeyCode.LEFT, 1);
-        press(robot, KeyCode.ENTER);
-        leap(robot, KeyCode.RIGHT, 15);
-        leap(robot, KeyCode.DOWN, 1);
-        press(robot, KeyCode.ENTER);
+        draw(robot, 15, KeyCode.DOWN, 1);
         double slope = Math.toDegrees(Math.atan2(1, 15));
         assertEquals(-slope, session().framing().pose().tilt().degrees(), 0.02);
     }
@@ -96,10 +101,7 @@ class AimTest extends WindowTest {
         BenchView bench = beginAt(robot, start);
         press(robot, KeyCode.D);
         leap(robot, KeyCode.RIGHT, 1);
-        press(robot, KeyCode.ENTER);
-        leap(robot, KeyCode.RIGHT, 8);
-        leap(robot, KeyCode.DOWN, 10);
-        press(robot, KeyCode.ENTER);
+        draw(robot, 8, KeyCode.DOWN, 10);
         Frame drawn = frame();
         assertNear(leapt(bench, start, 1, 0), new Point(drawn.left(), drawn.top()));
         assertNear(leapt(bench, start, 9, 10), new Point(drawn.right(), drawn.bottom()));
@@ -184,10 +186,7 @@ class AimTest extends WindowTest {
         assertTrue(isFocused(button), "reached");
         press(robot, KeyCode.SPACE);
         leap(robot, KeyCode.LEFT, 1);
-        press(robot, KeyCode.ENTER);
-        leap(robot, KeyCode.RIGHT, 12);
-        leap(robot, KeyCode.UP, 1);
-        press(robot, KeyCode.ENTER);
+        draw(robot, 12, KeyCode.UP, 1);
         assertTrue(session().framing().pose().tilt().degrees() > 1);
         assertTrue(isFocused(button));
         assertTrue(button.isFocusVisible());
