@@ -114,10 +114,10 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         furniture.putInto(layout);
         sheets = new Sheets(this, keys, new Findables(session, keys, shootKeys), firstSteps::again);
         layout.setRight(layer.room());
-        layer.room().layoutXProperty().subscribe(layer::requestLayout);
         getChildren().addAll(layout, layer);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::show),
+                layer.crowdedProperty().subscribe(rail.crowdedProperty()::set),
                 session.editsProperty().subscribe(count -> notices.refresh()),
                 bench.modeProperty().subscribe(this::showBenchFor),
                 bench.bareProperty().subscribe(this::showFurniture));

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
@@ -54,6 +56,10 @@ public final class RailView extends ScrollPane {
     private final Label invitation = new Label(Words.of("rail.empty"));
     private final List<FormatCard> cards = new ArrayList<>();
     private final Subscription subscription;
+
+    /** Folded as long as something needs the room, whatever the setting says. */
+    private final BooleanProperty crowded = new SimpleBooleanProperty();
+
     private double pressedY;
 
     public RailView(ShootModels models, PhotoLoader loader, Executor fx, Actions actions) {
@@ -83,21 +89,42 @@ public final class RailView extends ScrollPane {
         fold.getStyleClass().add("small");
         fold.setId("fold");
         subscription = Subscription.combine(
-                session.briefProperty().subscribe(this::showBrief), folded().subscribe(this::showFolded));
+                session.briefProperty().subscribe(this::showBrief),
+                setting().subscribe(this::showFolded),
+                crowded.subscribe(this::showFolded));
         if (session.brief().formats().isEmpty() && session.shoot().mayEdit()) {
             openAdding();
         }
     }
 
-    private ObjectProperty<Boolean> folded() {
+    private ObjectProperty<Boolean> setting() {
         return session.settings().railFoldedProperty();
     }
 
-    private void toggleFold() {
-        folded().set(!folded().get());
+    /** Whether something beside it needs the room, so that it is folded until that is gone or somebody unfolds it. */
+    public BooleanProperty crowdedProperty() {
+        return crowded;
     }
 
-    private void showFolded(boolean only) {
+    private boolean isFolded() {
+        return setting().get() || crowded.get();
+    }
+
+    private void toggleFold() {
+        if (isFolded()) {
+            unfold();
+        } else {
+            setting().set(true);
+        }
+    }
+
+    private void unfold() {
+        crowded.set(false);
+        setting().set(false);
+    }
+
+    private void showFolded() {
+        boolean only = isFolded();
         pseudoClassStateChanged(FOLDED, only);
         ((FontIcon) fold.getGraphic()).setIconCode(only ? MaterialDesignC.CHEVRON_RIGHT : MaterialDesignC.CHEVRON_LEFT);
         Buttons.explain(fold, Words.of(only ? "rail.unfold" : "rail.fold"));
@@ -129,7 +156,7 @@ public final class RailView extends ScrollPane {
             card.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> pressedY = event.getSceneY());
             card.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> dragged(card, event.getSceneY() - pressedY));
             card.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> dropped(card, format));
-            card.fold(folded().get());
+            card.fold(isFolded());
             cards.add(card);
         }
         closeAdding();
@@ -162,7 +189,7 @@ public final class RailView extends ScrollPane {
 
     /** Shows the fields for a new format. */
     public void openAdding() {
-        folded().set(false);
+        unfold();
         AddFormatPane pane = new AddFormatPane(session, this::closeAdding);
         showContent(pane);
         pane.focusShape();
@@ -179,7 +206,7 @@ public final class RailView extends ScrollPane {
 
     private void showContent(javafx.scene.Node last) {
         content.getChildren().setAll(cards);
-        if (cards.isEmpty() && !folded().get()) {
+        if (cards.isEmpty() && !isFolded()) {
             content.getChildren().add(invitation);
         }
         content.getChildren().addAll(last, shelf, fold);

@@ -1,6 +1,8 @@
 package nexa.desktop.pane;
 
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
@@ -24,10 +26,14 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 public final class PaneLayer extends Pane {
     private static final double GAP = 8;
 
-    /** With less left for rail and view a pane lies over them: the photos would get too small. */
-    private static final double LEAST_LEFT = 600;
+    /** With less left for rail and view the rail should be a narrow one. */
+    private static final double LEAST_BESIDE_RAIL = 600;
+
+    /** With less left for a narrow rail and the view a pane lies over them: the photos would get too small. */
+    private static final double LEAST_LEFT = 480;
 
     private final Region room = new Region();
+    private final ReadOnlyBooleanWrapper crowded = new ReadOnlyBooleanWrapper();
     private Optional<Content> shown = Optional.empty();
     private Optional<Region> frame = Optional.empty();
     private Optional<Node> anchor = Optional.empty();
@@ -54,11 +60,18 @@ public final class PaneLayer extends Pane {
         setPickOnBounds(false);
         room.setMinWidth(0);
         room.setPrefWidth(0);
+        room.layoutXProperty().subscribe(this::requestLayout);
+        widthProperty().subscribe(this::makeRoom);
     }
 
     /** What takes the room beside the view that a pane about it stands in; nothing while there is none. */
     public Region room() {
         return room;
+    }
+
+    /** Whether the pane beside the view leaves so little that the rail should be a narrow one. */
+    public ReadOnlyBooleanProperty crowdedProperty() {
+        return crowded.getReadOnlyProperty();
     }
 
     /** Opens a pane beside a button; the same again closes it. */
@@ -77,11 +90,20 @@ public final class PaneLayer extends Pane {
         anchor = Optional.of(beside);
         getChildren().setAll(framed);
         applyCss();
-        double wide = framed.prefWidth(-1) + 2 * GAP;
-        room.setPrefWidth(content instanceof BesideView && getWidth() - wide >= LEAST_LEFT ? wide : 0);
+        makeRoom();
         layout();
         framed.requestFocus(); // so that Tab leads into it
         content.focus();
+    }
+
+    private void makeRoom() {
+        double wide = shown.filter(BesideView.class::isInstance)
+                .flatMap(content -> frame)
+                .map(framed -> framed.prefWidth(-1) + 2 * GAP)
+                .filter(width -> getWidth() - width >= LEAST_LEFT)
+                .orElse(0.0);
+        room.setPrefWidth(wide);
+        crowded.set(wide > 0 && getWidth() - wide < LEAST_BESIDE_RAIL);
     }
 
     /** Whether a node with the keyboard is one of an open pane's controls. */
@@ -147,7 +169,7 @@ public final class PaneLayer extends Pane {
         shown = Optional.empty();
         frame = Optional.empty();
         moved = Point2D.ZERO;
-        room.setPrefWidth(0);
+        makeRoom();
         getChildren().clear();
         if (open && getParent() != null) {
             getParent().requestFocus();

@@ -1,9 +1,11 @@
 package nexa.desktop.window.screens;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -20,6 +22,8 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.text.Text;
+import nexa.desktop.desk.DeskView;
+import nexa.desktop.desk.DeskView.DeskPane;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -58,6 +62,40 @@ class FittingTest extends EveryScreen {
         onFx(() -> session().settings().languageProperty().set(language));
         press(robot, KeyCode.ESCAPE);
         until(() -> robot.lookup(".miniature").queryAll().size() == several);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"en", "de"})
+    void smallWindow_foldsTheRailForPanes_soThatThePhotoIsSeen(String language, FxRobot robot) throws Exception {
+        begin(robot);
+        onFx(() -> {
+            window.scene().getWindow().setWidth(1010);
+            window.scene().getWindow().setHeight(700);
+            session().settings().languageProperty().set(language);
+        });
+        press(robot, KeyCode.ESCAPE);
+        double rail = widthOfRail(robot);
+        for (DeskPane pane : DeskPane.values()) {
+            onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
+            Node shown = robot.lookup(".small-pane").query();
+            untilAtRest(shown);
+            double view =
+                    robot
+                            .lookup("." + session().viewProperty().get().name().toLowerCase(Locale.ROOT))
+                            .queryAll()
+                            .stream()
+                            .mapToDouble(node -> place(node).getMaxX())
+                            .max()
+                            .orElseThrow();
+            assertTrue(view <= place(shown).getMinX(), () -> pane + " lies over the view, which ends at " + view);
+            press(robot, KeyCode.ESCAPE);
+            until(() -> widthOfRail(robot) == rail);
+        }
+        assertFalse(session().settings().railFoldedProperty().get());
+    }
+
+    private static double widthOfRail(FxRobot robot) {
+        return robot.lookup(".rail").query().getLayoutBounds().getWidth();
     }
 
     @Test
