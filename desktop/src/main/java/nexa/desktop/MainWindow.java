@@ -8,7 +8,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.scene.Scene;
@@ -59,9 +58,6 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     private final SurroundChoice surround;
     private final ResultWindow result;
     private final Subscription keysHeld;
-
-    /** How often something was asked to be opened; the last one asked for is shown. */
-    private final AtomicLong openings = new AtomicLong();
 
     /** To be made on the interface's thread. */
     public MainWindow(Stage stage, Locations locations, double width, double height) {
@@ -163,7 +159,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
      * another one was asked for meanwhile, which then is shown instead.
      */
     public CompletableFuture<Void> open(Path folder) {
-        long mine = openings.incrementAndGet();
+        long mine = start.ask();
         CompletableFuture<Boolean> left = left();
         return left.isDone()
                 ? enter(mine, folder, left.join())
@@ -183,14 +179,14 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     private CompletableFuture<Void> enter(long mine, Path folder, boolean may) {
-        if (!may || mine != openings.get()) {
+        if (!may || !start.isWanted(mine)) {
             return CompletableFuture.completedFuture(null);
         }
         showFirstStart();
         start.opening(folder);
         return doors.open(folder, new Entering(mine))
                 .thenRunAsync(() -> {}, fx)
-                .exceptionallyAsync(failed -> mine == openings.get() ? start.failed(folder, failed) : null, fx);
+                .exceptionallyAsync(failed -> start.isWanted(mine) ? start.failed(folder, failed) : null, fx);
     }
 
     /** Shows a shoot unless another one was asked for meanwhile. */
@@ -203,7 +199,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
 
         @Override
         public boolean isWanted() {
-            return number == openings.get();
+            return start.isWanted(number);
         }
 
         @Override

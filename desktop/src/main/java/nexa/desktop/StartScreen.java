@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicLong;
 import nexa.desktop.pane.FirstStartView;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Shoot;
@@ -22,6 +23,10 @@ final class StartScreen {
     private final Shelf shelf;
     private final Executor work;
     private final Executor fx;
+
+    /** How often something was asked to be opened, or given up; only the last one asked for is shown. */
+    private final AtomicLong asked = new AtomicLong();
+
     private FirstStartView view;
 
     /**
@@ -42,8 +47,37 @@ final class StartScreen {
 
     /** Makes the view anew, as when its words change. */
     FirstStartView anew() {
-        view = new FirstStartView(window::openAnother, window::openDemo);
+        view = new FirstStartView(new FromButtons());
         return view;
+    }
+
+    /** What its buttons start. */
+    private final class FromButtons implements FirstStartView.Actions {
+        @Override
+        public void openFolder() {
+            window.openAnother();
+        }
+
+        @Override
+        public void openDemo() {
+            window.openDemo();
+        }
+
+        @Override
+        public void giveUp() {
+            asked.incrementAndGet();
+            view.show("");
+        }
+    }
+
+    /** Something is to be opened in place of whatever was to be before; by this number it is known. */
+    long ask() {
+        return asked.incrementAndGet();
+    }
+
+    /** Whether it was neither given up nor another one asked for since. Any thread may ask. */
+    boolean isWanted(long number) {
+        return number == asked.get();
     }
 
     /** Says that a shoot is on its way. */
@@ -84,9 +118,11 @@ final class StartScreen {
     /** Opens a fresh copy of the demo shoot with only its first photos. */
     CompletableFuture<Void> openDemo(int photos) {
         view.showOpening(DemoShoot.NAME);
+        long mine = ask();
         return CompletableFuture.supplyAsync(() -> read(() -> DemoShoot.freshCopy(photos)), work)
-                .thenComposeAsync(window::open, fx)
-                .exceptionallyAsync(failed -> failed(Path.of(DemoShoot.NAME), failed), fx);
+                .thenComposeAsync(
+                        copy -> isWanted(mine) ? window.open(copy) : CompletableFuture.completedFuture(null), fx)
+                .exceptionallyAsync(failed -> isWanted(mine) ? failed(Path.of(DemoShoot.NAME), failed) : null, fx);
     }
 
     private static <T> T read(Callable<T> file) {

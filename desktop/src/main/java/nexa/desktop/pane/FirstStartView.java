@@ -1,5 +1,6 @@
 package nexa.desktop.pane;
 
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.canvas.GraphicsContext;
@@ -18,21 +19,37 @@ import nexa.words.Words;
 
 /** What shows while no shoot is open: one clear way in. */
 public final class FirstStartView extends StackPane {
+    private static final PseudoClass BAD = PseudoClass.getPseudoClass("bad");
+
+    /** Of the line below, so that nothing moves when its button comes. */
+    private static final double LINE = 36;
+
     private final Label message = new Label();
     private final Button open;
     private final Button demo;
+    private final Button giveUp;
 
-    public FirstStartView(Runnable openFolder, Runnable openDemo) {
+    /** What its buttons do. */
+    public interface Actions {
+        void openFolder();
+
+        void openDemo();
+
+        /** What is being opened is no longer wanted. */
+        void giveUp();
+    }
+
+    public FirstStartView(Actions actions) {
         getStyleClass().add("first-start");
         Label title = new Label(Words.of("start.title"));
         title.getStyleClass().add("start-title");
         Label lead = new Label(Words.of("start.lead"));
         lead.getStyleClass().add("start-lead");
         lead.setWrapText(true);
-        open = Buttons.text("start.open", openFolder);
+        open = Buttons.text("start.open", actions::openFolder);
         open.setId("start-open");
         open.getStyleClass().addAll("primary", "large");
-        demo = Buttons.text("start.demo", openDemo);
+        demo = Buttons.text("start.demo", actions::openDemo);
         demo.setId("start-demo");
         demo.getStyleClass().add("large");
         Label drop = new Label(Words.of("start.drop"));
@@ -40,9 +57,18 @@ public final class FirstStartView extends StackPane {
         message.setId("start-message");
         message.getStyleClass().add("start-message");
         message.setWrapText(true);
+        giveUp = Buttons.text("start.cancel", actions::giveUp);
+        giveUp.setId("start-cancel");
+        giveUp.setCancelButton(true);
+        giveUp.managedProperty().bind(giveUp.visibleProperty());
+        giveUp.visibleProperty().bind(giveUp.disabledProperty().not());
         HBox buttons = new HBox(12, open, demo);
         buttons.setAlignment(Pos.CENTER);
-        VBox column = new VBox(18, picture(), title, lead, buttons, drop, message);
+        HBox told = new HBox(12, message, giveUp);
+        told.setAlignment(Pos.CENTER);
+        told.setMinHeight(LINE);
+        setBusy(false);
+        VBox column = new VBox(18, picture(), title, lead, buttons, drop, told);
         column.setAlignment(Pos.CENTER);
         column.setMaxWidth(700);
         getChildren().add(column);
@@ -78,21 +104,27 @@ public final class FirstStartView extends StackPane {
     }
 
     public void showOpening(String folder) {
-        message.setText(Words.of("start.opening", folder));
+        show(Words.of("start.opening", folder), false);
         setBusy(true);
     }
 
+    /** Says something; nothing is being opened. */
     public void show(String words) {
-        message.setText(words);
-        setBusy(false);
+        show(words, false);
     }
 
     public void showFailure(String reason) {
-        message.setText(Words.of("start.failed", reason));
+        show(Words.of("start.failed", reason), true);
+    }
+
+    private void show(String words, boolean bad) {
+        message.setText(words);
+        message.pseudoClassStateChanged(BAD, bad);
         setBusy(false);
     }
 
     private void setBusy(boolean busy) {
+        giveUp.setDisable(!busy);
         open.setDisable(busy);
         demo.setDisable(busy);
     }

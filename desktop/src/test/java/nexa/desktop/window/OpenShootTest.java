@@ -1,6 +1,7 @@
 package nexa.desktop.window;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.lang.ref.WeakReference;
@@ -10,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.stage.Stage;
 import nexa.desktop.session.MainView;
@@ -52,6 +54,37 @@ class OpenShootTest extends WindowTest {
         try (Shoot free = Shoot.open(other, new Locations(base.resolve("d"), base.resolve("c")))) {
             assertTrue(free.mayEdit(), "what was not shown is let go");
         }
+    }
+
+    @Test
+    void givenUp_whatWasToBeOpened_isNotShown_andIsLetGo(FxRobot robot) throws Exception {
+        Path other = other();
+        CompletableFuture<?>[] asked = new CompletableFuture<?>[2];
+        onFx(() -> {
+            asked[0] = window.open(other);
+            giveUp(robot);
+        });
+        asked[0].get(20, TimeUnit.SECONDS);
+        onFx(() -> {
+            asked[1] = window.openDemo();
+            giveUp(robot);
+        });
+        asked[1].get(20, TimeUnit.SECONDS);
+        assertEquals("", shown());
+        assertEquals("", robot.lookup("#start-message").queryLabeled().getText());
+        try (Shoot free = Shoot.open(other, new Locations(base.resolve("d"), base.resolve("c")))) {
+            assertTrue(free.mayEdit(), "what was not shown is let go");
+        }
+        onFx(() -> window.open(folder));
+        until(() -> shown().equals("Fennick Kiln"));
+    }
+
+    private void giveUp(FxRobot robot) {
+        Button button = robot.lookup("#start-cancel").queryButton();
+        assertTrue(button.isVisible());
+        button.fire();
+        assertFalse(button.isVisible());
+        assertFalse(robot.lookup("#start-open").queryButton().isDisabled());
     }
 
     @Test
