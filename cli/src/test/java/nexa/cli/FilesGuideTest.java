@@ -17,6 +17,14 @@ class FilesGuideTest {
     private static final Path GUIDE = Path.of("..", "docs", "files.md");
 
     @Test
+    void guide_namesAllKindsThatTheWindowSaysItLooksFor() throws IOException {
+        String guide = Files.readString(Path.of("..", "docs", "guide.md"));
+        for (String title : FileKind.titles().split(", ")) {
+            assertTrue(guide.contains(title), title);
+        }
+    }
+
+    @Test
     void guide_listsTheEndingsThatTheScanLooksFor_andTestsThatAreThere() throws IOException {
         Set<String> said = new TreeSet<>();
         Set<String> tests = new TreeSet<>();

@@ -46,7 +46,7 @@ public final class SideView extends Pane {
     private final Runnable done;
     private final Choices<Beside> what;
     private final HBox bar;
-    private final Label empty = new Label(Words.of("beside.empty"));
+    private final Label empty = new Label();
     private final Subscription subscriptions;
     private List<SideCell> cells = List.of();
     private Optional<SideCell> pressed = Optional.empty();
@@ -135,7 +135,16 @@ public final class SideView extends Pane {
         requestLayout();
     }
 
+    /** Why nothing shows, if nothing does. */
+    private String reason() {
+        if (session.format().isEmpty()) {
+            return "beside.formatless";
+        }
+        return session.list().photos().isEmpty() ? "wall.filtered" : "beside.unreadable";
+    }
+
     private void refresh() {
+        empty.setText(Words.of(reason()));
         cells.forEach(SideCell::refresh);
     }
 

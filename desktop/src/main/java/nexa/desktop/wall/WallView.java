@@ -37,6 +37,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
+import nexa.imaging.file.FileKind;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGrouping;
 import nexa.words.Words;
@@ -131,7 +132,8 @@ public final class WallView extends Region {
         boolean none = session.shoot().photos().isEmpty();
         empty.setVisible(session.list().photos().isEmpty());
         ((Label) empty.getChildren().getFirst()).setText(Words.of(none ? "wall.empty" : "wall.filtered"));
-        ((Label) empty.getChildren().getLast()).setText(Words.of(none ? "wall.empty.hint" : "wall.filtered.hint"));
+        ((Label) empty.getChildren().getLast())
+                .setText(none ? Words.of("wall.empty.hint", FileKind.titles()) : Words.of("wall.filtered.hint"));
         showOthers();
         relay();
     }

@@ -10,27 +10,28 @@ import java.util.stream.Collectors;
  * claim to be photos.
  */
 public enum FileKind {
-    JPEG("jpg", "jpeg", "jpe"),
-    PNG("png"),
-    TIFF("tif", "tiff"),
-    WEBP("webp"),
-    BMP("bmp"),
+    JPEG("JPEG", "jpg", "jpeg", "jpe"),
+    PNG("PNG", "png"),
+    TIFF("TIFF", "tif", "tiff"),
+    WEBP("WebP", "webp"),
+    BMP("BMP", "bmp"),
     /** A camera's sensor data, seen through the JPEG that the camera put into it. */
     RAW(
-            "dng", "nef", "nrw", "cr2", "cr3", "crw", "arw", "sr2", "srf", "orf", "raf", "rw2", "rwl", "pef", "srw",
+            "", "dng", "nef", "nrw", "cr2", "cr3", "crw", "arw", "sr2", "srf", "orf", "raf", "rw2", "rwl", "pef", "srw",
             "3fr", "fff", "iiq", "erf", "mef", "mos", "kdc", "dcr"),
     /** A camera's sensor data itself, developed. */
-    RAW_DATA(),
-    /** HEIC and AVIF. */
-    HEIF("heic", "heif", "hif", "avif"),
-    JPEG_2000("jp2", "j2k", "j2c", "jpc", "jpf", "jpx"),
-    JPEG_XL("jxl"),
+    RAW_DATA(""),
+    HEIF("HEIC, AVIF", "heic", "heif", "hif", "avif"),
+    JPEG_2000("JPEG 2000", "jp2", "j2k", "j2c", "jpc", "jpf", "jpx"),
+    JPEG_XL("JPEG XL", "jxl"),
     /** Any other that the pixel library reads; there it is found by asking it. */
-    OTHER("gif");
+    OTHER("GIF", "gif");
 
+    private final String title;
     private final List<String> endings;
 
-    FileKind(String... endings) {
+    FileKind(String title, String... endings) {
+        this.title = title;
         this.endings = List.of(endings);
     }
 
@@ -42,6 +43,14 @@ public enum FileKind {
     /** Those of all kinds. */
     public static Set<String> allEndings() {
         return Arrays.stream(values()).flatMap(kind -> kind.endings.stream()).collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** What files of all kinds but cameras' raw ones are called, one after the other. */
+    public static String titles() {
+        return Arrays.stream(values())
+                .map(kind -> kind.title)
+                .filter(title -> !title.isEmpty())
+                .collect(Collectors.joining(", "));
     }
 
     /** Whether its photos may have more than eight bits a channel. */

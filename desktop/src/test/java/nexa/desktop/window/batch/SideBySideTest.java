@@ -116,6 +116,22 @@ class SideBySideTest extends WindowTest {
     }
 
     @Test
+    void withoutResults_itIsSaidWhatIsMissing(FxRobot robot) throws Exception {
+        press(robot, KeyCode.F4);
+        until(() -> robot.lookup("With a format, results show here side by side.")
+                .tryQuery()
+                .isPresent());
+        press(robot, KeyCode.ESCAPE);
+        beside(robot);
+        onFx(() -> session()
+                .list()
+                .filterProperty()
+                .set(session().list().filterProperty().get().named("nothing")));
+        until(() -> cells(robot).isEmpty()
+                && robot.lookup("No photo is let through.").tryQuery().isPresent());
+    }
+
+    @Test
     void result_standsAloneInASecondWindow_andFollows(FxRobot robot) throws Exception {
         onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
         press(robot, KeyCode.F6);
