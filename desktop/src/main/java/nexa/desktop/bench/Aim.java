@@ -4,6 +4,7 @@ import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.layout.Region;
 import nexa.core.geometry.Point;
+import nexa.desktop.bench.layer.BenchSpots;
 import nexa.desktop.session.Session;
 
 /**

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import nexa.core.geometry.Point;
+import nexa.desktop.bench.layer.BenchLines;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.Plumbing;
 import nexa.desktop.paint.LevelView;

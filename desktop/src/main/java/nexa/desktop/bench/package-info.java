@@ -1,7 +1,6 @@
 /**
- * The Bench: one photo large, framed and levelled with the pointer, its neighbours beside it. The photo is one
- * raster, warped off the interface's thread; what lies on it is drawn on a canvas. It binds to the session and
- * edits through it.
+ * The Bench: one photo large, framed and levelled with the pointer or by keys, its neighbours beside it. It binds to the
+ * session and edits through it; what is drawn lies in {@code layer}, what a press begins in {@code gesture}.
  */
 @NullMarked
 package nexa.desktop.bench;

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.gesture;
 
 import java.util.List;
 import java.util.Optional;
@@ -17,11 +17,11 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.session.Session;
 
 /** How gestures of the Bench begin: what a pointer takes hold of. */
-final class Beginnings {
+public final class Beginnings {
     private Beginnings() {}
 
     /** A side of what counts as photo; elsewhere a band is drawn across. */
-    static BenchGesture trimming(PhotoSpace space, Point pointer, double reach) {
+    public static BenchGesture trimming(PhotoSpace space, Point pointer, double reach) {
         return BenchGesture.MoveTrimSide.at(space, pointer, reach)
                 .map(BenchGesture.class::cast)
                 .orElseGet(() -> new BenchGesture.DrawBand(space, pointer, pointer));
@@ -32,7 +32,7 @@ final class Beginnings {
      *
      * @param reach how near to a mark means it, in long edges
      */
-    static BenchGesture marks(Session session, Point pointer, double reach) {
+    public static BenchGesture marks(Session session, Point pointer, double reach) {
         PhotoSpace space = session.space().orElseThrow();
         List<Point> marks = session.framing().marks().in(space);
         for (int i = 0; i < marks.size(); i++) {
@@ -48,7 +48,7 @@ final class Beginnings {
      *
      * @param reach how near snapping lines are, in long edges
      */
-    static BenchGesture.MoveFrame moveFrame(
+    public static BenchGesture.MoveFrame moveFrame(
             Session session, Frame frame, Grip grip, Point pointer, double reach, boolean photoMoves) {
         Hold hold = session.frameEdits().isFree() ? Hold.NOTHING : Hold.SHAPE;
         PhotoSpace space = session.space().orElseThrow();
@@ -59,7 +59,8 @@ final class Beginnings {
                 photoMoves && grip == Grip.INSIDE);
     }
 
-    static BenchGesture.DrawFrame drawFrame(Session session, Point pointer) {
+    /** A new frame from a point of level space, in the shape that is held if one is. */
+    public static BenchGesture.DrawFrame drawFrame(Session session, Point pointer) {
         OptionalDouble aspect = session.frameEdits().isFree()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(session.frame().orElseThrow().aspect());
@@ -74,7 +75,7 @@ final class Beginnings {
      * @param reach within which the frame is held
      * @param outlineReach within which an outline is meant
      */
-    static Optional<Shape.Ratio> nested(Session session, Point level, double reach, double outlineReach) {
+    public static Optional<Shape.Ratio> nested(Session session, Point level, double reach, double outlineReach) {
         boolean shows = session.overlayProperty()
                 .get()
                 .overlay()

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.OptionalInt;
 import java.util.function.Supplier;
@@ -17,7 +17,7 @@ import nexa.desktop.repair.Neutrals;
 import nexa.shoot.neutral.GreyPicker;
 
 /** Places of the photo that are touched: circles around eyes, the grey place, enlarged pixels beside the pointer. */
-final class BenchSpots {
+public final class BenchSpots {
     /** Pixels that the enlarged square shows along a side. */
     private static final int ENLARGED = 15;
 
@@ -43,7 +43,7 @@ final class BenchSpots {
     }
 
     /** The photo's eyes, the chosen one in the accent's colour. */
-    void eyes(EyeMending eyes) {
+    public void eyes(EyeMending eyes) {
         OptionalInt chosen = eyes.chosenProperty().get();
         for (int i = 0; i < eyes.eyes().all().size(); i++) {
             circle(eyes.eyes().all().get(i), chosen.isPresent() && chosen.getAsInt() == i);
@@ -71,7 +71,7 @@ final class BenchSpots {
      *
      * @param pressed whether it draws or drags
      */
-    void cross(Point at, boolean pressed) {
+    public void cross(Point at, boolean pressed) {
         arms(at, Color.gray(0, 0.6), 4);
         arms(at, Color.WHITE, 2);
         if (pressed) {
@@ -91,7 +91,7 @@ final class BenchSpots {
     }
 
     /** Where the photo was taken for grey, and what picking came to. */
-    void neutral(Neutrals neutrals) {
+    public void neutral(Neutrals neutrals) {
         neutrals.current().at().ifPresent(place -> {
             Point at = view.toScreen(space.fromAsShot(place));
             ring(at, GREY_MARK, Color.gray(0, 0.5), 3);
@@ -105,7 +105,7 @@ final class BenchSpots {
      *
      * @param photo as shot
      */
-    void enlarged(ScreenPhoto photo, Point pointer) {
+    public void enlarged(ScreenPhoto photo, Point pointer) {
         Point at = pixel(photo, view.toLevel(pointer.x(), pointer.y()));
         double width = photo.raster().width();
         double height = photo.raster().height();

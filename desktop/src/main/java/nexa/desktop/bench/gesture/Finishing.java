@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.gesture;
 
 import java.util.Optional;
 import nexa.core.geometry.Point;
@@ -9,12 +9,13 @@ import nexa.desktop.repair.Trimming;
 import nexa.desktop.session.Session;
 
 /** What follows when a gesture of the Bench ends: for most, that what shows is kept. */
-record Finishing(Session session, Levelling levelling, Plumbing plumbing, BendByLine bendByLine, Trimming trimming) {
+public record Finishing(
+        Session session, Levelling levelling, Plumbing plumbing, BendByLine bendByLine, Trimming trimming) {
     /**
      * @param clicked whether the pointer hardly moved
      * @param at where it ended, in level space
      */
-    void finish(BenchGesture done, boolean clicked, Optional<Point> at) {
+    public void finish(BenchGesture done, boolean clicked, Optional<Point> at) {
         switch (done) {
             case BenchGesture.DrawLevel drawn -> drawn.line().ifPresent(levelling::add);
             case BenchGesture.DrawPlumb drawn -> {

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.List;
 import java.util.Optional;
@@ -37,7 +37,7 @@ import nexa.words.Words;
  * What the Bench draws: neighbours, photo and frame lie on layers of their own, so that each is drawn only when what it
  * shows changes.
  */
-final class BenchLayers {
+public final class BenchLayers {
     /**
      * What the current photo's layer shows. While only the frame moves it stays, and nothing is drawn of it.
      *
@@ -119,7 +119,8 @@ final class BenchLayers {
     private Optional<ScreenPhoto> laid = Optional.empty();
     private Optional<CompletableFuture<Optional<Proofed>>> proof = Optional.empty();
 
-    BenchLayers(
+    /** @param bench lays its layers out when they ask for it */
+    public BenchLayers(
             Region bench,
             Session session,
             Keys keys,
@@ -140,18 +141,18 @@ final class BenchLayers {
     }
 
     /** From the bottom to the top. */
-    List<Node> inOrder() {
+    public List<Node> inOrder() {
         return Stream.concat(Stream.of(before.layer, after.layer, waitingLayer, raster), over.inOrder().stream())
                 .toList();
     }
 
     /** Whether the photo is drawn as it is held, if only as a draft. */
-    boolean isDrawn() {
+    public boolean isDrawn() {
         return isLaid() && raster.isDrawn();
     }
 
     /** Whether the photo is drawn as well as it can be. */
-    boolean isSettled() {
+    public boolean isSettled() {
         return isLaid() && raster.isSettled();
     }
 
@@ -160,7 +161,7 @@ final class BenchLayers {
         return laid.equals(current.pixels());
     }
 
-    void dispose() {
+    public void dispose() {
         raster.dispose();
     }
 
@@ -180,7 +181,7 @@ final class BenchLayers {
     }
 
     /** Puts everything where it is now. */
-    void lay() {
+    public void lay() {
         over.lay(bench.getWidth(), bench.getHeight());
         Optional<LevelView> view = camera.view();
         boolean resultOnly = keys.isHeld(Command.RESULT);
@@ -285,7 +286,7 @@ final class BenchLayers {
     }
 
     /** What is said about the proof that shows. */
-    Optional<String> proofWords() {
+    public Optional<String> proofWords() {
         return proof.map(proofed -> {
             if (!proofed.isDone()) {
                 return Words.of("proof.making");

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.List;
 import java.util.Optional;
@@ -21,7 +21,7 @@ import nexa.desktop.session.Session;
  * What lies on the Bench's photo: what the frame shows beyond it, the frame, marks, lines that are there now and then, and
  * words. What is always there are nodes, as a canvas would be laid over all of the photo whenever that moves.
  */
-final class OverPhoto {
+public final class OverPhoto {
     private final Session session;
     private final Keys keys;
     private final Camera camera;
@@ -40,7 +40,7 @@ final class OverPhoto {
     private final DrawnWords words = new DrawnWords();
 
     /** @param drawing says what is to be seen */
-    OverPhoto(
+    public OverPhoto(
             Session session,
             Keys keys,
             Camera camera,
@@ -71,7 +71,7 @@ final class OverPhoto {
     }
 
     /** All is laid anew at the next pulse. */
-    void redraw() {
+    public void redraw() {
         sketch.redraw();
         beyond.redraw();
     }

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.gesture;
 
 import java.util.Optional;
 import java.util.function.DoubleSupplier;
@@ -9,21 +9,21 @@ import nexa.core.gesture.Grip;
 import nexa.core.space.PhotoSpace;
 
 /** What the pointer would do, as a cursor. */
-final class Cursors {
+public final class Cursors {
     /** Outside the frame a drag turns the photo. */
     private static final Cursor TILT = Cursor.OPEN_HAND;
 
     private Cursors() {}
 
     /** @param reach how near to a side is on it, in long edges */
-    static Cursor trimming(Optional<PhotoSpace> space, Optional<Point> pointer, DoubleSupplier reach) {
+    public static Cursor trimming(Optional<PhotoSpace> space, Optional<Point> pointer, DoubleSupplier reach) {
         return space.flatMap(of -> pointer.flatMap(at -> BenchGesture.MoveTrimSide.at(of, at, reach.getAsDouble())))
                 .map(side -> side.isAcross() ? Cursor.H_RESIZE : Cursor.V_RESIZE)
                 .orElse(Cursor.DEFAULT);
     }
 
     /** @param reach the same for a frame's sides and corners */
-    static Cursor framing(Optional<Frame> frame, Optional<Point> pointer, DoubleSupplier reach) {
+    public static Cursor framing(Optional<Frame> frame, Optional<Point> pointer, DoubleSupplier reach) {
         return pointer.isEmpty() || frame.isEmpty()
                 ? Cursor.DEFAULT
                 : Grip.at(frame.get(), pointer.get(), reach.getAsDouble())

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -19,6 +19,7 @@ import nexa.core.overlay.OverlayOptions;
 import nexa.core.overlay.Stroke;
 import nexa.core.print.OutputSize;
 import nexa.core.shape.Shape;
+import nexa.desktop.bench.gesture.BenchGesture;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.Crisp;
@@ -39,7 +40,7 @@ import nexa.words.ShapeWords;
 import nexa.words.Words;
 
 /** What lies on the Bench's photo, laid anew: the frame, words, and what is drawn now and then. */
-final class BenchDrawing {
+public final class BenchDrawing {
     private static final int FINE_CELLS = 12;
     private static final Set<Command> LOOKING =
             EnumSet.of(Command.BEFORE, Command.WHOLE, Command.RESULT, Command.PROOF);
@@ -52,7 +53,7 @@ final class BenchDrawing {
      * @param bare only photo, frame and overlay are to be seen
      * @param trimming the frame is not what is worked at
      */
-    record During(boolean tilting, boolean adjusting, boolean bare, boolean trimming) {}
+    public record During(boolean tilting, boolean adjusting, boolean bare, boolean trimming) {}
 
     private final Supplier<GraphicsContext> sketch;
     private final FrameLines lines;
@@ -91,7 +92,7 @@ final class BenchDrawing {
     }
 
     /** What lies on the photo and its mat: overlay, the frame's edge, its handles. */
-    void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment) {
+    public void framed(LevelView view, Optional<ScreenPhoto> pixels, During moment) {
         lines.show(session.frame()
                 .filter(frame -> !isLooking(keys))
                 .flatMap(frame -> pixels.map(photo -> look(view.toScreen(frame), frame, photo.brightness(), moment))));
@@ -133,7 +134,7 @@ final class BenchDrawing {
     // ---- marks ----
 
     /** The photo's marks, or dashed those that are proposed for it. */
-    void marks(LevelView view, Optional<Marks> proposed) {
+    public void marks(LevelView view, Optional<Marks> proposed) {
         boolean looking = isLooking(keys) && !keys.isHeld(Command.WHOLE);
         session.space().filter(space -> !looking).ifPresent(space -> {
             mark(view, session.framing().marks().in(space), false);
@@ -148,7 +149,7 @@ final class BenchDrawing {
     // ---- what the pointer does ----
 
     /** The lines that caught the frame, through the whole photo; none while nothing does. */
-    void guides(LevelView view, Optional<BenchGesture.Shown> shown) {
+    public void guides(LevelView view, Optional<BenchGesture.Shown> shown) {
         lines.guide(shown.map(caught -> guides(view, caught)).orElse(List.of()));
     }
 
@@ -165,7 +166,7 @@ final class BenchDrawing {
     }
 
     /** A nested outline that a click would make the frame's shape. */
-    void outline(LevelView view, Shape.Ratio shape, Point pointer) {
+    public void outline(LevelView view, Shape.Ratio shape, Point pointer) {
         session.frame().ifPresent(frame -> {
             ScreenBox box = view.toScreen(Nested.outline(frame, shape));
             GraphicsContext canvas = sketch.get();
@@ -180,7 +181,7 @@ final class BenchDrawing {
     }
 
     /** Shape, pixels, print size and tilt, beside the pointer. */
-    void readout(Point pointer) {
+    public void readout(Point pointer) {
         session.frame().ifPresent(frame -> {
             PixelSize size = OutputSize.natural(frame, session.moment().asShot().orElseThrow());
             double ppi = session.settings().ppiProperty().get();
@@ -207,12 +208,12 @@ final class BenchDrawing {
     // ---- words ----
 
     /** Lines that were drawn on the photo or found in it. */
-    BenchLines lines() {
+    public BenchLines lines() {
         return new BenchLines(sketch, session, words);
     }
 
     /** Places of the photo that are touched. */
-    BenchSpots spots(LevelView view) {
+    public BenchSpots spots(LevelView view) {
         return new BenchSpots(sketch, view, session.space().orElseThrow(), words);
     }
 
@@ -221,7 +222,7 @@ final class BenchDrawing {
      *
      * @param hint what is waited for, instead of how it is framed
      */
-    void captions(
+    public void captions(
             Photo photo,
             Optional<String> hint,
             Optional<Double> zoom,
@@ -231,7 +232,7 @@ final class BenchDrawing {
     }
 
     /** Words alone, and no frame. */
-    void hint(String said) {
+    public void hint(String said) {
         lines.show(Optional.empty());
         words.middle(said);
     }

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.Optional;
 import java.util.Set;

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.List;
 import java.util.Optional;
@@ -16,7 +16,7 @@ import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 
 /** The pictures of the current photo and of those beside it, and what is loaded ahead. */
-final class BenchPictures {
+public final class BenchPictures {
     private final FramePicture current;
     private final FramePicture before;
     private final FramePicture after;
@@ -27,7 +27,7 @@ final class BenchPictures {
     private final Runnable arrived;
 
     /** @param arrived called when one is there, be it ahead */
-    BenchPictures(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
+    public BenchPictures(Shoot shoot, PhotoLoader loader, Executor fx, Runnable arrived) {
         this.loader = loader;
         this.fx = fx;
         this.arrived = arrived;
@@ -37,7 +37,8 @@ final class BenchPictures {
         this.ahead = new Ahead(loader, shoot::fileOf, fx, 1, arrived);
     }
 
-    FramePicture current() {
+    /** Of the photo that is worked on. */
+    public FramePicture current() {
         return current;
     }
 
@@ -50,7 +51,7 @@ final class BenchPictures {
     }
 
     /** Shows the current photo with so many pixels, and has those around it ready. */
-    void show(Photo photo, int edge, IntFunction<Optional<Photo>> neighbour) {
+    public void show(Photo photo, int edge, IntFunction<Optional<Photo>> neighbour) {
         current.show(photo, edge);
         List<Photo> around = Stream.of(1, -1, 2)
                 .flatMap(side -> neighbour.apply(side).stream())
@@ -75,12 +76,14 @@ final class BenchPictures {
         }));
     }
 
-    void showNeighbours(IntFunction<Optional<Photo>> neighbour) {
+    /** Shows those that peek beside the current photo; the neighbour at −1 stands before it, at 1 after it. */
+    public void showNeighbours(IntFunction<Optional<Photo>> neighbour) {
         neighbour.apply(-1).ifPresentOrElse(n -> before.show(n, PhotoLoader.SMALL), before::clear);
         neighbour.apply(1).ifPresentOrElse(n -> after.show(n, PhotoLoader.SMALL), after::clear);
     }
 
-    void dispose() {
+    /** Lets go of all pictures. */
+    public void dispose() {
         List.of(current, before, after).forEach(FramePicture::clear);
         ahead.clear();
     }

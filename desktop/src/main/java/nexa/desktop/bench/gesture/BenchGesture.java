@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.gesture;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -28,7 +28,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.Shown;
 
 /** What a pressed pointer does in the Bench, from press to release. Points are in level space at the press. */
-sealed interface BenchGesture {
+public sealed interface BenchGesture {
     /**
      * What is held while dragging.
      *
@@ -123,7 +123,7 @@ sealed interface BenchGesture {
         }
 
         /** The line in upright pixels; empty while it has no length. */
-        Optional<LevelLine> line() {
+        public Optional<LevelLine> line() {
             return LevelLine.between(space.toUpright(from), space.toUpright(to));
         }
 
@@ -154,7 +154,7 @@ sealed interface BenchGesture {
         }
 
         /** What it goes across, as shot; empty while it has no length. */
-        Optional<Bands.Band> band() {
+        public Optional<Bands.Band> band() {
             return Bands.between(space.asShot(), space.toAsShot(from), space.toAsShot(to));
         }
 
@@ -240,7 +240,7 @@ sealed interface BenchGesture {
 
     /** Touches a place of the photo. */
     record Touching(PhotoSpace space, Touch touch) implements BenchGesture {
-        static Touching at(PhotoSpace space, Point pointer, Function<Point, Touch> touched) {
+        public static Touching at(PhotoSpace space, Point pointer, Function<Point, Touch> touched) {
             return new Touching(space, touched.apply(space.toAsShot(pointer)));
         }
 

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.List;
 import java.util.function.Supplier;
@@ -15,6 +15,7 @@ import nexa.core.plumb.PlumbFinding;
 import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
+import nexa.desktop.bench.gesture.BenchGesture;
 import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.PlumbWords;
@@ -29,9 +30,9 @@ import nexa.desktop.widget.Looks;
 import nexa.words.Words;
 
 /** Lines that were drawn on the photo, or found in it, and what came of them. */
-final class BenchLines {
+public final class BenchLines {
     /** Radius of the knob that removes a line. */
-    static final double KNOB = 8;
+    public static final double KNOB = 8;
 
     private static final int SIDE_PIECES = 16;
 
@@ -46,7 +47,7 @@ final class BenchLines {
     }
 
     /** A line that is being drawn; false if something else goes on. */
-    boolean drawn(LevelView view, BenchGesture gesture) {
+    public boolean drawn(LevelView view, BenchGesture gesture) {
         switch (gesture) {
             case BenchGesture.DrawLevel line -> levelLine(view, line);
             case BenchGesture.DrawPlumb line -> path(view, List.of(line.from(), line.to()));
@@ -69,7 +70,7 @@ final class BenchLines {
     }
 
     /** The drawn lines with their knobs, or those the automatic level found, and what came of them. */
-    void levelling(LevelView view, Levelling levelling) {
+    public void levelling(LevelView view, Levelling levelling) {
         PhotoSpace space = session.space().orElseThrow();
         List<LevelLine> lines = levelling.linesProperty().get();
         for (LevelLine line : lines) {
@@ -97,7 +98,7 @@ final class BenchLines {
     }
 
     /** The line that the bend was found by, and how straight it is now. */
-    void straightened(LevelView view, BendByLine.Drawn straightened) {
+    public void straightened(LevelView view, BendByLine.Drawn straightened) {
         PhotoSpace space = session.space().orElseThrow();
         path(view, straightened.line().stream().map(space::fromAsShot).toList());
         text.banner(straightened
@@ -111,7 +112,7 @@ final class BenchLines {
     }
 
     /** The drawn lines with their knobs, or those that were found, and what came of them. */
-    void plumbing(LevelView view, Plumbing plumbing) {
+    public void plumbing(LevelView view, Plumbing plumbing) {
         PhotoSpace space = session.space().orElseThrow();
         List<Plumbing.Line> lines = plumbing.linesProperty().get();
         for (Plumbing.Line line : lines) {
@@ -132,7 +133,7 @@ final class BenchLines {
     }
 
     /** Where what counts as photo ends, with knobs to drag its sides while that is what one does. */
-    void trimming(LevelView view, Trimming trimming, boolean dragged) {
+    public void trimming(LevelView view, Trimming trimming, boolean dragged) {
         PhotoSpace space = session.space().orElseThrow();
         Trim trim = space.pose().trim();
         if (dragged || !trim.isNone()) {
@@ -186,7 +187,7 @@ final class BenchLines {
     }
 
     /** Where a closed band's knob is: a third down where its sides meet. */
-    static Point knob(Bands.Band band, PhotoSpace space, LevelView view) {
+    public static Point knob(Bands.Band band, PhotoSpace space, LevelView view) {
         return view.toScreen(across(space, band, band.gap().from()).get(SIDE_PIECES / 3));
     }
 
@@ -213,7 +214,7 @@ final class BenchLines {
     }
 
     /** Where a drawn line's knob is: at its end. */
-    static Point knob(LevelLine line, PhotoSpace space, LevelView view) {
+    public static Point knob(LevelLine line, PhotoSpace space, LevelView view) {
         return view.toScreen(space.toLevel(line.to()));
     }
 

@@ -1,4 +1,4 @@
-package nexa.desktop.bench;
+package nexa.desktop.bench.layer;
 
 import java.util.List;
 import java.util.Optional;
@@ -9,7 +9,7 @@ import nexa.desktop.photo.ScreenPhoto;
 import nexa.desktop.repair.Filling;
 
 /** How the current frame's blank is filled, as a picture. */
-final class BenchFill {
+public final class BenchFill {
     /**
      * The frame, filled.
      *
@@ -22,16 +22,17 @@ final class BenchFill {
     private Optional<Filling.Shown> made = Optional.empty();
     private Optional<Image> image = Optional.empty();
 
-    BenchFill(Filling filling) {
+    public BenchFill(Filling filling) {
         this.filling = filling;
     }
 
-    Subscription subscribe(Runnable changed) {
+    /** Calls at once and whenever another fill is made. */
+    public Subscription subscribe(Runnable changed) {
         return filling.shownProperty().subscribe(shown -> changed.run());
     }
 
     /** Empty while it is not known. */
-    Optional<Look> current() {
+    public Optional<Look> current() {
         Optional<Filling.Shown> now = filling.current();
         if (!now.equals(made)) {
             made = now;
