@@ -84,6 +84,7 @@ public final class LensListView extends ReviewFrame {
         pictures = List.of();
         Optional<List<Group>> groups = lens.groupsProperty().get();
         busy.setVisible(groups.isEmpty());
+        busy.setManaged(groups.isEmpty());
         List<Group> known = groups.orElse(List.of());
         List<Group> found = known.stream().filter(Group::isFound).toList();
         int photos = found.stream().mapToInt(group -> group.offers().size()).sum();

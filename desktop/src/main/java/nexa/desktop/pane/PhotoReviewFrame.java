@@ -1,8 +1,6 @@
 package nexa.desktop.pane;
 
-import java.util.Arrays;
 import java.util.concurrent.Executor;
-import java.util.stream.Stream;
 import javafx.collections.ListChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -45,11 +43,12 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
         addFacts(summary, progress);
     }
 
-    /** To be called when the list is ready to make rows. @param promise key of what is said beside the button that closes it */
+    /** To be called when the list is ready to make rows. @param promise key of what is said of it beforehand */
     final void start(String promise, Node... actions) {
         Label promised = new Label(Words.of(promise));
         promised.getStyleClass().add("note");
-        addActions(Stream.concat(Stream.of(promised), Arrays.stream(actions)).toArray(Node[]::new));
+        addFacts(promised);
+        addActions(actions);
         proposals.items().forEach(item -> rows().getChildren().add(row(item)));
         proposals.items().addListener((ListChangeListener<Item<F>>) this::changed);
         refresh();
@@ -80,6 +79,7 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
         long open = proposals.count(State.SEARCHING);
         int all = proposals.items().size();
         progress.setVisible(open > 0);
+        progress.setManaged(open > 0);
         progress.setProgress(all == 0 ? 1 : 1 - (double) open / all);
         summary.setText(summary());
     }

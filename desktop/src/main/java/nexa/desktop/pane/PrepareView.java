@@ -67,21 +67,20 @@ public final class PrepareView extends ReviewFrame {
         finish.setId("prepare-finish");
         finish.getStyleClass().add("primary");
         finish.setOnAction(event -> finish());
-        addFacts(summary, progress);
-        addActions(record, finish);
+        addFacts(summary, progress, record);
+        addActions(finish);
         rows().getChildren().addAll(doubtfulTitle, doubtful, sureTitle, sure);
         for (int i = 0; i < preparing.items().size(); i++) {
             place(i);
         }
         preparing.items().addListener((ListChangeListener<Item>) this::changed);
-        record.setText(recorded(HelpRecord.read(session.shoot()).counts(session.shoot())));
+        showRecord(HelpRecord.read(session.shoot()).counts(session.shoot()));
         refresh();
     }
 
-    private static String recorded(HelpRecord.Counts counts) {
-        return counts.all() == 0
-                ? ""
-                : Words.of("prepare.record", counts.all(), counts.asProposed(), counts.adjusted(), counts.left());
+    private void showRecord(HelpRecord.Counts counts) {
+        record.setText(Words.of("prepare.record", counts.all(), counts.asProposed(), counts.adjusted(), counts.left()));
+        show(record, counts.all() > 0);
     }
 
     private void changed(ListChangeListener.Change<? extends Item> change) {

@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -20,8 +21,8 @@ import nexa.words.Words;
 public abstract class ReviewFrame extends BorderPane {
     private final VBox rows = new VBox(10);
     private final ScrollPane scroll = new ScrollPane();
-    private final HBox head;
-    private final Region space = filling();
+    private final HBox actions = new HBox(16);
+    private final FlowPane facts = new FlowPane(16, 4);
 
     /**
      * @param words of the title
@@ -39,8 +40,11 @@ public abstract class ReviewFrame extends BorderPane {
         title.getStyleClass().add("sheet-title");
         Button close = Buttons.text(closes, done);
         close.setId(finish);
-        head = new HBox(16, title, space, close);
-        head.setAlignment(Pos.CENTER_LEFT);
+        actions.getChildren().add(close);
+        actions.setMinWidth(Region.USE_PREF_SIZE);
+        HBox line = new HBox(16, title, filling(), actions);
+        line.setAlignment(Pos.CENTER_LEFT);
+        VBox head = new VBox(6, line, facts);
         head.getStyleClass().add("review-head");
         rows.getStyleClass().add("review-rows");
         scroll.setContent(rows);
@@ -74,14 +78,14 @@ public abstract class ReviewFrame extends BorderPane {
         return rows;
     }
 
-    /** Beside the title. */
-    protected final void addFacts(Node... facts) {
-        head.getChildren().addAll(head.getChildren().indexOf(space), List.of(facts));
+    /** Below the title, side by side where they fit. */
+    protected final void addFacts(Node... more) {
+        facts.getChildren().addAll(more);
     }
 
     /** Before the button that closes it. */
-    protected final void addActions(Node... actions) {
-        head.getChildren().addAll(head.getChildren().indexOf(space) + 1, List.of(actions));
+    protected final void addActions(Node... more) {
+        actions.getChildren().addAll(0, List.of(more));
     }
 
     /** Words in a column as wide in each row. */

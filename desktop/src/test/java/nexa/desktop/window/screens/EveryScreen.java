@@ -1,16 +1,21 @@
 package nexa.desktop.window.screens;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
+import nexa.core.brief.Framing;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tilt;
 import nexa.core.space.Pose;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.session.MainView;
 import nexa.desktop.window.WindowTest;
+import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.prepare.HelpRecord;
 import nexa.words.Words;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.api.FxRobot;
@@ -61,6 +66,7 @@ abstract class EveryScreen extends WindowTest {
         byButtons(robot);
         byMenu(robot);
         besideMarks(robot);
+        lists(robot);
         together();
         for (KeyCode[] keys : BY_KEYS) {
             press(robot, keys);
@@ -72,7 +78,6 @@ abstract class EveryScreen extends WindowTest {
     private void byButtons(FxRobot robot) throws Exception {
         String files = "#files-" + session().format().orElseThrow().id();
         byButtons(robot, MainView.HANDOVER, files, "#handover-kept", "#handover-paper", "#handover-exchange");
-        byButtons(robot, MainView.WALL, "#prepare");
         byButtons(robot, MainView.BENCH, "#shelf");
     }
 
@@ -84,6 +89,42 @@ abstract class EveryScreen extends WindowTest {
             settled(button);
             press(robot, KeyCode.ESCAPE);
         }
+    }
+
+    /** What is found on several photos, listed, with all that help did before. */
+    private void lists(FxRobot robot) throws Exception {
+        onFx(() -> {
+            session().viewProperty().set(MainView.WALL);
+            session().selection().selectAll();
+            recordHelp();
+        });
+        for (KeyCode[] keys : List.of(
+                new KeyCode[] {KeyCode.SHIFT, KeyCode.L}, new KeyCode[] {KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.T})) {
+            press(robot, keys);
+            until(() -> robot.lookup(".level-review").tryQuery().isPresent());
+            settled("the list of " + List.of(keys));
+            press(robot, KeyCode.ESCAPE);
+        }
+        onFx(() -> session().selection().property().set(Set.of()));
+        byButtons(robot, MainView.WALL, "#prepare");
+        onFx(() -> {
+            session().viewProperty().set(MainView.BENCH);
+            robot.lookup(".desk").queryAs(DeskView.class).open(DeskPane.LENS);
+        });
+        byButtons(robot, MainView.BENCH, "#lens-all");
+        onFx(() -> session().viewProperty().set(MainView.BENCH));
+    }
+
+    /** One photo that stands as it was proposed, one that was changed since, and one that was left. */
+    private void recordHelp() {
+        Shoot shoot = session().shoot();
+        List<Photo> photos = shoot.photos();
+        Framing changed = shoot.framing(photos.get(1)).withPose(Pose.AS_SHOT.withTilt(new Tilt(9)));
+        new HelpRecord(Map.of())
+                .with(photos.get(0), shoot.framing(photos.get(0)), false)
+                .with(photos.get(1), changed, false)
+                .with(photos.get(2), shoot.framing(photos.get(2)), true)
+                .keep(shoot);
     }
 
     private void byMenu(FxRobot robot) throws Exception {
