@@ -41,6 +41,7 @@ public abstract class ReviewFrame extends BorderPane {
         Button close = Buttons.text(closes, done);
         close.setId(finish);
         actions.getChildren().add(close);
+        actions.setAlignment(Pos.CENTER_RIGHT);
         actions.setMinWidth(Region.USE_PREF_SIZE);
         HBox line = new HBox(16, title, filling(), actions);
         line.setAlignment(Pos.CENTER_LEFT);

@@ -9,6 +9,8 @@ import nexa.core.brief.Framing;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
 import nexa.core.space.Pose;
+import nexa.desktop.bench.BenchMode;
+import nexa.desktop.bench.BenchView;
 import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.session.MainView;
@@ -63,6 +65,7 @@ abstract class EveryScreen extends WindowTest {
             press(robot, KeyCode.ESCAPE);
             onFx(() -> session().viewProperty().set(MainView.BENCH));
         }
+        modes(robot);
         byButtons(robot);
         byMenu(robot);
         besideMarks(robot);
@@ -73,6 +76,17 @@ abstract class EveryScreen extends WindowTest {
             settled(List.of(keys).toString());
             press(robot, KeyCode.ESCAPE);
         }
+    }
+
+    private void modes(FxRobot robot) throws Exception {
+        for (BenchMode mode : BenchMode.values()) {
+            onFx(() -> robot.lookup(".bench")
+                    .queryAs(BenchView.class)
+                    .modeProperty()
+                    .set(mode));
+            settled(mode.toString());
+        }
+        press(robot, KeyCode.ESCAPE);
     }
 
     private void byButtons(FxRobot robot) throws Exception {
