@@ -30,8 +30,7 @@ final class AddFormatPane extends VBox {
 
     private final Session session;
     private final Runnable done;
-    private final List<ToggleButton> common =
-            COMMON.stream().map(AddFormatPane::chip).toList();
+    private final List<ToggleButton> common = COMMON.stream().map(this::chip).toList();
     private final TextField shape = new TextField();
     private final TextField name = new TextField();
     private final Label refusal = new Label();
@@ -84,11 +83,16 @@ final class AddFormatPane extends VBox {
         shape.requestFocus();
     }
 
-    private static ToggleButton chip(Shape shape) {
+    private ToggleButton chip(Shape shape) {
         ToggleButton chip = new ToggleButton(ShapeWords.of(shape));
         chip.setId("add-" + shape.text().replaceAll("[: ]", "-"));
         chip.getStyleClass().add("chip");
-        chip.setFocusTraversable(false);
+        chip.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                add(List.of());
+                event.consume();
+            }
+        });
         return chip;
     }
 
@@ -109,7 +113,6 @@ final class AddFormatPane extends VBox {
         MenuButton menu = new MenuButton(Words.of("preset", kind));
         menu.setId("presets-" + kind);
         menu.getStyleClass().add("preset-menu");
-        menu.setFocusTraversable(false);
         for (Preset preset : Preset.of(kind)) {
             MenuItem item = new MenuItem(preset.format().name() + "   "
                     + SizeWords.of(preset.format().target()));

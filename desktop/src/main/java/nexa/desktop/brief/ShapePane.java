@@ -38,6 +38,8 @@ public final class ShapePane implements PaneLayer.BesideView {
     private final VBox node;
     private final Subscription subscriptions;
 
+    private record Offered(String words, Shape shape) {}
+
     public ShapePane(Session session) {
         this.session = session;
         this.frame = session.frameEdits();
@@ -93,18 +95,19 @@ public final class ShapePane implements PaneLayer.BesideView {
 
     private void refresh() {
         Optional<Format> format = session.format();
-        common.getChildren().clear();
-        format.ifPresent(
-                f -> common.getChildren().add(chip(Words.of("shape.formats", ShapeWords.of(f.shape())), f.shape())));
-        Stream.concat(
+        Stream<Offered> formats =
+                format.stream().map(f -> new Offered(Words.of("shape.formats", ShapeWords.of(f.shape())), f.shape()));
+        Stream<Offered> others = Stream.concat(
                         Stream.of(Shape.FREE, Shape.AS_PHOTO),
                         FrameEdits.COMMON.stream().map(Shape::parse))
                 .filter(shape -> format.filter(f -> f.shape().equals(shape)).isEmpty())
-                .forEach(shape -> common.getChildren().add(chip(ShapeWords.of(shape), shape)));
+                .map(shape -> new Offered(ShapeWords.of(shape), shape));
+        show(common, Stream.concat(formats, others).toList());
         List<String> remembered = session.settings().shapesProperty().get();
-        typed.getChildren()
-                .setAll(remembered.stream()
-                        .map(text -> chip(text, Shape.parse(text)))
+        show(
+                typed,
+                remembered.stream()
+                        .map(text -> new Offered(text, Shape.parse(text)))
                         .toList());
         typedTitle.setVisible(!remembered.isEmpty());
         typedTitle.setManaged(!remembered.isEmpty());
@@ -113,14 +116,25 @@ public final class ShapePane implements PaneLayer.BesideView {
         node.setDisable(!editable);
     }
 
-    private Button chip(String text, Shape shape) {
-        Button chip = new Button(text);
+    /** Chips stay while they offer the same, so that whoever came to one by Tab still has the keyboard there. */
+    private void show(FlowPane chips, List<Offered> offered) {
+        if (!offered.equals(chips.getUserData())) {
+            chips.setUserData(offered);
+            chips.getChildren().setAll(offered.stream().map(this::chip).toList());
+        }
+        Optional<Shape> held = frame.held().map(Format::shape);
+        for (int i = 0; i < offered.size(); i++) {
+            boolean active = held.equals(Optional.of(offered.get(i).shape()));
+            chips.getChildren().get(i).pseudoClassStateChanged(ACTIVE, active);
+        }
+    }
+
+    private Button chip(Offered offered) {
+        Shape shape = offered.shape();
+        Button chip = new Button(offered.words());
         chip.getStyleClass().add("chip");
         chip.setId("shape-" + shape.text().replace(' ', '-').replace(':', '-'));
-        chip.setFocusTraversable(false);
         chip.setOnAction(event -> frame.hold(shape));
-        boolean active = frame.held().filter(f -> f.shape().equals(shape)).isPresent();
-        chip.pseudoClassStateChanged(ACTIVE, active);
         return chip;
     }
 }
