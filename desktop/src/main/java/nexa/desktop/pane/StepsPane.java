@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
+import nexa.core.shape.Shape;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.Session;
@@ -24,6 +25,7 @@ import nexa.words.Words;
 public final class StepsPane implements PaneLayer.BesideView {
     private static final double PICTURE = 44;
     private static final int MOST_SHOWN = 60;
+    private static final Format WHOLE = Format.of(Shape.AS_PHOTO);
 
     private final Session session;
     private final PhotoLoader loader;
@@ -97,12 +99,13 @@ public final class StepsPane implements PaneLayer.BesideView {
                 : photo.map(Photo::name).map(Words::name).orElse(Words.of("steps.brief"));
     }
 
+    /** Of all that can be seen of the photo, where there is no format. */
     private Optional<Region> picture(Photo photo, Edit edit) {
         Framing after = edit.framings().getFirst().after();
-        Optional<Format> format = session.format();
-        return photo.facts()
-                .flatMap(facts -> format)
-                .map(f -> new ResultPicture(session, photo, after, f, loader, fx, PICTURE));
+        Format format = session.format().orElse(WHOLE);
+        return photo.isReadable()
+                ? Optional.of(new ResultPicture(session, photo, after, format, loader, fx, PICTURE))
+                : Optional.empty();
     }
 
     @Override

@@ -20,6 +20,7 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.space.Pose;
 import nexa.desktop.bench.BenchView;
 import nexa.desktop.paint.PhotoRaster;
+import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.MainView;
 import nexa.desktop.widget.Nodes;
 import org.junit.jupiter.api.Test;
@@ -113,6 +114,13 @@ class GoingOnTest extends WindowTest {
         assertTrue(session().framing().pose().turn().mirrored());
         click(robot, "#step-start");
         assertTrue(session().brief().formats().isEmpty());
+        Node tilted = robot.lookup("#step-forward-2").query();
+        assertTrue(
+                robot.from(tilted)
+                        .lookup(ResultPicture.class::isInstance)
+                        .tryQuery()
+                        .isPresent(),
+                "all of the photo");
     }
 
     @Test
