@@ -11,8 +11,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import javafx.event.Event;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import nexa.desktop.session.MainView;
 import nexa.shoot.Locations;
@@ -67,7 +70,10 @@ class OpenShootTest extends WindowTest {
         asked[0].get(20, TimeUnit.SECONDS);
         onFx(() -> {
             asked[1] = window.openDemo();
-            giveUp(robot);
+            Event.fireEvent(
+                    window.scene(),
+                    new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ESCAPE, false, false, false, false));
+            assertFalse(robot.lookup("#start-open").queryButton().isDisabled());
         });
         asked[1].get(20, TimeUnit.SECONDS);
         assertEquals("", shown());
