@@ -72,7 +72,7 @@ public final class Findables {
                 .filter(commands::can)
                 .map(command -> new Findable(
                         Kind.COMMAND,
-                        Words.of("command", command),
+                        Words.begun(Words.of("command", command)),
                         keys.map().label(command),
                         () -> commands.run(command)))
                 .toList();
