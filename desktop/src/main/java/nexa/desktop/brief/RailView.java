@@ -14,6 +14,7 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.Brief;
@@ -59,6 +60,9 @@ public final class RailView extends ScrollPane {
 
     /** Folded as long as something needs the room, whatever the setting says. */
     private final BooleanProperty crowded = new SimpleBooleanProperty();
+
+    /** Where a format is being added; a folded rail does not show it. */
+    private Optional<AddFormatPane> adding = Optional.empty();
 
     private double pressedY;
 
@@ -132,9 +136,7 @@ public final class RailView extends ScrollPane {
             button.setContentDisplay(only ? ContentDisplay.GRAPHIC_ONLY : ContentDisplay.LEFT);
         }
         cards.forEach(card -> card.fold(only));
-        if (only) { // its fields need the room
-            closeAdding();
-        }
+        showContent();
     }
 
     public void dispose() {
@@ -190,8 +192,9 @@ public final class RailView extends ScrollPane {
     /** Shows the fields for a new format. */
     public void openAdding() {
         unfold();
-        AddFormatPane pane = new AddFormatPane(session, this::closeAdding);
-        showContent(pane);
+        AddFormatPane pane = adding.orElseGet(() -> new AddFormatPane(session, this::closeAdding));
+        adding = Optional.of(pane);
+        showContent();
         pane.focusShape();
         setVvalue(1);
     }
@@ -201,14 +204,16 @@ public final class RailView extends ScrollPane {
     }
 
     private void closeAdding() {
-        showContent(add);
+        adding = Optional.empty();
+        showContent();
     }
 
-    private void showContent(javafx.scene.Node last) {
+    private void showContent() {
         content.getChildren().setAll(cards);
         if (cards.isEmpty() && !isFolded()) {
             content.getChildren().add(invitation);
         }
+        Region last = isFolded() ? add : adding.<Region>map(pane -> pane).orElse(add);
         content.getChildren().addAll(last, shelf, fold);
     }
 }

@@ -60,8 +60,8 @@ public final class PaneLayer extends Pane {
         setPickOnBounds(false);
         room.setMinWidth(0);
         room.setPrefWidth(0);
-        room.layoutXProperty().subscribe(this::requestLayout);
-        widthProperty().subscribe(this::makeRoom);
+        room.layoutXProperty().subscribe(x -> requestLayout());
+        widthProperty().subscribe(width -> makeRoom());
     }
 
     /** What takes the room beside the view that a pane about it stands in; nothing while there is none. */

@@ -36,6 +36,8 @@ import nexa.desktop.wall.PhotoTile;
 import nexa.shoot.Locations;
 import nexa.shoot.Preferences;
 import nexa.shoot.preview.PreviewCache;
+import nexa.words.Languages;
+import nexa.words.Words;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -97,6 +99,7 @@ public abstract class WindowTest {
         onFx(window::close);
         window.closed().get(PATIENCE, TimeUnit.SECONDS);
         until(() -> !isAnyPreviewWritten());
+        Words.speak(() -> Languages.AS_SYSTEM); // whatever this window spoke
     }
 
     /** A decode that was begun ends after its shoot is closed; its folder is to go away only then. */
