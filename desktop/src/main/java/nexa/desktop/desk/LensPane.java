@@ -5,7 +5,6 @@ import java.util.function.BiFunction;
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -29,6 +28,7 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.LensWords;
+import nexa.desktop.widget.Nodes;
 import nexa.shoot.lens.LensOffer;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
@@ -253,19 +253,14 @@ public final class LensPane implements PaneLayer.BesideView {
         if (several && lenses.getItems().isEmpty() && search.getText().isEmpty()) {
             lenses.getItems().setAll(((LensMatch.Several) offer.orElseThrow().match()).lenses());
         }
-        show(amounts, now.isMeasured());
-        show(hand, now.use() == LensUse.BY_HAND);
+        Nodes.show(amounts, now.isMeasured());
+        Nodes.show(hand, now.use() == LensUse.BY_HAND);
         distortion.show(now.amounts().distortion());
         fringes.show(now.amounts().fringes());
         corners.show(now.amounts().corners());
         bend.show(now.hand().bend());
         stops.show(now.hand().stops());
         midpoint.show(now.hand().midpoint());
-    }
-
-    private static void show(Node part, boolean shows) {
-        part.setVisible(shows);
-        part.setManaged(shows);
     }
 
     @Override

@@ -32,6 +32,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.LensWords;
+import nexa.desktop.widget.Nodes;
 import nexa.shoot.lens.LensOffer;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
@@ -83,8 +84,7 @@ public final class LensListView extends ReviewFrame {
         pictures.forEach(FramePicture::clear);
         pictures = List.of();
         Optional<List<Group>> groups = lens.groupsProperty().get();
-        busy.setVisible(groups.isEmpty());
-        busy.setManaged(groups.isEmpty());
+        Nodes.show(busy, groups.isEmpty());
         List<Group> known = groups.orElse(List.of());
         List<Group> found = known.stream().filter(Group::isFound).toList();
         int photos = found.stream().mapToInt(group -> group.offers().size()).sum();

@@ -15,6 +15,7 @@ import nexa.desktop.review.Proposals.Item;
 import nexa.desktop.review.Proposals.State;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Nodes;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -78,8 +79,7 @@ abstract class PhotoReviewFrame<F> extends ReviewFrame {
     void refresh() {
         long open = proposals.count(State.SEARCHING);
         int all = proposals.items().size();
-        progress.setVisible(open > 0);
-        progress.setManaged(open > 0);
+        Nodes.show(progress, open > 0);
         progress.setProgress(all == 0 ? 1 : 1 - (double) open / all);
         summary.setText(summary());
     }

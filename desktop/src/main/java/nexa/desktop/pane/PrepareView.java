@@ -24,6 +24,7 @@ import nexa.desktop.review.Preparing.Choice;
 import nexa.desktop.review.Preparing.Item;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Nodes;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.prepare.HelpRecord;
 import nexa.words.Words;
@@ -80,7 +81,7 @@ public final class PrepareView extends ReviewFrame {
 
     private void showRecord(HelpRecord.Counts counts) {
         record.setText(Words.of("prepare.record", counts.all(), counts.asProposed(), counts.adjusted(), counts.left()));
-        show(record, counts.all() > 0);
+        Nodes.show(record, counts.all() > 0);
     }
 
     private void changed(ListChangeListener.Change<? extends Item> change) {
@@ -120,8 +121,7 @@ public final class PrepareView extends ReviewFrame {
         int all = preparing.items().size();
         long looked = preparing.looked();
         List<Item> open = preparing.doubtful();
-        progress.setVisible(looked < all);
-        progress.setManaged(looked < all);
+        Nodes.show(progress, looked < all);
         progress.setProgress(all == 0 ? 1 : (double) looked / all);
         summary.setText(Words.of("prepare.summary", looked, all));
         doubtfulTitle.setText(Words.of(
@@ -130,20 +130,15 @@ public final class PrepareView extends ReviewFrame {
                 keys.map().label(Command.ACCEPT),
                 keys.map().label(Command.CLEAR),
                 keys.map().label(Command.BENCH)));
-        show(doubtfulTitle, !open.isEmpty());
+        Nodes.show(doubtfulTitle, !open.isEmpty());
         sureTitle.setText(Words.of("prepare.sure", preparing.sure().size()));
-        show(sureTitle, !preparing.sure().isEmpty());
+        Nodes.show(sureTitle, !preparing.sure().isEmpty());
         finish.setText(Words.of("prepare.finish", preparing.changes()));
         finish.setDisable(preparing.changes() == 0 || !session.shoot().mayEdit());
         if (current.isEmpty()) {
             current = open.stream().findFirst().map(Item::photo);
         }
         showCurrent();
-    }
-
-    private static void show(Node node, boolean visible) {
-        node.setVisible(visible);
-        node.setManaged(visible);
     }
 
     private void showCurrent() {

@@ -13,7 +13,6 @@ import java.util.function.IntFunction;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Orientation;
-import javafx.geometry.Pos;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
@@ -25,7 +24,6 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.paint.Paint;
 import javafx.scene.shape.Rectangle;
@@ -37,7 +35,6 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
-import nexa.imaging.file.FileKind;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGrouping;
 import nexa.words.Words;
@@ -61,7 +58,7 @@ public final class WallView extends Region {
     private final GroupHeadings headings;
     private final ScrollBar bar = new ScrollBar();
     private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
-    private final VBox empty = new VBox(6, new Label(Words.of("wall.empty")), new Label(Words.of("wall.empty.hint")));
+    private final EmptyWall empty = new EmptyWall();
     private final Label others = new Label();
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
     private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
@@ -90,8 +87,6 @@ public final class WallView extends Region {
         size.setAccessibleText(Words.of("wall.size"));
         size.setTooltip(new Tooltip(Words.of("wall.size")));
         size.setFocusTraversable(false);
-        empty.setAlignment(Pos.CENTER);
-        empty.getStyleClass().add("empty-state");
         others.setId("wall-others");
         others.getStyleClass().addAll("note", "wall-others");
         others.setMouseTransparent(true);
@@ -129,11 +124,7 @@ public final class WallView extends Region {
     }
 
     private void listed() {
-        boolean none = session.shoot().photos().isEmpty();
-        empty.setVisible(session.list().photos().isEmpty());
-        ((Label) empty.getChildren().getFirst()).setText(Words.of(none ? "wall.empty" : "wall.filtered"));
-        ((Label) empty.getChildren().getLast())
-                .setText(none ? Words.of("wall.empty.hint", FileKind.titles()) : Words.of("wall.filtered.hint"));
+        empty.refresh(session);
         showOthers();
         relay();
     }

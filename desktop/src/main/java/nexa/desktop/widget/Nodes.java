@@ -4,7 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.TraversalDirection;
 
-/** Where nodes are in a scene, and which has the keyboard. */
+/** Where nodes are in a scene, whether they show, and which has the keyboard. */
 public final class Nodes {
     private Nodes() {}
 
@@ -29,6 +29,12 @@ public final class Nodes {
             node.requestFocusTraversal(TraversalDirection.NEXT);
             node.getScene().getFocusOwner().requestFocusTraversal(TraversalDirection.PREVIOUS);
         }
+    }
+
+    /** Shows a node or not; one that is not shown takes no room. */
+    public static void show(Node node, boolean shows) {
+        node.setVisible(shows);
+        node.setManaged(shows);
     }
 
     /** The screen's pixels for each unit across; 1 while the node is in no window. */

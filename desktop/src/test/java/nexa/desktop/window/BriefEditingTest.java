@@ -80,29 +80,17 @@ class BriefEditingTest extends WindowTest {
     void shapes_areChosenByKeys(FxRobot robot) throws Exception {
         twoFormats(robot);
         press(robot, KeyCode.ADD);
-        byTab(robot, "#add-5-7", true);
+        tabTo(robot, "add-5-7", 12, KeyCode.SHIFT, KeyCode.TAB);
         robot.push(KeyCode.SPACE);
-        byTab(robot, "#add-16-9", false);
+        tabTo(robot, "add-16-9", 12, KeyCode.TAB);
         robot.push(KeyCode.SPACE).push(KeyCode.ENTER);
         until(() -> names().equals("4:5, Square, 5:7, 16:9"));
 
         onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(DeskView.DeskPane.SHAPE));
-        byTab(robot, "#shape-3-2", false);
+        tabTo(robot, "shape-3-2", 12, KeyCode.TAB);
         robot.push(KeyCode.SPACE);
         until(() -> Math.abs(frame().aspect() - 1.5) < 1e-9);
         assertTrue(robot.lookup("#shape-3-2").query().isFocused(), "where it was");
-    }
-
-    private void byTab(FxRobot robot, String query, boolean back) throws Exception {
-        for (int i = 0; i < 40 && !robot.lookup(query).query().isFocused(); i++) {
-            if (back) {
-                robot.push(KeyCode.SHIFT, KeyCode.TAB);
-            } else {
-                robot.push(KeyCode.TAB);
-            }
-            WaitForAsyncUtils.waitForFxEvents();
-        }
-        assertTrue(robot.lookup(query).query().isFocused(), query);
     }
 
     @Test

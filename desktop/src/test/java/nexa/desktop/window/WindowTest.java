@@ -1,5 +1,6 @@
 package nexa.desktop.window;
 
+import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import atlantafx.base.theme.PrimerLight;
@@ -145,6 +146,14 @@ public abstract class WindowTest {
 
     protected static void undress() throws Exception {
         onFx(() -> Application.setUserAgentStylesheet(null));
+    }
+
+    /** Goes from control to control until one has the keyboard, by so many presses at the most. */
+    protected final void tabTo(FxRobot robot, String id, int most, KeyCode... tab) {
+        for (int i = 0; i < most && !id.equals(window.scene().getFocusOwner().getId()); i++) {
+            press(robot, tab);
+        }
+        assertEquals(id, window.scene().getFocusOwner().getId());
     }
 
     protected static void until(Callable<Boolean> condition) throws Exception {

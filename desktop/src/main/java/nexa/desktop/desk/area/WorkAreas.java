@@ -13,6 +13,7 @@ import javafx.util.Subscription;
 import nexa.desktop.bench.BenchMode;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
+import nexa.desktop.widget.Nodes;
 
 /**
  * What the desk shows: the usual, or in its place what belongs to the Bench's mode, which is made when it shows for the
@@ -59,13 +60,8 @@ public final class WorkAreas extends HBox {
             made.put(mode, area);
             getChildren().add(area);
         }
-        show(usual, maker == null);
-        made.forEach((of, area) -> show(area, of == mode));
-    }
-
-    private static void show(Node area, boolean shows) {
-        area.setVisible(shows);
-        area.setManaged(shows);
+        Nodes.show(usual, maker == null);
+        made.forEach((of, area) -> Nodes.show(area, of == mode));
     }
 
     /** Where the plumb's pane opens, while the photo is stood up. */

@@ -28,7 +28,6 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import nexa.core.space.Pose;
 import nexa.desktop.brief.FormatCard;
-import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import nexa.desktop.desk.area.AngleRuler;
 import nexa.desktop.keys.Command;
@@ -149,7 +148,7 @@ class AccessibleTest extends EveryScreen {
     @EnumSource
     void keyboardIsSeen_inEachPane(DeskPane pane, FxRobot robot) throws Exception {
         begin(robot);
-        onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
+        onFx(() -> open(robot, pane));
         Parent shown = robot.lookup(".small-pane").query();
         assertEquals("", unseen(robot, new LinkedHashSet<>(), node -> Nodes.isWithin(node, shown)));
     }

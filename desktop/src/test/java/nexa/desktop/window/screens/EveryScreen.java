@@ -60,7 +60,7 @@ abstract class EveryScreen extends WindowTest {
         }
         onFx(() -> session().viewProperty().set(MainView.BENCH));
         for (DeskPane pane : DeskPane.values()) {
-            onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
+            onFx(() -> open(robot, pane));
             settled(pane.toString());
             press(robot, KeyCode.ESCAPE);
             onFx(() -> session().viewProperty().set(MainView.BENCH));
@@ -76,6 +76,10 @@ abstract class EveryScreen extends WindowTest {
             settled(List.of(keys).toString());
             press(robot, KeyCode.ESCAPE);
         }
+    }
+
+    static void open(FxRobot robot, DeskPane pane) {
+        robot.lookup(".desk").queryAs(DeskView.class).open(pane);
     }
 
     private void modes(FxRobot robot) throws Exception {
@@ -123,7 +127,7 @@ abstract class EveryScreen extends WindowTest {
         byButtons(robot, MainView.WALL, "#prepare");
         onFx(() -> {
             session().viewProperty().set(MainView.BENCH);
-            robot.lookup(".desk").queryAs(DeskView.class).open(DeskPane.LENS);
+            open(robot, DeskPane.LENS);
         });
         byButtons(robot, MainView.BENCH, "#lens-all");
         onFx(() -> session().viewProperty().set(MainView.BENCH));
@@ -160,7 +164,7 @@ abstract class EveryScreen extends WindowTest {
         for (MainView view : List.of(MainView.WALL, MainView.LINEUP)) {
             onFx(() -> {
                 session().viewProperty().set(view);
-                robot.lookup(".desk").queryAs(DeskView.class).open(DeskPane.MARKS);
+                open(robot, DeskPane.MARKS);
             });
             settled("marks beside " + view);
             press(robot, KeyCode.ESCAPE);

@@ -22,7 +22,6 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.text.Text;
-import nexa.desktop.desk.DeskView;
 import nexa.desktop.desk.DeskView.DeskPane;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -76,7 +75,7 @@ class FittingTest extends EveryScreen {
         press(robot, KeyCode.ESCAPE);
         double rail = widthOfRail(robot);
         for (DeskPane pane : DeskPane.values()) {
-            onFx(() -> robot.lookup(".desk").queryAs(DeskView.class).open(pane));
+            onFx(() -> open(robot, pane));
             Node shown = robot.lookup(".small-pane").query();
             untilAtRest(shown);
             double view =
