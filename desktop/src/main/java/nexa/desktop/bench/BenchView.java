@@ -96,6 +96,7 @@ public final class BenchView extends Region {
 
     private Subscription showing(ShootModels models) {
         return Subscription.combine(
+                session.onOtherPhoto(this::letGo),
                 session.photoProperty().subscribe(this::showPhoto),
                 session.framingProperty().subscribe(framing -> changed()),
                 fill.subscribe(this::redraw),
@@ -142,11 +143,14 @@ public final class BenchView extends Region {
         redraw();
     }
 
-    private void showPhoto(Optional<Photo> photo) {
+    private void letGo() {
         pointer.letGo();
         if (!mode.get().goesOn()) {
             mode.set(BenchMode.FRAMING);
         }
+    }
+
+    private void showPhoto(Optional<Photo> photo) {
         showNeighbours();
         photo.ifPresent(p -> {
             showAt(p, PhotoLoader.edgeFor(Math.max(getWidth(), getHeight()) * 0.8));

@@ -54,7 +54,7 @@ public final class Levelling {
         this.session = session;
         this.work = work;
         this.fx = fx;
-        session.photoProperty().subscribe(photo -> forget());
+        session.onOtherPhoto(this::forget);
         session.framingProperty().subscribe(this::framingChanged);
     }
 

@@ -75,7 +75,7 @@ public final class Plumbing {
         this.lenses = lenses;
         this.work = work;
         this.fx = fx;
-        session.photoProperty().subscribe(photo -> photoChanged());
+        session.onOtherPhoto(this::photoChanged);
         session.framingProperty().subscribe(this::framingChanged);
     }
 
@@ -273,7 +273,7 @@ public final class Plumbing {
                         () -> focal(photo), work)
                 .thenAcceptAsync(
                         found -> {
-                            if (session.photo().filter(photo::equals).isPresent()) {
+                            if (session.photo().filter(photo::isStill).isPresent()) {
                                 focal = found;
                             }
                         },

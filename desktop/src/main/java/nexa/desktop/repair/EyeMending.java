@@ -45,7 +45,7 @@ public final class EyeMending {
     public EyeMending(Session session, Executor work, Executor fx) {
         this.session = session;
         this.looking = new Looking(work, fx);
-        session.photoProperty().subscribe(photo -> forget());
+        session.onOtherPhoto(this::forget);
     }
 
     public ReadOnlyObjectProperty<Optional<Verdict>> verdictProperty() {

@@ -46,7 +46,7 @@ public final class Trimming {
     public Trimming(Session session, Executor work, Executor fx) {
         this.session = session;
         this.looking = new Looking(work, fx);
-        session.photoProperty().subscribe(photo -> forget());
+        session.onOtherPhoto(this::forget);
     }
 
     public ReadOnlyObjectProperty<Optional<Verdict>> verdictProperty() {

@@ -51,8 +51,8 @@ public final class ArrivalsModel {
         if (session.settings().carryToArrivalsProperty().get()) {
             session.carry().inherit(added);
         }
-        if (session.photo().isEmpty()
-                || session.settings().followArrivalsProperty().get()) {
+        boolean follows = session.settings().followArrivalsProperty().get() && !session.isGestureOn();
+        if (session.photo().isEmpty() || follows) {
             newest(added).ifPresent(session::choose);
         }
     }

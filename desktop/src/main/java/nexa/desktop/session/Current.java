@@ -1,9 +1,12 @@
 package nexa.desktop.session;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Subscription;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
@@ -47,6 +50,39 @@ final class Current {
 
     void choose(Photo photo) {
         moment.set(moment().showing(photo, previewed(photo)));
+    }
+
+    /** Puts photos in place of what they were before their files were read anew; a gesture goes on. */
+    void replace(Map<Long, Photo> byId) {
+        Map<Photo, Framing> shown = new LinkedHashMap<>();
+        previews.get().forEach((photo, framing) -> shown.put(byId.getOrDefault(photo.id(), photo), framing));
+        previews.set(Collections.unmodifiableMap(shown));
+        moment().photo()
+                .flatMap(known -> Optional.ofNullable(byId.get(known.id())))
+                .ifPresent(this::replace);
+    }
+
+    private void replace(Photo anew) {
+        Framing shown = moment().framing().unseen().knowing(framings.framing(anew));
+        moment.set(moment().showing(anew, shown));
+    }
+
+    /** Whether something is shown that is not stored. */
+    boolean isGestureOn() {
+        return !previews.get().isEmpty()
+                || moment().photo()
+                        .filter(photo -> !moment().framing().asksTheSame(framings.framing(photo)))
+                        .isPresent();
+    }
+
+    /** Tells at once and whenever another photo is current; not when its file was only read anew. */
+    Subscription onOther(Runnable told) {
+        told.run();
+        return moment.subscribe((before, now) -> {
+            if (!now.isStill(before)) {
+                told.run();
+            }
+        });
     }
 
     void choose(Optional<Format> format) {

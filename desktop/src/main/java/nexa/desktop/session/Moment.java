@@ -94,6 +94,12 @@ public record Moment(
         return of(photo, framing, brief, active);
     }
 
+    /** Whether it is of the photo of an earlier one, if that was read anew meanwhile. */
+    boolean isStill(Moment before) {
+        return photo.equals(before.photo)
+                || photo.flatMap(now -> before.photo.filter(now::isStill)).isPresent();
+    }
+
     boolean shows(Photo other) {
         return photo.filter(other::equals).isPresent();
     }

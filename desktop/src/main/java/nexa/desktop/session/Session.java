@@ -50,7 +50,7 @@ public final class Session {
     private final Going going = new Going(this);
     private final LineupModel lineup = new LineupModel(this);
     private final ArrivalsModel arrivals = new ArrivalsModel(this);
-    private final Selection selection = new Selection(new AroundSelection());
+    private final Selection selection = new Selection(new AroundSelection(this));
     private final PhotoList list;
     private final Subscription ofSettings;
 
@@ -111,33 +111,10 @@ public final class Session {
         }
     }
 
-    /** What the selection asks. */
-    private final class AroundSelection implements Selection.Around {
-        @Override
-        public List<Photo> ordered(Set<Photo> some) {
-            return list.ordered(some);
-        }
-
-        @Override
-        public List<Photo> current() {
-            return photo().stream().toList();
-        }
-
-        @Override
-        public List<Photo> listed() {
-            return view() == MainView.LINEUP ? going.listed() : list.matching();
-        }
-
-        @Override
-        public MainView view() {
-            return view.get();
-        }
-    }
-
     /** Puts photos in place of what they were before their files changed, and shows new ones. */
     private void replace(Map<Long, Photo> byId) {
         selection.replace(byId);
-        photo().flatMap(shown -> Optional.ofNullable(byId.get(shown.id()))).ifPresent(current::choose);
+        current.replace(byId);
         list.refresh();
         edits.set(edits.get() + 1);
     }
@@ -225,6 +202,16 @@ public final class Session {
 
     public Optional<Photo> photo() {
         return moment().photo();
+    }
+
+    /** Tells at once and whenever another photo is current; not when its file was only read anew. */
+    public Subscription onOtherPhoto(Runnable told) {
+        return current.onOther(told);
+    }
+
+    /** Whether a gesture goes on: something is shown that is not stored. */
+    boolean isGestureOn() {
+        return current.isGestureOn();
     }
 
     /** The active format; empty only if the brief is. */

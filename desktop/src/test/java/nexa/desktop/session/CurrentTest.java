@@ -1,8 +1,10 @@
 package nexa.desktop.session;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -11,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Derivation;
 import nexa.core.brief.Format;
@@ -47,7 +50,7 @@ class CurrentTest {
     void begin() {
         brief = Brief.EMPTY.with("Print", Shape.parse("4:5")).with("Square", Shape.parse("1:1"));
         when(framings.brief()).thenReturn(brief);
-        when(framings.framing(bowl)).thenReturn(Framing.UNTOUCHED);
+        when(framings.framing(any())).thenReturn(Framing.UNTOUCHED);
         when(framings.framing(jug)).thenReturn(tilted(4));
         current = new Current(framings);
         current.choose(Optional.of(print()));
@@ -105,6 +108,37 @@ class CurrentTest {
         assertEquals(tilted(5), current.moment().framing());
         current.preview(Map.of());
         assertEquals(tilted(4), current.moment().framing(), "what is stored");
+    }
+
+    @Test
+    void photoThatIsReadAnew_keepsItsGesture_andIsNoOtherOne() {
+        AtomicInteger others = new AtomicInteger();
+        current.onOther(others::incrementAndGet);
+        Photo anew = new Photo(bowl.id(), bowl.file(), "another print", bowl.probe());
+        current.preview(Map.of(bowl, tilted(2), jug, tilted(5)));
+        assertTrue(current.isGestureOn());
+
+        current.replace(Map.of(anew.id(), anew));
+
+        assertEquals(Optional.of(anew), current.moment().photo());
+        assertEquals(tilted(2), current.moment().framing());
+        assertEquals(
+                Map.of(anew, tilted(2), jug, tilted(5)),
+                current.previewsProperty().get());
+        assertEquals(1, others.get(), "only when it began to be told");
+        current.choose(jug);
+        assertEquals(2, others.get());
+        current.preview(Map.of());
+        assertFalse(current.isGestureOn());
+    }
+
+    @Test
+    void photoThatIsAnotherPictureNow_isToldAsAnother() {
+        AtomicInteger others = new AtomicInteger();
+        current.onOther(others::incrementAndGet);
+        PhotoFacts turned = new PhotoFacts(FileKind.JPEG, new PixelSize(4000, 6000), 1, null, null, Set.of());
+        current.replace(Map.of(1L, new Photo(1, bowl.file(), "another print", new Probe.Readable(turned))));
+        assertEquals(2, others.get());
     }
 
     @Test

@@ -64,6 +64,12 @@ public record Photo(long id, String file, String fingerprint, Probe probe) {
         return facts().map(facts -> facts.camera().receptors()).orElse(Receptors.EYE);
     }
 
+    /** Whether it is that photo, if its file was read anew, with as many pixels: what is done at that one can go on here. */
+    public boolean isStill(Photo before) {
+        return id == before.id
+                && facts().map(PhotoFacts::asShot).equals(before.facts().map(PhotoFacts::asShot));
+    }
+
     public boolean isReadable() {
         return facts().isPresent();
     }
