@@ -16,6 +16,7 @@ import nexa.desktop.widget.Buttons;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
@@ -36,9 +37,12 @@ final class DeskGroups {
     private final ObservableValue<Boolean> wide;
     private final Button lens;
     private final Button lock;
+    private final Button carry;
+    private final Button alternates;
     private final DeskGroup correct;
     private final DeskGroup turn;
     private final DeskGroup frame;
+    private final DeskGroup goOn;
 
     /**
      * @param mode what the next drag in the Bench does
@@ -60,9 +64,20 @@ final class DeskGroups {
         this.wide = wide;
         this.lens = sign("open-LENS", MaterialDesignC.CAMERA_IRIS, Command.LENS, () -> open.accept(DeskPane.LENS));
         this.lock = sign("lock", MaterialDesignL.LOCK_OUTLINE, Command.LOCK, session.frameEdits()::toggleLock);
+        this.carry = sign(
+                "open-CARRY",
+                MaterialDesignA.ARROW_RIGHT_BOLD_BOX_OUTLINE,
+                Command.CARRY,
+                () -> open.accept(DeskPane.CARRY));
+        this.alternates = sign(
+                "open-ALTERNATES",
+                MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE,
+                Command.ALTERNATES,
+                () -> open.accept(DeskPane.ALTERNATES));
         this.correct = madeCorrect();
         this.turn = madeTurn();
         this.frame = madeFrame();
+        this.goOn = madeGoOn();
     }
 
     /** What leans, bows or glows in the photo. */
@@ -77,6 +92,19 @@ final class DeskGroups {
 
     DeskGroup frame() {
         return frame;
+    }
+
+    /** What is made of the frame that was found: for other photos, or for later. */
+    DeskGroup goOn() {
+        return goOn;
+    }
+
+    Button carry() {
+        return carry;
+    }
+
+    Button alternates() {
+        return alternates;
     }
 
     Button lens() {
@@ -146,6 +174,14 @@ final class DeskGroups {
                 .seldom(Command.MARKS, () -> open.accept(DeskPane.MARKS))
                 .seldom(Command.CLEAR, session.frameEdits()::clear)
                 .seldom(Command.LOOKS, () -> open.accept(DeskPane.LOOK));
+    }
+
+    private DeskGroup madeGoOn() {
+        return new DeskGroup("desk.on", "on", keys, carry, alternates)
+                .seldom(Command.CARRY_AGAIN, session.carry()::apply)
+                .seldom(Command.NEXT_ALTERNATE, session.frameEdits()::nextAlternate)
+                .seldom(Command.SET_ASIDE, session.frameEdits()::toggleSetAside)
+                .seldom(Command.NEXT_UNCHECKED, session.going()::nextUnchecked);
     }
 
     private Button turn(String id, Ikon icon, Command command, Turn by) {

@@ -35,7 +35,6 @@ import nexa.words.ShapeWords;
 import nexa.words.Words;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /** What is adjusted on the current photo: tilt, turns, overlay, the frame's shape and size, and accepting it. */
@@ -83,9 +82,8 @@ public final class DeskView extends HBox {
     private final Label print = new Label();
     private final Tooltip sense = new Tooltip();
     private final Label overlayKey = new Label();
+    private final HBox overlayHead = new HBox(8);
     private final Button overlays;
-    private final Button alternates;
-    private final Button carry;
     private final DeskGroups groups;
     private final Region overlayArea;
     private final HBox usual;
@@ -112,10 +110,6 @@ public final class DeskView extends HBox {
         this.clear = Buttons.text("desk.clear", session.frameEdits()::clear);
         this.check = Buttons.text("desk.check", session.going()::checkAndNext);
         this.overlays = pane(MaterialDesignD.DOTS_HORIZONTAL, "desk.overlay.more", DeskPane.OVERLAY);
-        this.alternates = Buttons.command(
-                MaterialDesignB.BOOKMARK_MULTIPLE_OUTLINE, Command.ALTERNATES, keys, () -> open(DeskPane.ALTERNATES));
-        this.carry = Buttons.command(
-                MaterialDesignA.ARROW_RIGHT_BOLD_BOX_OUTLINE, Command.CARRY, keys, () -> open(DeskPane.CARRY));
         this.groups = new DeskGroups(
                 session, keys, mode, actions, this::open, widthProperty().map(width -> width.doubleValue() >= WIDE));
         getStyleClass().add("desk");
@@ -144,18 +138,24 @@ public final class DeskView extends HBox {
         boolean isNarrow = width < NARROW;
         pseudoClassStateChanged(WITHOUT_WORDS, isNarrow);
         tilting.narrow(isNarrow);
-        overlayKey.setVisible(!isNarrow);
         clear.setVisible(!isNarrow); // it is in the frame's menu, too
     }
 
-    /** What is left beside all else is for miniatures of overlays. */
+    /** What is left beside all else is for the overlays: their key, and as many miniatures as there is room for. */
     @Override
     protected void layoutChildren() {
         if (usual.isVisible() && getWidth() > 0) {
             double room = getWidth() - snappedLeftInset() - snappedRightInset() - tilting.prefWidth(-1) - getSpacing();
-            picker.fit(room - usual.prefWidth(-1) + overlayArea.prefWidth(-1));
+            double forOverlays = room - usual.prefWidth(-1) + overlayArea.prefWidth(-1);
+            picker.fit(forOverlays);
+            overlayKey.setVisible(forOverlays >= headWithKey());
         }
         super.layoutChildren();
+    }
+
+    private double headWithKey() {
+        double key = overlayKey.isVisible() ? 0 : overlayKey.prefWidth(-1) + overlayHead.getSpacing();
+        return overlayHead.prefWidth(-1) + key;
     }
 
     private Button pane(Ikon icon, String words, DeskPane pane) {
@@ -175,8 +175,8 @@ public final class DeskView extends HBox {
             case NUMBERS -> pixels;
             case OVERLAY -> overlays;
             case LOOK, MARKS, FILL -> groups.frame().more();
-            case ALTERNATES -> alternates;
-            case CARRY -> carry;
+            case ALTERNATES -> groups.alternates();
+            case CARRY -> groups.carry();
             case PLUMB -> areas;
             case LENS -> groups.lens();
         };
@@ -199,9 +199,9 @@ public final class DeskView extends HBox {
         overlayKey.setText(keys.map().label(Command.OVERLAY));
         overlayKey.getStyleClass().add("key");
         overlayKey.managedProperty().bind(overlayKey.visibleProperty());
-        HBox head = new HBox(8, Labels.title("desk.overlay"), overlayKey, turn, overlays);
-        head.setAlignment(Pos.CENTER_LEFT);
-        VBox area = new VBox(6, head, picker);
+        overlayHead.getChildren().addAll(Labels.title("desk.overlay"), overlayKey, turn, overlays);
+        overlayHead.setAlignment(Pos.CENTER_LEFT);
+        VBox area = new VBox(6, overlayHead, picker);
         area.setAlignment(Pos.CENTER_LEFT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;
@@ -222,7 +222,7 @@ public final class DeskView extends HBox {
         sense.setMaxWidth(380);
         VBox area = new VBox(3, shape, pixels, print);
         area.setAlignment(Pos.CENTER_LEFT);
-        area.setMinWidth(158);
+        area.setMinWidth(150);
         return area;
     }
 
@@ -230,14 +230,10 @@ public final class DeskView extends HBox {
         clear.setId("clear");
         clear.managedProperty().bind(clear.visibleProperty());
         check.setId("check");
-        carry.setId("open-CARRY");
-        alternates.setId("open-ALTERNATES");
         check.getStyleClass().add("primary");
         Buttons.explain(clear, Command.CLEAR, keys);
         Buttons.explain(check, Command.ACCEPT, keys);
-        VBox set = new VBox(4, alternates, carry);
-        set.setAlignment(Pos.CENTER);
-        HBox area = new HBox(8, set, clear, check);
+        HBox area = new HBox(8, groups.goOn(), clear, check);
         area.setAlignment(Pos.CENTER_RIGHT);
         area.setMinWidth(Region.USE_PREF_SIZE);
         return area;

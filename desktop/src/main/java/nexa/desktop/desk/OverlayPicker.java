@@ -36,7 +36,7 @@ final class OverlayPicker extends HBox {
     private static final double EACH = 46 + GAP;
 
     /** A miniature comes only where there is more room than it needs, so that none comes and goes with a figure's digits. */
-    private static final double SPARE = 24;
+    private static final double SPARE = 8;
 
     private final Session session;
     private final Map<Overlay, Button> buttons = new EnumMap<>(Overlay.class);

@@ -27,6 +27,10 @@ public final class RawModel {
     private final Executor work;
     private final Executor fx;
     private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+
+    /** What is said of one photo only; whoever goes on to another knows. */
+    private String ofPhoto = "";
+
     private volatile boolean closed;
 
     /**
@@ -37,6 +41,11 @@ public final class RawModel {
         this.session = session;
         this.work = work;
         this.fx = fx;
+        session.onOtherPhoto(() -> {
+            if (message.get().equals(ofPhoto)) {
+                understood();
+            }
+        });
     }
 
     /** What goes on or came of it; empty if nothing was asked for. */
@@ -83,7 +92,12 @@ public final class RawModel {
         session.photo().ifPresent(photo -> RawPicture.of(photo)
                 .ifPresentOrElse(
                         shown -> show(chosen, shown == RawPicture.CAMERA ? RawPicture.DATA : RawPicture.CAMERA),
-                        () -> message.set(noPicture(photo))));
+                        () -> sayOf(photo)));
+    }
+
+    private void sayOf(Photo photo) {
+        ofPhoto = noPicture(photo);
+        message.set(ofPhoto);
     }
 
     /** Why no other picture of it can be shown. */
