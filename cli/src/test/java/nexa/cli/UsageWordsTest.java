@@ -40,6 +40,7 @@ class UsageWordsTest extends CommandTest {
             crop kiln --tilt                 | --tilt braucht einen Wert.
             crop kiln --tilt 1 --tilt 2      | --tilt ist mehr als einmal angegeben.
             crop kiln --tilt steil           | --tilt: „steil“ ist kein Wert dafür. Es ist eine Zahl.
+            crop kiln --mirror ja            | --mirror: „ja“ ist kein Wert dafür. Es ist eines von diesen: true, false.
             mark kiln --json --suggest --clear | Davon geht nur eines auf einmal: --suggest, --clear
             sidecars kiln                    | Eines davon fehlt: --write, --read, --in-step, --not-in-step
             """)
@@ -58,6 +59,12 @@ class UsageWordsTest extends CommandTest {
     @Test
     void whatBeginsWithAt_isTakenAsItStands() {
         assertTrue(saidOf("photos", "kiln", "@" + folder).startsWith("@" + folder + ": "));
+    }
+
+    @Test
+    void formatOfAnEmptyBrief_isToldWithHowToAddOne() {
+        assertEquals(ExitCode.WRONG_USAGE, run("formats", shoot(), "--note", "Print=large"));
+        assertTrue(said().contains("--add NAME=4:5"), this::said);
     }
 
     @Test

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.regex.PatternSyntaxException;
 import java.util.stream.Collectors;
+import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
 import nexa.core.naming.ShownName;
 import nexa.core.told.Told;
@@ -152,14 +153,15 @@ public abstract class ShootCommand implements Callable<Integer> {
     }
 
     protected final Format format(Shoot shoot, String name) {
-        return shoot.brief().find(name).orElseThrow(() -> unknownFormat(shoot, name));
+        return format(shoot.brief(), name);
     }
 
-    private ParameterException unknownFormat(Shoot shoot, String name) {
-        return wrong(
-                shoot.brief().formats().isEmpty()
-                        ? Words.of("cli.no-format-brief-empty", name)
-                        : Words.of("cli.no-format-brief", name, shoot.brief().names()));
+    protected final Format format(Brief brief, String name) {
+        return brief.find(name)
+                .orElseThrow(() -> wrong(
+                        brief.formats().isEmpty()
+                                ? Words.of("cli.no-format-brief-empty", name)
+                                : Words.of("cli.no-format-brief", name, brief.names())));
     }
 
     /** The named formats, all if none is named. */

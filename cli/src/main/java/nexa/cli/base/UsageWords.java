@@ -80,6 +80,9 @@ public final class UsageWords {
         if (type.isEnum()) {
             return said + " " + Words.of("usage.one-of", candidates(type));
         }
+        if (type == boolean.class || type == Boolean.class) {
+            return said + " " + Words.of("usage.one-of", "true, false");
+        }
         return isNumber(type) ? said + " " + Words.of("usage.number") : said;
     }
 

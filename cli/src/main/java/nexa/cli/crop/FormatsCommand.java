@@ -132,10 +132,9 @@ public final class FormatsCommand extends ShootCommand {
         for (String setting : settings) {
             int equals = setting.indexOf('=');
             String name = equals < 0 ? setting : setting.substring(0, equals);
-            Brief now = after;
-            Format format = now.find(name).orElseThrow(() -> wrong(Words.of("cli.no-format-brief", name, now.names())));
+            Format format = format(after, name);
             try {
-                after = now.changed(change.apply(format, setting.substring(equals + 1)));
+                after = after.changed(change.apply(format, setting.substring(equals + 1)));
             } catch (IllegalArgumentException refused) {
                 throw wrong(Words.of(refused));
             }
