@@ -39,6 +39,7 @@ import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.Probe;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.Locations;
+import nexa.shoot.Opening;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
@@ -90,7 +91,8 @@ final class PictureTimes {
         Fx.prepare();
         Path own = Files.createTempDirectory("nexa-pictures");
         PictureTimes times = new PictureTimes(folder.toRealPath(), own);
-        try (Shoot shoot = Shoot.open(folder, new Locations(own.resolve("d0"), own.resolve("c0")), 0)) {
+        try (Shoot shoot =
+                Shoot.open(folder, new Locations(own.resolve("d0"), own.resolve("c0")), Opening.WHOLE.withFirst(0))) {
             shoot.remember(RawPicture.SETTING, ofRaw.setting());
         }
         Platform.startup(() -> {});

@@ -11,6 +11,7 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.ThreadFactory;
 import java.util.function.UnaryOperator;
 import nexa.shoot.Locations;
+import nexa.shoot.Opening;
 import nexa.shoot.Shoot;
 
 /**
@@ -35,6 +36,9 @@ final class Doors {
         /** Whether the shoot is still wanted; one that is not is not opened. Any thread asks. */
         boolean isWanted();
 
+        /** Told how many photos were found so far. Any thread tells. */
+        void found(int photos);
+
         /** Takes an open shoot in, on the interface's thread; false if it is no longer wanted, and is to be closed again. */
         boolean enter(Shoot shoot);
     }
@@ -50,7 +54,8 @@ final class Doors {
      */
     CompletableFuture<Void> open(Path folder, Entrance entrance) {
         return after(folder, before -> before.thenApplyAsync(
-                        done -> entrance.isWanted() ? Optional.of(opened(folder)) : Optional.<Shoot>empty(), each)
+                        done -> entrance.isWanted() ? Optional.of(opened(folder, entrance)) : Optional.<Shoot>empty(),
+                        each)
                 .thenApplyAsync(shoot -> shoot.filter(open -> !entrance.enter(open)), fx)
                 .thenAcceptAsync(unwanted -> unwanted.ifPresent(Doors::closed), each));
     }
@@ -79,9 +84,13 @@ final class Doors {
         last.remove(place, ended);
     }
 
-    private Shoot opened(Path folder) {
+    private Shoot opened(Path folder, Entrance entrance) {
         try {
-            return Shoot.open(folder, locations, FIRST_PHOTOS);
+            return Shoot.open(
+                    folder, locations, Opening.WHOLE.withFirst(FIRST_PHOTOS).telling(photos -> {
+                        entrance.found(photos);
+                        return entrance.isWanted();
+                    }));
         } catch (IOException said) {
             throw new CompletionException(said);
         }

@@ -203,6 +203,11 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
         }
 
         @Override
+        public void found(int photos) {
+            start.found(number, photos);
+        }
+
+        @Override
         public boolean enter(Shoot shoot) {
             if (isWanted()) {
                 show(new OpenShoot(shoot, program));

@@ -19,6 +19,9 @@ import org.slf4j.LoggerFactory;
 final class StartScreen {
     private static final Logger LOG = LoggerFactory.getLogger(StartScreen.class);
 
+    /** After so many more photos it says how many there are. */
+    private static final int FOUND_TOLD = 50;
+
     private final MainWindow window;
     private final Shelf shelf;
     private final Executor work;
@@ -83,6 +86,17 @@ final class StartScreen {
     /** Says that a shoot is on its way. */
     void opening(Path folder) {
         view.showOpening(String.valueOf(folder.getFileName() == null ? folder : folder.getFileName()));
+    }
+
+    /** Says now and then how many photos were found of what was asked for. Any thread tells. */
+    void found(long number, int photos) {
+        if (photos % FOUND_TOLD == 0) {
+            fx.execute(() -> {
+                if (isWanted(number)) {
+                    view.showFound(photos);
+                }
+            });
+        }
     }
 
     /** Says why a place could not be opened. */

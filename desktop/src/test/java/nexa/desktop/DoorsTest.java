@@ -51,6 +51,9 @@ class DoorsTest {
         }
 
         @Override
+        public void found(int photos) {}
+
+        @Override
         public boolean enter(Shoot shoot) {
             inside.add(shoot);
             return enters;
@@ -82,6 +85,40 @@ class DoorsTest {
         await(doors.open(kiln, new Door(false, true)));
         assertTrue(inside.isEmpty());
         assertTrue(Files.notExists(kiln.resolve(".nexa")), "it was not even looked at");
+    }
+
+    /** Wanted until it is told of the second photo. */
+    private final class Impatient implements Doors.Entrance {
+        private final List<Integer> told = Collections.synchronizedList(new ArrayList<>());
+
+        @Override
+        public boolean isWanted() {
+            return told.size() < 2;
+        }
+
+        @Override
+        public void found(int photos) {
+            told.add(photos);
+        }
+
+        @Override
+        public boolean enter(Shoot shoot) {
+            return inside.add(shoot);
+        }
+    }
+
+    @Test
+    void lookThatIsGivenUp_endsAtOnce_andLetsTheFolderGo() throws Exception {
+        for (int i = 0; i < 5; i++) {
+            Files.write(kiln.resolve(i + ".jpg"), new byte[] {1});
+        }
+        Impatient hand = new Impatient();
+        assertThrows(ExecutionException.class, () -> await(doors.open(kiln, hand)));
+        assertEquals(List.of(1, 2), hand.told);
+        assertTrue(inside.isEmpty());
+        await(doors.open(kiln, new Door(true, true)));
+        assertTrue(inside.getFirst().mayEdit(), "nothing else holds it");
+        await(doors.close(inside.getFirst()));
     }
 
     @Test

@@ -1,6 +1,5 @@
 package nexa.shoot;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -9,8 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import nexa.shoot.scan.DeliveredFiles;
-import nexa.shoot.scan.FolderScan;
 import nexa.shoot.scan.FolderScan.Listing;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.scan.PairShown;
@@ -28,22 +25,20 @@ import nexa.shoot.scan.RelativePath;
  */
 record FolderFiles(List<FoundFile> found, int news, boolean more, Map<String, String> companions, int others) {
     /**
-     * Looks.
+     * Compares.
      *
+     * @param listing what the folder holds now
      * @param before the files as they were known
      * @param settled asked about each new or changed file: whether it is written to its end
      * @param mostNew how many new or changed files are taken at most
-     * @throws IOException if the folder can't be looked through
      */
     static FolderFiles of(
             Path folder,
-            DeliveredFiles delivered,
+            Listing listing,
             PairShown shown,
             Map<String, FoundFile> before,
             Predicate<FoundFile> settled,
-            int mostNew)
-            throws IOException {
-        Listing listing = FolderScan.list(folder, delivered);
+            int mostNew) {
         Pairs pairs = Pairs.of(listing.photos(), shown);
         List<FoundFile> found = new ArrayList<>();
         int news = 0;

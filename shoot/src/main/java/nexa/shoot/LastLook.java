@@ -16,6 +16,7 @@ import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
+import nexa.shoot.scan.FolderScan;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.scan.PairShown;
 import nexa.shoot.scan.RelativePath;
@@ -108,7 +109,7 @@ final class LastLook {
     Arrivals look(Predicate<FoundFile> settled, int mostNew, PairShown pairs, RawPicture usualOfRaw)
             throws IOException, InterruptedException {
         Map<String, FoundFile> before = files;
-        FolderFiles seen = FolderFiles.of(folder, delivered, pairs, before, settled, mostNew);
+        FolderFiles seen = FolderFiles.of(folder, FolderScan.list(folder, delivered), pairs, before, settled, mostNew);
         others = seen.others();
         companions = seen.companions();
         keepCompared();

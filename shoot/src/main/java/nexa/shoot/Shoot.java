@@ -2,7 +2,6 @@ package nexa.shoot;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -115,37 +114,17 @@ public final class Shoot implements Framings, AutoCloseable {
      * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
      */
     public static Shoot open(Path folder, Locations locations) throws IOException {
-        return open(folder, locations, Integer.MAX_VALUE);
+        return open(folder, locations, Opening.WHOLE);
     }
 
     /**
-     * The same, but of the photos that are not known yet only the first ones are read, so that a window can show them at
-     * once; {@link #look} brings the others.
+     * The same in another way.
      *
-     * @param mostNew how many new or changed files are read at most
-     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
+     * @throws IOException if the folder or the shoot's database can't be read, or the opening was given up; the message is
+     *     for the user
      */
-    public static Shoot open(Path folder, Locations locations, int mostNew) throws IOException {
-        return open(folder, locations, mostNew, Duration.ZERO);
-    }
-
-    /**
-     * The same, and waits a while for another program that edits the shoot.
-     *
-     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
-     */
-    public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience) throws IOException {
-        return open(folder, locations, mostNew, patience, PhotoCodecs.STANDARD);
-    }
-
-    /**
-     * The same with other kinds of files.
-     *
-     * @throws IOException if the folder or the shoot's database can't be read; the message is for the user
-     */
-    public static Shoot open(Path folder, Locations locations, int mostNew, Duration patience, PhotoCodecs codecs)
-            throws IOException {
-        return ShootOpening.open(folder, locations, mostNew, patience, codecs);
+    public static Shoot open(Path folder, Locations locations, Opening how) throws IOException {
+        return ShootOpening.open(folder, locations, how);
     }
 
     /** The other file of a photo's pair, relative to the folder; empty if it has none. */

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -18,7 +17,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import nexa.core.brief.Framing;
 import nexa.core.told.Told;
-import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.file.ToldException;
 import nexa.shoot.disk.UnpackedSqlite;
 import nexa.shoot.edit.Edit;
@@ -29,6 +27,8 @@ import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.DeliveredFiles;
 import nexa.shoot.scan.DeliveredFiles.Delivered;
 import nexa.shoot.scan.DeliverySeal;
+import nexa.shoot.scan.FolderScan;
+import nexa.shoot.scan.FolderScan.Listing;
 import nexa.shoot.scan.FoundFile;
 import nexa.shoot.scan.PairShown;
 import nexa.shoot.store.Store;
@@ -41,12 +41,11 @@ final class ShootOpening {
 
     private ShootOpening() {}
 
-    /** As {@link Shoot#open(Path, Locations, int, Duration, PhotoCodecs)}. */
-    static Shoot open(Path folder, Locations locations, int mostNew, Duration patience, PhotoCodecs codecs)
-            throws IOException {
+    /** As {@link Shoot#open(Path, Locations, Opening)}. */
+    static Shoot open(Path folder, Locations locations, Opening how) throws IOException {
         Path real = checked(folder);
         UnpackedSqlite.keptIn(locations.cache());
-        ShootFiles files = ShootFiles.open(real, locations, patience);
+        ShootFiles files = ShootFiles.open(real, locations, how.patience());
         Store store = files.opened().store();
         try {
             List<StoredPhoto> known = store.photos();
@@ -58,12 +57,12 @@ final class ShootOpening {
                     new Recognition(
                             real,
                             known,
-                            codecs,
+                            how.codecs(),
                             RawPicture.of(Optional.ofNullable(store.settings().get(RawPicture.SETTING)))),
                     delivered,
                     files.mayWrite(),
-                    mostNew);
-            Shoot shoot = new Shoot(real, files, store, delivered, scanned, locations, codecs);
+                    how);
+            Shoot shoot = new Shoot(real, files, store, delivered, scanned, locations, how.codecs());
             joinPairs(shoot, known);
             return shoot;
         } catch (IOException | RuntimeException failed) {
@@ -111,11 +110,12 @@ final class ShootOpening {
     }
 
     private static Scanned scan(
-            Path folder, Store store, Recognition recognition, DeliveredFiles delivered, boolean save, int mostNew)
+            Path folder, Store store, Recognition recognition, DeliveredFiles delivered, boolean save, Opening how)
             throws IOException {
         Map<String, FoundFile> before = recognition.known();
         PairShown pairs = PairShown.of(Optional.ofNullable(store.settings().get(PairShown.SETTING)));
-        FolderFiles seen = FolderFiles.of(folder, delivered, pairs, before, file -> true, mostNew);
+        Listing listing = FolderScan.list(folder, delivered, how.found());
+        FolderFiles seen = FolderFiles.of(folder, listing, pairs, before, file -> true, how.mostNew());
         try {
             Recognition.Result result = recognition.recognise(seen.found(), seen.companions());
             Collection<Delivered> compared = delivered.compared();

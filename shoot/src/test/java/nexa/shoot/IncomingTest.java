@@ -147,7 +147,7 @@ class IncomingTest {
         for (int i = 3; i < 10; i++) {
             test.photo("k" + i + ".jpg", 300, 200);
         }
-        try (Shoot shoot = Shoot.open(test.folder(), test.locations(), 3)) {
+        try (Shoot shoot = Shoot.open(test.folder(), test.locations(), Opening.WHOLE.withFirst(3))) {
             assertEquals(List.of("k2.jpg", "k3.jpg", "k4.jpg"), files(shoot));
             Arrivals next = shoot.look(found -> true, 4);
             assertTrue(next.more());
@@ -158,7 +158,7 @@ class IncomingTest {
             assertEquals(8, shoot.photos().size());
             assertEquals(Arrivals.NONE, shoot.look(found -> true, 4));
         }
-        try (Shoot again = Shoot.open(test.folder(), test.locations(), 0)) {
+        try (Shoot again = Shoot.open(test.folder(), test.locations(), Opening.WHOLE.withFirst(0))) {
             assertEquals(8, again.photos().size(), "known ones need no reading");
         }
     }

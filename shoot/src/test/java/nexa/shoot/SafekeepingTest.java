@@ -366,7 +366,8 @@ class SafekeepingTest {
                 throw new IllegalStateException(failed);
             }
         });
-        try (Shoot second = Shoot.open(test.folder(), test.locations(), Integer.MAX_VALUE, Duration.ofSeconds(10))) {
+        try (Shoot second =
+                Shoot.open(test.folder(), test.locations(), Opening.WHOLE.waiting(Duration.ofSeconds(10)))) {
             assertTrue(second.mayEdit());
         }
         closing.join();

@@ -44,7 +44,7 @@ class SlowDiskTest {
 
     @Test
     void firstPhotos_areThereBeforeTheOthersAreRead_andTheOthersFollow() throws Exception {
-        try (Shoot shoot = Shoot.open(disk.over(test.folder()), test.locations(), 5)) {
+        try (Shoot shoot = Shoot.open(disk.over(test.folder()), test.locations(), Opening.WHOLE.withFirst(5))) {
             assertEquals(5, shoot.photos().size());
             assertTrue(shoot.photos().stream().allMatch(Photo::isReadable));
             assertTrue(disk.opened() < 5 * 5 + 10, "only those were read: " + disk.opened());

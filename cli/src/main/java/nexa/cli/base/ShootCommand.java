@@ -20,6 +20,7 @@ import nexa.core.told.Told;
 import nexa.imaging.file.ToldException;
 import nexa.imaging.pixels.UnreadablePhotoException;
 import nexa.shoot.Locations;
+import nexa.shoot.Opening;
 import nexa.shoot.Preferences;
 import nexa.shoot.Shoot;
 import nexa.shoot.exchange.Exchanged;
@@ -63,7 +64,7 @@ public abstract class ShootCommand implements Callable<Integer> {
             throw wrong(Words.of(Files.exists(folder) ? "cli.not-folder" : "told.shoot.no-folder", folder));
         }
         Duration patience = edits() ? PATIENCE : Duration.ZERO;
-        try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser(), Integer.MAX_VALUE, patience)) {
+        try (Shoot shoot = Shoot.open(folder, Locations.ofThisUser(), Opening.WHOLE.waiting(patience))) {
             shoot.told().forEach(told -> say(Words.of(told)));
             Rows rows = new Rows();
             boolean allWell = run(shoot, rows);

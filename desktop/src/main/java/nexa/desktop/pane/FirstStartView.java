@@ -29,6 +29,9 @@ public final class FirstStartView extends StackPane {
     private final Button demo;
     private final Button giveUp;
 
+    /** What is being opened. */
+    private String opened = "";
+
     /** What its buttons do. */
     public interface Actions {
         void openFolder();
@@ -104,8 +107,14 @@ public final class FirstStartView extends StackPane {
     }
 
     public void showOpening(String folder) {
+        opened = folder;
         show(Words.of("start.opening", folder), false);
         setBusy(true);
+    }
+
+    /** Says how many photos were found so far of what is being opened. */
+    public void showFound(int photos) {
+        message.setText(Words.of("start.opening.found", opened, photos));
     }
 
     /** Says something; nothing is being opened. */

@@ -24,6 +24,7 @@ import nexa.imaging.codec.PhotoCodecs;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.imaging.system.SystemLibrary;
 import nexa.shoot.Locations;
+import nexa.shoot.Opening;
 import nexa.shoot.Shoot;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
@@ -58,7 +59,7 @@ class FramePictureTest {
 
     private Shoot developed() throws Exception {
         Locations locations = new Locations(base.resolve("data"), base.resolve("cache"));
-        try (Shoot empty = Shoot.open(folder, locations, 0)) {
+        try (Shoot empty = Shoot.open(folder, locations, Opening.WHOLE.withFirst(0))) {
             empty.remember(RawPicture.SETTING, RawPicture.DATA.setting());
         }
         return Shoot.open(folder, locations);

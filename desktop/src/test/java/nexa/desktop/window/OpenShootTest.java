@@ -85,6 +85,28 @@ class OpenShootTest extends WindowTest {
         until(() -> shown().equals("Fennick Kiln"));
     }
 
+    @Test
+    void folderOfManyPhotos_isCountedWhileItIsLookedThrough(FxRobot robot) throws Exception {
+        Path many = Files.createDirectory(folder.resolveSibling("Many"));
+        for (int i = 0; i < 120; i++) {
+            Files.createFile(many.resolve(i + ".jpg"));
+        }
+        List<String> said = new ArrayList<>();
+        onFx(() -> {
+            window.open(many);
+            robot.lookup("#start-message").queryLabeled().textProperty().subscribe(words -> {
+                said.add(words);
+            });
+        });
+        until(() -> shown().equals("Many"));
+        assertEquals(
+                List.of(
+                        "Looking through Many…",
+                        "Looking through Many… 50 photos so far",
+                        "Looking through Many… 100 photos so far"),
+                said);
+    }
+
     private void giveUp(FxRobot robot) {
         Button button = robot.lookup("#start-cancel").queryButton();
         assertTrue(button.isVisible());

@@ -13,7 +13,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.IntPredicate;
 import nexa.imaging.file.FileKind;
+import nexa.imaging.file.ToldException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -62,8 +64,21 @@ public final class FolderScan {
 
     /** @throws IOException if the folder itself can't be read */
     public static Listing list(Path folder, DeliveredFiles delivered) throws IOException {
-        Visitor visitor = new Visitor(folder, delivered);
+        return list(folder, delivered, photos -> true);
+    }
+
+    /**
+     * The same, with somebody who waits for it.
+     *
+     * @param told how many photos were found so far, each time there is one more; false gives it up
+     * @throws IOException if the folder itself can't be read, or it was given up
+     */
+    public static Listing list(Path folder, DeliveredFiles delivered, IntPredicate told) throws IOException {
+        Visitor visitor = new Visitor(folder, delivered, told);
         Files.walkFileTree(folder, visitor);
+        if (visitor.givenUp) {
+            throw new ToldException("told.shoot.opening-was-stopped", folder);
+        }
         visitor.found.sort((a, b) -> NaturalOrder.INSTANCE.compare(a.toString(), b.toString()));
         return new Listing(visitor.found, visitor.others, visitor.left);
     }
@@ -77,12 +92,15 @@ public final class FolderScan {
         private final Path folder;
         private final DeliveredFiles delivered;
         private final List<Path> found = new ArrayList<>();
+        private final IntPredicate told;
         private int others;
         private int left;
+        private boolean givenUp;
 
-        Visitor(Path folder, DeliveredFiles delivered) {
+        Visitor(Path folder, DeliveredFiles delivered, IntPredicate told) {
             this.folder = folder;
             this.delivered = delivered;
+            this.told = told;
         }
 
         @Override
@@ -103,9 +121,10 @@ public final class FolderScan {
                     left++;
                 } else {
                     found.add(file);
+                    givenUp = !told.test(found.size());
                 }
             }
-            return FileVisitResult.CONTINUE;
+            return givenUp ? FileVisitResult.TERMINATE : FileVisitResult.CONTINUE;
         }
 
         @Override
