@@ -22,6 +22,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.setting.Beside;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
+import nexa.desktop.widget.NoResults;
 import nexa.words.Words;
 
 /**
@@ -135,16 +136,8 @@ public final class SideView extends Pane {
         requestLayout();
     }
 
-    /** Why nothing shows, if nothing does. */
-    private String reason() {
-        if (session.format().isEmpty()) {
-            return "beside.formatless";
-        }
-        return session.list().photos().isEmpty() ? "wall.filtered" : "beside.unreadable";
-    }
-
     private void refresh() {
-        empty.setText(Words.of(reason()));
+        empty.setText(NoResults.why(session));
         cells.forEach(SideCell::refresh);
     }
 

@@ -35,8 +35,8 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.ByFraming;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
+import nexa.desktop.widget.NoResults;
 import nexa.shoot.photo.Photo;
-import nexa.words.Words;
 
 /**
  * The results in rows, with lines across each row. A drag on a result moves its photo under the frame, with those that
@@ -53,7 +53,7 @@ public final class LineupRows extends Region {
     private final Pane tiles = new Pane();
     private final Pane guides = new Pane();
     private final ScrollBar bar = new ScrollBar();
-    private final Label empty = new Label(Words.of("lineup.empty"));
+    private final Label empty = new Label();
     private final ByFraming<Double> aspects;
     private final Map<Photo, ResultTile> shown = new HashMap<>();
 
@@ -211,6 +211,7 @@ public final class LineupRows extends Region {
     protected void layoutChildren() {
         List<Photo> photos = session.lineup().shownProperty().get().photos();
         empty.setVisible(photos.isEmpty());
+        empty.setText(NoResults.why(session));
         empty.resizeRelocate(LineupLayout.MARGIN_LEFT, 40, getWidth() - 2 * LineupLayout.MARGIN_LEFT, 24);
         double barWidth = bar.prefWidth(-1);
         if (stale) {

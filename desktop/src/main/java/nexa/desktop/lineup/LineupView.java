@@ -29,7 +29,13 @@ public final class LineupView extends BorderPane {
         bar = new LineupBar(models, keys, this::flip, propose);
         setCenter(rows);
         setBottom(bar);
-        subscription = session.photoProperty().subscribe(photo -> flip.ifPresent(FlipPane::follow));
+        subscription = Subscription.combine(
+                session.photoProperty().subscribe(photo -> flip.ifPresent(FlipPane::follow)),
+                session.lineup().shownProperty().subscribe(shown -> {
+                    if (shown.exemplar().isEmpty()) {
+                        closeFlip();
+                    }
+                }));
     }
 
     public void dispose() {
@@ -39,13 +45,15 @@ public final class LineupView extends BorderPane {
         bar.dispose();
     }
 
-    /** Shows the current result and the exemplar's in the same place, one at a time; each further call shows the other. */
+    /** Shows the current result and the exemplar's in the same place, one at a time; each further call shows the other; nothing while there are none. */
     public void flip() {
-        flip.ifPresentOrElse(FlipPane::flip, () -> {
+        if (flip.isPresent()) {
+            flip.get().flip();
+        } else if (session.lineup().shownProperty().get().exemplar().isPresent()) {
             FlipPane opened = new FlipPane(session, loader, fx);
             flip = Optional.of(opened);
             setCenter(opened);
-        });
+        }
     }
 
     private boolean closeFlip() {

@@ -35,6 +35,7 @@ import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
+import org.testfx.util.NodeQueryUtils;
 
 /** Results side by side: figures, lines across, what stands out and is pulled in. */
 class LineupTest extends WindowTest {
@@ -211,6 +212,29 @@ class LineupTest extends WindowTest {
         assertEquals(100 * (before - 0.06), (double) handle.queryAccessibleAttribute(AccessibleAttribute.VALUE), 1e-9);
         press(robot, KeyCode.DELETE);
         assertEquals(1, session().lineup().guidesProperty().get().size());
+    }
+
+    @Test
+    void withoutAFormat_itSaysWhatIsMissing_andHasNothingToFlip(FxRobot robot) throws Exception {
+        onFx(() -> session().viewProperty().set(MainView.LINEUP));
+        until(() -> missing(robot).equals("With a format, results show here side by side."));
+        press(robot, KeyCode.SHORTCUT, KeyCode.J);
+        assertTrue(robot.lookup("#flip-results").tryQuery().isEmpty());
+
+        onFx(() -> session().briefEdits().add("4:5", Shape.parse("4:5")));
+        press(robot, KeyCode.SHORTCUT, KeyCode.J);
+        assertTrue(robot.lookup("#flip-results").tryQuery().isPresent());
+        onFx(session().shoot()::undo);
+        until(() -> !missing(robot).isEmpty());
+    }
+
+    /** What the Line-up says while it is seen and shows nothing. */
+    private static String missing(FxRobot robot) {
+        return robot.lookup(".empty-words")
+                .match(NodeQueryUtils.isVisible())
+                .tryQuery()
+                .map(node -> ((Label) node).getText())
+                .orElse("");
     }
 
     @Test
