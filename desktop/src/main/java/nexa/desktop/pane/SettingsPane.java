@@ -76,7 +76,7 @@ public final class SettingsPane implements PaneLayer.Content {
         message.getStyleClass().add("refusal");
         message.managedProperty().bind(message.textProperty().isNotEmpty());
         node = new VBox(
-                18,
+                16,
                 new HBox(
                         40,
                         part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
