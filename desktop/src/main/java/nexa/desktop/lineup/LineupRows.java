@@ -211,7 +211,9 @@ public final class LineupRows extends Region {
     protected void layoutChildren() {
         List<Photo> photos = session.lineup().shownProperty().get().photos();
         empty.setVisible(photos.isEmpty());
-        empty.setText(NoResults.why(session));
+        if (photos.isEmpty()) {
+            empty.setText(NoResults.why(session));
+        }
         empty.resizeRelocate(LineupLayout.MARGIN_LEFT, 40, getWidth() - 2 * LineupLayout.MARGIN_LEFT, 24);
         double barWidth = bar.prefWidth(-1);
         if (stale) {

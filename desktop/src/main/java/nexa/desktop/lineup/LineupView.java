@@ -45,7 +45,10 @@ public final class LineupView extends BorderPane {
         bar.dispose();
     }
 
-    /** Shows the current result and the exemplar's in the same place, one at a time; each further call shows the other; nothing while there are none. */
+    /**
+     * Shows the current result and the exemplar's in the same place, one at a time; each further call shows the other.
+     * Nothing while there is no exemplar.
+     */
     public void flip() {
         if (flip.isPresent()) {
             flip.get().flip();

@@ -33,24 +33,19 @@ class SeenMeanwhileTest extends WindowTest {
     @Test
     void derivedFrame_moves_butAGestureThatGoesOnIsNotLost(FxRobot robot) throws Exception {
         addFormat(robot, "1:1");
-        Photo photo = session().photo().orElseThrow();
+        Photo photo = photo();
         onFx(() -> session()
                 .gestures()
                 .preview(session().gestures().placed(frame().scaled(0.5).movedBy(new Point(0.03, 0.02)))));
         Frame shown = frame();
-        Frame derived =
-                session().shoot().frame(photo, session().format().orElseThrow()).orElseThrow();
+        Frame derived = session().shoot().frame(photo, format()).orElseThrow();
 
         onFx(() -> session().shoot().saw(Map.of(photo, LEFT)));
 
         assertEquals(shown, frame(), "what is dragged");
-        assertNotEquals(
-                derived,
-                session().shoot().frame(photo, session().format().orElseThrow()).orElseThrow());
+        assertNotEquals(derived, session().shoot().frame(photo, format()).orElseThrow());
         onFx(() -> session().gestures().commit("edit.frame"));
-        assertEquals(
-                FrameState.PLACED,
-                session().shoot().framing(photo).state(session().format().orElseThrow()));
+        assertEquals(FrameState.PLACED, session().shoot().framing(photo).state(format()));
         assertEquals(shown, frame());
         assertEquals(
                 Optional.of(LEFT), session().shoot().framing(photo).subject().sight());
