@@ -14,6 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import nexa.core.brief.Brief;
 import nexa.core.brief.Format;
@@ -28,6 +29,7 @@ import nexa.imaging.file.Probe;
 import nexa.imaging.preview.PreviewMaker;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.History;
+import nexa.shoot.edit.UnreadableStepException;
 import nexa.shoot.guard.WriteGuard;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.photo.RawPicture;
@@ -40,6 +42,8 @@ import nexa.shoot.scan.PairShown;
 import nexa.shoot.scan.RelativePath;
 import nexa.shoot.store.Store;
 import nexa.shoot.store.StoredPhoto;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * An open shoot. Edits are made on one thread; any thread may read. Edits show at once and are stored by a
@@ -60,7 +64,12 @@ public final class Shoot implements Framings, AutoCloseable {
 
         /** Told when what photos show was seen; frames that nobody placed may lie elsewhere now. */
         default void saw(Set<Photo> photos) {}
+
+        /** Told when earlier steps turn out to be lost, so that they can't be taken back or done again. */
+        default void lostSteps() {}
     }
+
+    private static final Logger LOG = LoggerFactory.getLogger(Shoot.class);
 
     /** Nothing is ever there, and nothing may be written there. */
     private static final String NOWHERE = ".nexa/no such name";
@@ -101,8 +110,8 @@ public final class Shoot implements Framings, AutoCloseable {
         this.delivered = delivered;
         this.locations = locations;
         this.codecs = codecs;
-        this.told =
-                Stream.concat(files.told().stream(), store.spoiled().stream()).toList();
+        this.told = new CopyOnWriteArrayList<>(files.told());
+        this.told.addAll(store.spoiled());
         this.soundness = new Soundness(codecs, this::fileOf, store.sound(), this::keepSound);
         this.saver = new Saver(store);
         this.lastLook = new LastLook(folder, delivered, codecs, saver, files::mayWrite, scanned);
@@ -212,7 +221,7 @@ public final class Shoot implements Framings, AutoCloseable {
 
     /** What the user should know of how the shoot was opened, such as what was mended. */
     public List<Told> told() {
-        return told;
+        return List.copyOf(told);
     }
 
     /** What may be written, as the shoot is now. */
@@ -345,11 +354,21 @@ public final class Shoot implements Framings, AutoCloseable {
 
     /** Takes the newest action back; nothing if there is none. */
     public void undo() {
-        history.undo().ifPresent(this::perform);
+        move(history::undo);
     }
 
     public void redo() {
-        history.redo().ifPresent(this::perform);
+        move(history::redo);
+    }
+
+    private void move(Supplier<Optional<History.Change>> step) {
+        try {
+            step.get().ifPresent(this::perform);
+        } catch (UnreadableStepException spoiled) {
+            LOG.warn("A step of {} can't be read", folder, spoiled);
+            told.add(Told.of("told.store.steps-spoiled"));
+            listeners.forEach(Listener::lostSteps);
+        }
     }
 
     public History history() {

@@ -19,6 +19,7 @@ public final class NoticeBar extends VBox {
     private final Shoot shoot;
     private final Label trouble = label();
     private final VBox told = new VBox();
+    private int said;
 
     /**
      * @param passing what goes on or came of something; empty for nothing
@@ -27,7 +28,6 @@ public final class NoticeBar extends VBox {
     public NoticeBar(Shoot shoot, ReadOnlyStringProperty passing, Runnable understood) {
         this.shoot = shoot;
         setId("notices");
-        told.getChildren().setAll(shoot.told().stream().map(this::row).toList());
         getChildren().addAll(told, trouble, passing(passing, understood));
         refresh();
     }
@@ -76,7 +76,10 @@ public final class NoticeBar extends VBox {
 
     /** Says how it is now. */
     public void refresh() {
-        String words = words(shoot.told());
+        List<Told> all = shoot.told();
+        all.stream().skip(said).map(this::row).forEach(told.getChildren()::add);
+        said = all.size();
+        String words = words(all);
         trouble.setText(words);
         trouble.setVisible(!words.isEmpty());
         trouble.setManaged(!words.isEmpty());

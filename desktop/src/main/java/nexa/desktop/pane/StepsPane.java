@@ -17,7 +17,7 @@ import nexa.desktop.picture.ResultPicture;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Nodes;
 import nexa.desktop.widget.PictureRow;
-import nexa.shoot.edit.Edit;
+import nexa.shoot.edit.Step;
 import nexa.shoot.photo.Photo;
 import nexa.words.Words;
 
@@ -49,8 +49,8 @@ public final class StepsPane implements PaneLayer.BesideView {
         Optional<Node> focused =
                 list.getChildren().stream().filter(Node::isFocused).findFirst();
         boolean seen = focused.filter(Node::isFocusVisible).isPresent();
-        List<Edit> undone = session.shoot().history().undone();
-        List<Edit> done = session.shoot().history().done();
+        List<Step> undone = session.shoot().history().undone();
+        List<Step> done = session.shoot().history().done();
         List<PictureRow> rows = new ArrayList<>();
         for (int i = Math.min(undone.size(), MOST_SHOWN) - 1; i >= 0; i--) {
             rows.add(row(undone.get(i), -(i + 1), "step-forward-" + (i + 1)));
@@ -65,14 +65,14 @@ public final class StepsPane implements PaneLayer.BesideView {
     }
 
     /** @param back how many actions to step back so that this one is the last done; negative = forward */
-    private PictureRow row(Edit edit, int back, String id) {
-        Optional<Photo> photo = photo(edit);
-        Optional<Region> picture = photo.flatMap(p -> picture(p, edit));
+    private PictureRow row(Step step, int back, String id) {
+        Optional<Photo> photo = photo(step);
+        Optional<Region> picture = photo.flatMap(p -> picture(p, step));
         PictureRow row = new PictureRow(
                 picture,
                 PICTURE,
-                Words.begun(Words.of(edit.label())),
-                where(edit, photo),
+                Words.begun(Words.of(step.label())),
+                where(step, photo),
                 back == 0,
                 () -> session.stepBack(back));
         row.setOpacity(back < 0 ? 0.5 : 1);
@@ -86,22 +86,22 @@ public final class StepsPane implements PaneLayer.BesideView {
         return row;
     }
 
-    private Optional<Photo> photo(Edit edit) {
-        return edit.framings().stream().findFirst().flatMap(change -> session.shoot().photos().stream()
+    private Optional<Photo> photo(Step step) {
+        return step.first().flatMap(change -> session.shoot().photos().stream()
                 .filter(photo -> photo.id() == change.photo())
                 .findFirst());
     }
 
-    private static String where(Edit edit, Optional<Photo> photo) {
-        int photos = edit.framings().size();
+    private static String where(Step step, Optional<Photo> photo) {
+        int photos = step.photoCount();
         return photos > 1
                 ? Words.of("steps.photos", photos)
                 : photo.map(Photo::name).map(Words::name).orElse(Words.of("steps.brief"));
     }
 
     /** Of all that can be seen of the photo, where there is no format. */
-    private Optional<Region> picture(Photo photo, Edit edit) {
-        Framing after = edit.framings().getFirst().after();
+    private Optional<Region> picture(Photo photo, Step step) {
+        Framing after = step.first().orElseThrow().after();
         Format format = session.format().orElse(WHOLE);
         return photo.isReadable()
                 ? Optional.of(new ResultPicture(session, photo, after, format, loader, fx, PICTURE))

@@ -101,6 +101,11 @@ public final class Session {
         }
 
         @Override
+        public void lostSteps() {
+            edits.set(edits.get() + 1);
+        }
+
+        @Override
         public void arrived(List<Photo> photos, boolean incoming) {
             List<Photo> before = known;
             known = shoot.photos();

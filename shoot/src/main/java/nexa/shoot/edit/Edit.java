@@ -3,6 +3,7 @@ package nexa.shoot.edit;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -19,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 public record Edit(
         String label,
         List<FramingChange> framings,
-        @Nullable BriefChange brief) {
+        @Nullable BriefChange brief) implements Step {
     private static final Set<String> JOINING = Set.of("edit.nudge", "edit.grow", "edit.together");
 
     public record FramingChange(long photo, Framing before, Framing after) {}
@@ -38,6 +39,21 @@ public record Edit(
         return new Edit(label, List.of(), new BriefChange(before, after));
     }
 
+    @Override
+    public int photoCount() {
+        return framings.size();
+    }
+
+    @Override
+    public Optional<FramingChange> first() {
+        return framings.stream().findFirst();
+    }
+
+    @Override
+    public Edit edit() {
+        return this;
+    }
+
     public Edit inverse() {
         return new Edit(
                 label,
@@ -53,12 +69,20 @@ public record Edit(
                 && (brief == null || brief.before().equals(brief.after()));
     }
 
-    /** Whether this is one more small step of what the edit before began, so that one step back takes both. */
-    public boolean continues(Edit before) {
+    /**
+     * Whether this is one more small step of what the step before began, so that one step back takes both.
+     *
+     * @throws UnreadableStepException if what that changed is of importance and can't be read
+     */
+    boolean continues(Step before) {
         return JOINING.contains(label)
-                && label.equals(before.label)
-                && photos().equals(before.photos())
-                && formats().equals(before.formats());
+                && label.equals(before.label())
+                && framings.size() == before.photoCount()
+                && changesTheSameAs(before.edit());
+    }
+
+    private boolean changesTheSameAs(Edit other) {
+        return photos().equals(other.photos()) && formats().equals(other.formats());
     }
 
     /** Whose crops it changes. */

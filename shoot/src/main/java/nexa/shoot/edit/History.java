@@ -27,8 +27,8 @@ public final class History {
     /** An edit to be made, and what it is among the steps. */
     public record Change(Edit edit, Move move) {}
 
-    private final Deque<Edit> done = new ArrayDeque<>();
-    private final Deque<Edit> undone = new ArrayDeque<>();
+    private final Deque<Step> done = new ArrayDeque<>();
+    private final Deque<Step> undone = new ArrayDeque<>();
     private long newest;
 
     public History() {}
@@ -40,7 +40,7 @@ public final class History {
      * @param undone the next to be done again first
      * @param newest place of the newest done step
      */
-    public History(List<Edit> done, List<Edit> undone, long newest) {
+    public History(List<Step> done, List<Step> undone, long newest) {
         done.forEach(this.done::push);
         undone.forEach(this.undone::addLast);
         this.newest = newest;
@@ -48,11 +48,11 @@ public final class History {
 
     /** Small steps of the same kind, one right after the other, become one. */
     public Move did(Edit edit) {
-        Edit before = done.peek();
-        if (before != null && undone.isEmpty() && edit.continues(before)) {
+        Optional<Edit> joined = undone.isEmpty() ? joined(edit) : Optional.empty();
+        if (joined.isPresent()) {
             done.pop();
-            done.push(edit.joined(before));
-            return new Move.Did(newest, done.getFirst());
+            done.push(joined.get());
+            return new Move.Did(newest, joined.get());
         }
         done.push(edit);
         undone.clear();
@@ -63,37 +63,59 @@ public final class History {
         return new Move.Did(newest, edit);
     }
 
-    /** What takes the newest action back. */
+    /** With the step before, if it is one more of the same. */
+    private Optional<Edit> joined(Edit edit) {
+        try {
+            return Optional.ofNullable(done.peek()).filter(edit::continues).map(before -> edit.joined(before.edit()));
+        } catch (UnreadableStepException spoiled) { // told when it is to be taken back
+            return Optional.empty();
+        }
+    }
+
+    /**
+     * What takes the newest action back.
+     *
+     * @throws UnreadableStepException if it can't be read any more; neither it nor what lies behind can be reached then
+     */
     public Optional<Change> undo() {
         return move(done, undone).map(edit -> new Change(edit.inverse(), new Move.Undid(newest--)));
     }
 
-    /** What does the last undone action again. */
+    /**
+     * What does the last undone action again.
+     *
+     * @throws UnreadableStepException if it can't be read any more; neither it nor what lies behind can be reached then
+     */
     public Optional<Change> redo() {
         return move(undone, done).map(edit -> new Change(edit, new Move.Redid(++newest)));
     }
 
     /** The actions that can be taken back, newest first. */
-    public List<Edit> done() {
+    public List<Step> done() {
         return List.copyOf(done);
     }
 
     /** The actions that can be done again, next first. */
-    public List<Edit> undone() {
+    public List<Step> undone() {
         return List.copyOf(undone);
     }
 
     public Optional<String> nextUndo() {
-        return Optional.ofNullable(done.peek()).map(Edit::label);
+        return Optional.ofNullable(done.peek()).map(Step::label);
     }
 
     public Optional<String> nextRedo() {
-        return Optional.ofNullable(undone.peek()).map(Edit::label);
+        return Optional.ofNullable(undone.peek()).map(Step::label);
     }
 
-    private static Optional<Edit> move(Deque<Edit> from, Deque<Edit> to) {
-        Optional<Edit> moved = Optional.ofNullable(from.poll());
-        moved.ifPresent(to::push);
-        return moved;
+    private static Optional<Edit> move(Deque<Step> from, Deque<Step> to) {
+        try {
+            Optional<Edit> moved = Optional.ofNullable(from.peek()).map(Step::edit);
+            moved.ifPresent(edit -> to.push(from.pop()));
+            return moved;
+        } catch (UnreadableStepException spoiled) {
+            from.clear();
+            throw spoiled;
+        }
     }
 }

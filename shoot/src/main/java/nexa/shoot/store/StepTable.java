@@ -13,11 +13,12 @@ import nexa.core.told.Told;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.History;
 import nexa.shoot.edit.History.Move;
+import nexa.shoot.edit.Step;
 
 /** The steps that can be taken back or done again. */
 final class StepTable {
-    /** Reading more than this would hold up the opening of a shoot; what lies deeper can't be taken back after it. */
-    private static final long MOST_READ = 1 << 20;
+    /** What lies deeper can't be taken back any more once the shoot is opened again: it would take memory and time. */
+    private static final long MOST_READ = 8 << 20;
 
     /** Steps of ten thousand photos each would make the store larger than the photos. */
     private static final long MOST_KEPT = 32 << 20;
@@ -30,10 +31,10 @@ final class StepTable {
         this.spoiled = spoiled;
     }
 
-    /** Newest steps first, until there is one that can't be read: what lies behind it can't be reached. */
+    /** Newest steps first, until there is one that does not begin as such: what lies behind it can't be reached. */
     History load() throws SQLException {
-        LinkedList<Edit> done = new LinkedList<>();
-        List<Edit> undone = new ArrayList<>();
+        LinkedList<Step> done = new LinkedList<>();
+        List<Step> undone = new ArrayList<>();
         long newest = 0;
         long left = MOST_READ;
         try (Statement statement = connection.createStatement();
@@ -41,12 +42,12 @@ final class StepTable {
             while (row.next() && left > 0) {
                 byte[] bytes = row.getBytes("edit");
                 left -= bytes.length;
-                Edit edit = EditJson.read(bytes);
+                Step step = new StoredStep(bytes);
                 if (row.getBoolean("undone")) {
-                    undone.addFirst(edit);
+                    undone.addFirst(step);
                 } else {
                     newest = Math.max(newest, row.getLong("place"));
-                    done.addFirst(edit);
+                    done.addFirst(step);
                 }
             }
         } catch (IOException | RuntimeException bad) { // of whichever value
@@ -71,7 +72,7 @@ final class StepTable {
             clear.setLong(2, place - History.DEEPEST);
             clear.executeUpdate();
             insert.setLong(1, place);
-            insert.setBytes(2, EditJson.bytes(edit));
+            insert.setBytes(2, EditWriter.bytes(edit));
             insert.executeUpdate();
         }
         try (PreparedStatement forget = connection.prepareStatement("""

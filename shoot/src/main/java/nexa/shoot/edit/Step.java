@@ -1,0 +1,23 @@
+package nexa.shoot.edit;
+
+import java.util.Optional;
+import nexa.shoot.edit.Edit.FramingChange;
+
+/** One of the actions that can be taken back or done again. What a stored one changed is read when it is asked for. */
+public interface Step {
+    /** What the photographer did, as a key of the interface's words. */
+    String label();
+
+    /** How many photos it changed; 0 if only the brief, or if that can't be read. */
+    int photoCount();
+
+    /** What it changed of the first of them; empty if there is none, or if that can't be read. */
+    Optional<FramingChange> first();
+
+    /**
+     * All that it changed.
+     *
+     * @throws UnreadableStepException if that can't be read any more
+     */
+    Edit edit();
+}
