@@ -9,6 +9,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.LinkedList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import nexa.core.told.Told;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.History;
@@ -56,15 +57,25 @@ final class StepTable {
         return new History(done, undone, newest);
     }
 
-    void save(Move move) throws SQLException {
-        switch (move) {
-            case Move.Did(long place, Edit edit) -> add(place, edit);
-            case Move.Undid(long place) -> mark(place, true);
-            case Move.Redid(long place) -> mark(place, false);
-        }
+    /** What is to be changed in the table. */
+    @FunctionalInterface
+    interface Change {
+        void save() throws SQLException;
     }
 
-    private void add(long place, Edit edit) throws SQLException {
+    /** What becomes of a step, which is turned into bytes while other things are stored: it may change thousands of photos. */
+    Change change(Move move) {
+        return switch (move) {
+            case Move.Did(long place, Edit edit) -> {
+                CompletableFuture<byte[]> bytes = CompletableFuture.supplyAsync(() -> EditWriter.bytes(edit));
+                yield () -> add(place, bytes.join());
+            }
+            case Move.Undid(long place) -> () -> mark(place, true);
+            case Move.Redid(long place) -> () -> mark(place, false);
+        };
+    }
+
+    private void add(long place, byte[] edit) throws SQLException {
         try (PreparedStatement clear = connection.prepareStatement("DELETE FROM step WHERE place >= ? OR place <= ?");
                 PreparedStatement insert =
                         connection.prepareStatement("INSERT INTO step (place, edit) VALUES (?, ?)")) {
@@ -72,7 +83,7 @@ final class StepTable {
             clear.setLong(2, place - History.DEEPEST);
             clear.executeUpdate();
             insert.setLong(1, place);
-            insert.setBytes(2, EditWriter.bytes(edit));
+            insert.setBytes(2, edit);
             insert.executeUpdate();
         }
         try (PreparedStatement forget = connection.prepareStatement("""

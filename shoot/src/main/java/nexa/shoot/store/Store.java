@@ -183,6 +183,7 @@ public final class Store implements AutoCloseable {
 
     /** Stores what an edit leads to, and what it is among the steps that can be taken back. */
     public void save(Edit edit, History.Move move) throws StoreException {
+        StepTable.Change step = steps.change(move);
         attempt(
                 Told.of("told.store.change-cannot-saved"),
                 () -> transaction(() -> {
@@ -190,7 +191,7 @@ public final class Store implements AutoCloseable {
                         brief.save(edit.brief().after());
                     }
                     photos.saveFramings(edit.framings());
-                    steps.save(move);
+                    step.save();
                     return edit;
                 }));
     }
