@@ -136,10 +136,7 @@ class StandingTest extends WindowTest {
         formats();
         Path store = folder.resolve(".nexa/shoot.db");
         reopen(); // makes a copy
-        Path other = Files.createDirectory(folder.resolveSibling("Empty"));
-        onFx(() -> window.open(other));
-        until(() ->
-                window.session().filter(open -> open.shoot().photos().isEmpty()).isPresent());
+        openEmptyFolder();
         Files.writeString(store, "no database at all, just text");
         reopen();
         until(() -> window.session()
@@ -152,6 +149,38 @@ class StandingTest extends WindowTest {
             click(robot, robot.lookup("#notices .button").queryAll().iterator().next());
         }
         assertTrue(robot.lookup("#notices .button").queryAll().isEmpty());
+    }
+
+    @Test
+    void stepThatCantBeTakenBack_isTold(FxRobot robot) throws Exception {
+        formats();
+        onFx(() -> session().poseEdits().tiltBy(3));
+        openEmptyFolder();
+        try (Connection store = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve(".nexa/shoot.db"));
+                Statement statement = store.createStatement()) {
+            statement.executeUpdate("DELETE FROM setting WHERE name = 'seal'"); // as if Nexa had broken down
+            statement.executeUpdate("UPDATE step SET edit = substr(edit, 1, length(edit) - 20)");
+        }
+        reopen();
+        until(() -> window.session()
+                .filter(open -> !open.shoot().photos().isEmpty())
+                .isPresent());
+        assertTrue(robot.lookup("#notices .button").queryAll().isEmpty());
+        assertFalse(robot.lookup("#undo").query().isDisabled());
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertTrue(text(robot, "#notices .label").contains("can't be taken back"), text(robot, "#notices .label"));
+        assertEquals(3, session().framing().pose().tilt().degrees(), 1e-9);
+        assertTrue(robot.lookup("#undo").query().isDisabled());
+        onFx(() -> session().poseEdits().tiltBy(1));
+        press(robot, KeyCode.SHORTCUT, KeyCode.Z);
+        assertEquals(3, session().framing().pose().tilt().degrees(), 1e-9);
+    }
+
+    private void openEmptyFolder() throws Exception {
+        Path other = Files.createDirectory(folder.resolveSibling("Empty"));
+        onFx(() -> window.open(other));
+        until(() ->
+                window.session().filter(open -> open.shoot().photos().isEmpty()).isPresent());
     }
 
     @Test
