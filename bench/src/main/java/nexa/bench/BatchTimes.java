@@ -65,6 +65,7 @@ final class BatchTimes {
         times.open("first opening");
         times.open("opened again");
         times.carries();
+        times.open("opened again, " + CARRIES + " carries to all behind it");
         times.window();
         Platform.exit();
     }

@@ -108,6 +108,7 @@ final class OpenShoot implements AutoCloseable {
                 watch = Optional.of(
                         FolderWatch.of(shoot, arrivals -> program.fx().execute(() -> take(arrivals))));
                 looking.begin();
+                session().editsProperty().subscribe(count -> shoot.history().readAhead(program.patient()));
                 program.patient().execute(this::lookThrough);
             }
         });

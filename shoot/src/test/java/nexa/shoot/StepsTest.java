@@ -174,6 +174,40 @@ class StepsTest {
     }
 
     @Test
+    void nextSteps_areReadAhead() throws IOException {
+        try (Shoot shoot = test.open()) {
+            shoot.undo();
+        }
+        try (Shoot shoot = test.open()) {
+            List<Step> done = shoot.history().done();
+            Step undone = shoot.history().undone().getFirst();
+            List<Runnable> work = new ArrayList<>();
+            shoot.history().readAhead(work::add);
+            assertEquals(2, work.size());
+            assertFalse(done.getFirst().isAtHand());
+            work.forEach(Runnable::run);
+            assertTrue(done.getFirst().isAtHand());
+            assertTrue(undone.isAtHand());
+            assertFalse(done.get(1).isAtHand(), "not yet");
+            shoot.history().readAhead(work::add);
+            assertEquals(2, work.size(), "what is there need not be read");
+            shoot.redo();
+            assertEquals(made, framings(shoot));
+        }
+    }
+
+    @Test
+    void spoiledStepReadAhead_isToldOnlyWhenItIsToBeTakenBack() throws Exception {
+        rewrite(replacing("\"after\"", "\"afterwards\""));
+        try (Shoot shoot = test.open()) {
+            shoot.history().readAhead(Runnable::run);
+            assertEquals(List.of(), shoot.told());
+            shoot.undo();
+            assertEquals(1, shoot.told().size());
+        }
+    }
+
+    @Test
     void smallStepAfterASpoiledOneOfTheSame_isAStepOfItsOwn() throws Exception {
         rewrite(json -> replacing("edit.carry", "edit.together")
                 .apply(replacing("\"after\"", "\"then\"").apply(json)));

@@ -50,6 +50,11 @@ public record Edit(
     }
 
     @Override
+    public boolean isAtHand() {
+        return true;
+    }
+
+    @Override
     public Edit edit() {
         return this;
     }

@@ -4,6 +4,10 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The actions that can be undone and redone, newest first; they survive the program's end. Not thread-safe. */
 public final class History {
@@ -26,6 +30,8 @@ public final class History {
 
     /** An edit to be made, and what it is among the steps. */
     public record Change(Edit edit, Move move) {}
+
+    private static final Logger LOG = LoggerFactory.getLogger(History.class);
 
     private final Deque<Step> done = new ArrayDeque<>();
     private final Deque<Step> undone = new ArrayDeque<>();
@@ -88,6 +94,26 @@ public final class History {
      */
     public Optional<Change> redo() {
         return move(undone, done).map(edit -> new Change(edit, new Move.Redid(++newest)));
+    }
+
+    /**
+     * Has read what the next step back or forward needs, so that nobody waits for it.
+     *
+     * @param background has work done on other threads
+     */
+    public void readAhead(Executor background) {
+        Stream.of(done, undone)
+                .flatMap(steps -> Stream.ofNullable(steps.peek()))
+                .filter(step -> !step.isAtHand())
+                .forEach(step -> background.execute(() -> read(step)));
+    }
+
+    private static void read(Step step) {
+        try {
+            step.edit();
+        } catch (UnreadableStepException spoiled) { // told when it is to be taken back
+            LOG.info("A step can't be read", spoiled);
+        }
     }
 
     /** The actions that can be taken back, newest first. */

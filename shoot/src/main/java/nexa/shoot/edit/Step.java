@@ -14,8 +14,11 @@ public interface Step {
     /** What it changed of the first of them; empty if there is none, or if that can't be read. */
     Optional<FramingChange> first();
 
+    /** Whether all that it changed is in memory. Any thread may ask. */
+    boolean isAtHand();
+
     /**
-     * All that it changed.
+     * All that it changed. Any thread may ask.
      *
      * @throws UnreadableStepException if that can't be read any more
      */

@@ -1,6 +1,7 @@
 package nexa.shoot.store;
 
 import java.io.IOException;
+import java.lang.ref.SoftReference;
 import java.util.Optional;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -13,7 +14,7 @@ import org.slf4j.LoggerFactory;
 
 /**
  * A step of an earlier session, kept as its bytes: most are never taken back, and all that steps of ten thousand photos
- * changed takes seconds to read. Not thread-safe.
+ * changed takes seconds to read.
  */
 final class StoredStep implements Step {
     private static final Logger LOG = LoggerFactory.getLogger(StoredStep.class);
@@ -22,6 +23,9 @@ final class StoredStep implements Step {
     private final byte[] bytes;
     private final String label;
     private @Nullable Summary summary;
+
+    /** Of ten thousand photos it takes some megabytes, so it goes where memory is short. */
+    private volatile SoftReference<Edit> known = new SoftReference<>(null);
 
     /**
      * From what {@link EditWriter} wrote.
@@ -49,12 +53,12 @@ final class StoredStep implements Step {
     }
 
     private Summary summary() {
-        Summary known = summary;
-        if (known == null) {
-            known = read();
-            summary = known;
+        Summary read = summary;
+        if (read == null) {
+            read = read();
+            summary = read;
         }
-        return known;
+        return read;
     }
 
     private Summary read() {
@@ -67,7 +71,22 @@ final class StoredStep implements Step {
     }
 
     @Override
-    public Edit edit() {
+    public boolean isAtHand() {
+        return known.get() != null;
+    }
+
+    /** Whoever comes while it is read waits for it. */
+    @Override
+    public synchronized Edit edit() {
+        Edit edit = known.get();
+        if (edit == null) {
+            edit = all();
+            known = new SoftReference<>(edit);
+        }
+        return edit;
+    }
+
+    private Edit all() {
         try {
             return EditReader.edit(bytes);
         } catch (IOException | RuntimeException spoiled) {
