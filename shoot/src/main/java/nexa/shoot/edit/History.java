@@ -11,8 +11,10 @@ import org.slf4j.LoggerFactory;
 
 /** The actions that can be undone and redone, newest first; they survive the program's end. Not thread-safe. */
 public final class History {
-    /** An edit holds a few hundred bytes a photo, so even carries to thousands stay below tens of megabytes. */
     public static final int DEEPEST = 500;
+
+    /** Changes of photos in memory, of some two hundred bytes each. */
+    private static final long MOST_CHANGES = 1_000_000;
 
     /** What becomes of a step, to be stored with the edit. Places count up from the oldest step. */
     public sealed interface Move {
@@ -63,10 +65,14 @@ public final class History {
         done.push(edit);
         undone.clear();
         newest++;
-        if (done.size() > DEEPEST) {
+        while (done.size() > DEEPEST || done.size() > 1 && changes() > MOST_CHANGES) {
             done.removeLast();
         }
         return new Move.Did(newest, edit);
+    }
+
+    private long changes() {
+        return done.stream().filter(Step::isAtHand).mapToLong(Step::photoCount).sum();
     }
 
     /** With the step before, if it is one more of the same. */
