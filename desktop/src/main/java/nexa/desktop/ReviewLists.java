@@ -63,7 +63,7 @@ final class ReviewLists {
 
     private <F> Proposals<F> proposals(Proposals.Looking<F> looking) {
         Session session = models.session();
-        return new Proposals<>(session, session.selection().chosen(), looking, work, fx);
+        return new Proposals<>(session.shoot(), session.selection().chosen(), looking, work, fx);
     }
 
     /** All that help can do for the chosen photos, or for all that are shown. */

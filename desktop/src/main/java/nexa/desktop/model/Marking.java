@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicInteger;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import nexa.core.brief.Framing;
 import nexa.core.geometry.Point;
 import nexa.core.mark.Marks;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.photo.AllCores;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.imaging.pixels.UnreadablePhotoException;
@@ -41,7 +41,8 @@ public final class Marking {
     private final Executor fx;
     private final ReadOnlyObjectWrapper<Map<Photo, Suggestion>> proposals = new ReadOnlyObjectWrapper<>(Map.of());
     private final ReadOnlyObjectWrapper<Optional<Search>> search = new ReadOnlyObjectWrapper<>(Optional.empty());
-    private volatile long latest;
+    private long latest;
+    private AllCores searching = AllCores.NONE; // of the latest
 
     /**
      * @param work where photos are decoded
@@ -108,16 +109,15 @@ public final class Marking {
         long mine = ++latest;
         search.set(photos.isEmpty() ? Optional.empty() : Optional.of(new Search(0, photos.size())));
         Shoot shoot = session.shoot();
-        AtomicInteger next = new AtomicInteger();
-        for (int core = 0; core < Math.min(photos.size(), Runtime.getRuntime().availableProcessors()); core++) {
-            work.execute(() -> {
-                for (int i = next.getAndIncrement(); i < photos.size() && mine == latest; i = next.getAndIncrement()) {
-                    Photo photo = photos.get(i);
+        searching.stop();
+        searching = AllCores.begin(
+                photos.size(),
+                place -> {
+                    Photo photo = photos.get(place);
                     Optional<Suggestion> found = find(shoot, photo);
                     fx.execute(() -> found(mine, photo, found));
-                }
-            });
-        }
+                },
+                work);
     }
 
     private static Optional<Suggestion> find(Shoot shoot, Photo photo) {
@@ -179,6 +179,7 @@ public final class Marking {
     /** Forgets all proposals and stops looking for more. */
     public void decline() {
         latest++;
+        searching.stop();
         search.set(Optional.empty());
         proposals.set(Map.of());
     }

@@ -4,11 +4,10 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.concurrent.atomic.AtomicInteger;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import nexa.core.brief.Framing;
+import nexa.desktop.photo.AllCores;
 import nexa.shoot.Framings;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -72,7 +71,7 @@ public final class Preparing {
 
     private final Framings framings;
     private final ObservableList<Item> items = FXCollections.observableArrayList();
-    private final AtomicBoolean cancelled = new AtomicBoolean();
+    private final AllCores search;
 
     /**
      * Starts looking at once, on as many threads as there are cores.
@@ -87,19 +86,14 @@ public final class Preparing {
                 .map(photo -> new Item(photo, Optional.empty(), false, Choice.OPEN))
                 .forEach(items::add);
         List<Photo> todo = items.stream().map(Item::photo).toList();
-        AtomicInteger next = new AtomicInteger();
-        for (int core = 0; core < Math.min(todo.size(), Runtime.getRuntime().availableProcessors()); core++) {
-            work.execute(() -> search(todo, next, look, fx));
-        }
-    }
-
-    private void search(List<Photo> todo, AtomicInteger next, Look look, Executor fx) {
-        for (int i = next.getAndIncrement(); i < todo.size() && !cancelled.get(); i = next.getAndIncrement()) {
-            int index = i;
-            Photo photo = todo.get(i);
-            Optional<Prepared> found = found(photo, look);
-            fx.execute(() -> items.set(index, new Item(photo, found, true, Choice.OPEN)));
-        }
+        search = AllCores.begin(
+                todo.size(),
+                place -> {
+                    Photo photo = todo.get(place);
+                    Optional<Prepared> found = found(photo, look);
+                    fx.execute(() -> items.set(place, new Item(photo, found, true, Choice.OPEN)));
+                },
+                work);
     }
 
     private Optional<Prepared> found(Photo photo, Look look) {
@@ -186,6 +180,6 @@ public final class Preparing {
 
     /** Stops looking; what was found stays. */
     public void cancel() {
-        cancelled.set(true);
+        search.stop();
     }
 }

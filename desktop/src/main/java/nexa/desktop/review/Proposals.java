@@ -3,15 +3,17 @@ package nexa.desktop.review;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import nexa.core.brief.Framing;
-import nexa.desktop.session.Session;
+import nexa.desktop.photo.AllCores;
 import nexa.imaging.pixels.UnreadablePhotoException;
+import nexa.shoot.Framings;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.FramingChange;
 import nexa.shoot.photo.Photo;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * What is proposed for several photos, to be accepted or left one by one. Nothing changes until somebody accepts it.
@@ -65,38 +67,43 @@ public final class Proposals<F> {
         String label();
     }
 
-    private final Session session;
-    private final Looking<F> looking;
-    private final Executor fx;
-    private final ObservableList<Item<F>> items = FXCollections.observableArrayList();
-    private final AtomicBoolean cancelled = new AtomicBoolean();
+    private static final Logger LOG = LoggerFactory.getLogger(Proposals.class);
 
-    /** Starts looking at once, one photo after the other, on the work executor. */
-    public Proposals(Session session, List<Photo> photos, Looking<F> looking, Executor work, Executor fx) {
-        this.session = session;
+    private final Framings framings;
+    private final Looking<F> looking;
+    private final ObservableList<Item<F>> items = FXCollections.observableArrayList();
+    private final AllCores search;
+
+    /**
+     * Starts looking at once, on as many threads as there are cores.
+     *
+     * @param work where photos are decoded
+     * @param fx the interface's thread
+     */
+    public Proposals(Framings framings, List<Photo> photos, Looking<F> looking, Executor work, Executor fx) {
+        this.framings = framings;
         this.looking = looking;
-        this.fx = fx;
         photos.stream()
                 .filter(Photo::isReadable)
-                .map(photo -> new Item<F>(photo, session.shoot().framing(photo), Optional.empty(), State.SEARCHING))
+                .map(photo -> new Item<F>(photo, framings.framing(photo), Optional.empty(), State.SEARCHING))
                 .forEach(items::add);
         List<Item<F>> todo = List.copyOf(items);
-        work.execute(() -> search(todo));
-    }
-
-    private void search(List<Item<F>> todo) {
-        for (int i = 0; i < todo.size() && !cancelled.get(); i++) {
-            int index = i;
-            Item<F> done = searched(todo.get(i));
-            fx.execute(() -> items.set(index, done));
-        }
+        search = AllCores.begin(
+                todo.size(),
+                place -> {
+                    Item<F> done = searched(todo.get(place));
+                    fx.execute(() -> items.set(place, done));
+                },
+                work);
     }
 
     private Item<F> searched(Item<F> item) {
         try {
             F found = looking.find(item.photo(), item.framing());
             return new Item<>(item.photo(), item.framing(), Optional.of(found), looking.state(item.framing(), found));
-        } catch (UnreadablePhotoException unreadable) { // then there is nothing to find
+        } catch (UnreadablePhotoException
+                | RuntimeException unreadable) { // native code's own too; one photo stops no others
+            LOG.warn("{} could not be looked at", item.photo().file(), unreadable);
             return item.as(State.UNREADABLE);
         }
     }
@@ -123,15 +130,15 @@ public final class Proposals<F> {
     }
 
     private void accept(List<Item<F>> accepted) {
-        if (session.shoot().mayEdit()) {
+        if (framings.mayEdit()) {
             List<FramingChange> changes = accepted.stream().map(this::change).toList();
-            session.shoot().apply(new Edit(looking.label(), changes, null));
+            framings.apply(new Edit(looking.label(), changes, null));
             accepted.forEach(item -> items.set(items.indexOf(item), item.as(State.ACCEPTED)));
         }
     }
 
     private FramingChange change(Item<F> item) {
-        Framing before = session.shoot().framing(item.photo());
+        Framing before = framings.framing(item.photo());
         return new FramingChange(
                 item.photo().id(),
                 before,
@@ -145,6 +152,6 @@ public final class Proposals<F> {
 
     /** Stops looking; what was found stays. */
     public void cancel() {
-        cancelled.set(true);
+        search.stop();
     }
 }

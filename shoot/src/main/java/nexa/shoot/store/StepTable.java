@@ -18,11 +18,11 @@ import nexa.shoot.edit.Step;
 
 /** The steps that can be taken back or done again. */
 final class StepTable {
-    /** What lies deeper can't be taken back any more once the shoot is opened again: it would take memory and time. */
-    private static final long MOST_READ = 8 << 20;
-
-    /** Steps of ten thousand photos each would make the store larger than the photos. */
-    private static final long MOST_KEPT = 32 << 20;
+    /**
+     * What lies deeper can't be taken back any more once the shoot is opened again: steps of ten thousand photos each would
+     * make the store larger than the photos.
+     */
+    private static final long MOST_BYTES = 8 << 20;
 
     private final Connection connection;
     private final Spoiled spoiled;
@@ -37,7 +37,7 @@ final class StepTable {
         LinkedList<Step> done = new LinkedList<>();
         List<Step> undone = new ArrayList<>();
         long newest = 0;
-        long left = MOST_READ;
+        long left = MOST_BYTES;
         try (Statement statement = connection.createStatement();
                 ResultSet row = statement.executeQuery("SELECT place, undone, edit FROM step ORDER BY place DESC")) {
             while (row.next() && left > 0) {
@@ -90,7 +90,7 @@ final class StepTable {
                 DELETE FROM step WHERE place IN (
                   SELECT place FROM (SELECT place, SUM(length(edit)) OVER (ORDER BY place DESC) AS bytes FROM step)
                   WHERE bytes > ? AND place < ?)""")) {
-            forget.setLong(1, MOST_KEPT);
+            forget.setLong(1, MOST_BYTES);
             forget.setLong(2, place);
             forget.executeUpdate();
         }
