@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nexa.cli.base.Choice;
+import nexa.cli.base.PhotoWork;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -42,15 +43,19 @@ public final class LevelCommand extends ShootCommand {
         }
         List<FramingChange> changes = new ArrayList<>();
         boolean allRead = sayUnreadable(chosen);
-        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
-            Framing before = shoot.framing(photo);
-            Optional<Finding> finding = read(photo, () -> AutoLeveller.find(shoot, photo, before));
-            allRead &= finding.isPresent();
-            finding.ifPresent(found -> add(rows, photo, found));
-            finding.filter(Finding::accepted)
-                    .map(found -> before.withPose(before.pose().withTilt(found.tilt()))
-                            .levelledAt(found.tilt()))
-                    .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
+        List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
+        try (PhotoWork<Finding> findings =
+                PhotoWork.begin(photos, photo -> AutoLeveller.find(shoot, photo, shoot.framing(photo)))) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                Optional<Finding> finding = read(photo, () -> findings.of(photo));
+                allRead &= finding.isPresent();
+                finding.ifPresent(found -> add(rows, photo, found));
+                finding.filter(Finding::accepted)
+                        .map(found -> before.withPose(before.pose().withTilt(found.tilt()))
+                                .levelledAt(found.tilt()))
+                        .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
+            }
         }
         if (apply) {
             shoot.apply(new Edit("edit.level.auto", changes, null));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.cli.base.Choice;
+import nexa.cli.base.PhotoWork;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -75,14 +76,17 @@ public final class PlumbCommand extends ShootCommand {
         List<Photo> chosen = chosen(shoot, globs);
         List<FramingChange> changes = new ArrayList<>();
         boolean allRead = sayUnreadable(chosen);
-        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
-            Framing before = shoot.framing(photo);
-            Optional<PlumbFinding> finding =
-                    auto ? read(photo, () -> AutoPlumber.find(shoot, lenses, photo, before)) : Optional.empty();
-            allRead &= !auto || finding.isPresent();
-            Framing after = changed(lenses, photo, before, finding.filter(PlumbFinding::accepted));
-            changes.add(new FramingChange(photo.id(), before, after));
-            add(rows, shoot, photo, after, finding);
+        List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
+        try (PhotoWork<PlumbFinding> findings = PhotoWork.begin(
+                auto ? photos : List.of(), photo -> AutoPlumber.find(shoot, lenses, photo, shoot.framing(photo)))) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                Optional<PlumbFinding> finding = auto ? read(photo, () -> findings.of(photo)) : Optional.empty();
+                allRead &= !auto || finding.isPresent();
+                Framing after = changed(lenses, photo, before, finding.filter(PlumbFinding::accepted));
+                changes.add(new FramingChange(photo.id(), before, after));
+                add(rows, shoot, photo, after, finding);
+            }
         }
         if (edits()) {
             shoot.apply(new Edit("edit.plumb", changes, null));

@@ -1,11 +1,11 @@
 package nexa.cli.correct;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nexa.cli.base.Choice;
+import nexa.cli.base.PhotoWork;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Derivation;
@@ -59,46 +59,28 @@ public final class PrepareCommand extends ShootCommand {
         return withLenses(lenses -> run(shoot, rows, lenses));
     }
 
-    /** A photo and what is proposed for it; empty if it can't be read. */
-    private record Looked(Photo photo, Optional<Prepared> prepared) {}
-
     private boolean run(Shoot shoot, Rows rows, Lenses lenses) throws IOException {
         List<Photo> chosen = chosen(shoot, globs);
         List<Format> formats = names.isEmpty() ? List.of() : formats(shoot, names);
         boolean allRead = sayUnreadable(chosen);
         List<FramingChange> changes = new ArrayList<>();
-        for (Looked looked : looked(shoot, lenses, chosen)) {
-            allRead &= looked.prepared().isPresent();
-            looked.prepared().ifPresent(prepared -> {
-                changes.add(new FramingChange(looked.photo().id(), prepared.before(), prepared.sure()));
-                add(rows, shoot, looked.photo(), prepared, formats);
-            });
+        List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
+        Preparer preparer = new Preparer(shoot, lenses);
+        try (PhotoWork<Prepared> looked =
+                PhotoWork.begin(photos, photo -> preparer.look(photo, shoot.framing(photo)))) {
+            for (Photo photo : photos) {
+                Optional<Prepared> found = read(photo, () -> looked.of(photo));
+                allRead &= found.isPresent();
+                found.ifPresent(prepared -> {
+                    changes.add(new FramingChange(photo.id(), prepared.before(), prepared.sure()));
+                    add(rows, shoot, photo, prepared, formats);
+                });
+            }
         }
         if (apply) {
             shoot.apply(new Edit("edit.prepare", changes, null));
         }
         return allRead;
-    }
-
-    /** On all cores, in the photos' order. */
-    private List<Looked> looked(Shoot shoot, Lenses lenses, List<Photo> chosen) throws IOException {
-        Preparer preparer = new Preparer(shoot, lenses);
-        try {
-            return chosen.parallelStream()
-                    .filter(Photo::isReadable)
-                    .map(photo -> looked(preparer, photo, shoot.framing(photo)))
-                    .toList();
-        } catch (UncheckedIOException failed) {
-            throw failed.getCause();
-        }
-    }
-
-    private Looked looked(Preparer preparer, Photo photo, Framing before) {
-        try {
-            return new Looked(photo, read(photo, () -> preparer.look(photo, before)));
-        } catch (IOException failed) {
-            throw new UncheckedIOException(failed);
-        }
     }
 
     private static void add(Rows rows, Shoot shoot, Photo photo, Prepared prepared, List<Format> formats) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import nexa.cli.base.PhotoWork;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -48,18 +49,22 @@ public final class RedEyeCommand extends ShootCommand {
         }
         List<FramingChange> changes = new ArrayList<>();
         boolean allRead = sayUnreadable(chosen);
-        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
-            Framing before = shoot.framing(photo);
-            Optional<List<GlowingEye>> found =
-                    clear ? Optional.of(List.of()) : read(photo, () -> EyeLooker.find(shoot, photo));
-            allRead &= found.isPresent();
-            if (found.isEmpty()) {
-                continue;
+        List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
+        try (PhotoWork<List<GlowingEye>> looked =
+                PhotoWork.begin(clear ? List.of() : photos, photo -> EyeLooker.find(shoot, photo))) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                Optional<List<GlowingEye>> found = clear ? Optional.of(List.of()) : read(photo, () -> looked.of(photo));
+                allRead &= found.isPresent();
+                if (found.isEmpty()) {
+                    continue;
+                }
+                GlowingEyes eyes =
+                        clear ? GlowingEyes.NONE : before.pose().eyes().and(found.get());
+                rows.add().with("photo", photo.file()).with("eyes", eyes.all().size());
+                changes.add(new FramingChange(
+                        photo.id(), before, before.withPose(before.pose().withEyes(eyes))));
             }
-            GlowingEyes eyes = clear ? GlowingEyes.NONE : before.pose().eyes().and(found.get());
-            rows.add().with("photo", photo.file()).with("eyes", eyes.all().size());
-            changes.add(new FramingChange(
-                    photo.id(), before, before.withPose(before.pose().withEyes(eyes))));
         }
         if (edits()) {
             shoot.apply(new Edit("edit.eyes.found", changes, null));

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import nexa.cli.base.Choice;
+import nexa.cli.base.PhotoWork;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Format;
@@ -84,45 +85,64 @@ public final class TrimCommand extends ShootCommand {
         }
         List<FramingChange> changes = new ArrayList<>();
         boolean allRead = sayUnreadable(chosen);
-        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
-            Framing before = shoot.framing(photo);
-            if (clear) {
-                changes.add(new FramingChange(
-                        photo.id(),
-                        before,
-                        before.withPose(before.pose().withTrim(Trim.NONE).withBands(Bands.NONE))));
-                add(rows, photo, Trim.NONE, Optional.empty());
-                continue;
-            }
-            if (close) {
-                Optional<List<Bands.Band>> found = bands(shoot, photo, before.pose());
-                allRead &= found.isPresent();
-                found.ifPresent(each -> each.forEach(band -> add(rows, photo, band)));
-                found.filter(each -> !each.isEmpty())
-                        .map(each -> joined(photo, before, each))
+        List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
+        boolean looks = !clear && bands.isEmpty();
+        try (PhotoWork<Seen> seen = PhotoWork.begin(looks ? photos : List.of(), photo -> look(shoot, photo))) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                if (clear) {
+                    changes.add(new FramingChange(
+                            photo.id(),
+                            before,
+                            before.withPose(before.pose().withTrim(Trim.NONE).withBands(Bands.NONE))));
+                    add(rows, photo, Trim.NONE, Optional.empty());
+                    continue;
+                }
+                if (close) {
+                    Optional<List<Bands.Band>> found = bands(photo, seen);
+                    allRead &= found.isPresent();
+                    found.ifPresent(each -> each.forEach(band -> add(rows, photo, band)));
+                    found.filter(each -> !each.isEmpty())
+                            .map(each -> joined(photo, before, each))
+                            .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
+                    continue;
+                }
+                if (split) {
+                    Optional<List<Trim>> pieces =
+                            read(photo, () -> seen.of(photo).pieces());
+                    allRead &= pieces.isPresent();
+                    pieces.ifPresent(found -> found.forEach(piece -> add(rows, photo, piece, Optional.empty())));
+                    pieces.filter(found -> found.size() > 1)
+                            .ifPresent(found -> changes.add(
+                                    new FramingChange(photo.id(), before, split(shoot, photo, before, found))));
+                    continue;
+                }
+                Optional<TrimFinding> finding =
+                        read(photo, () -> seen.of(photo).finding().orElseThrow());
+                allRead &= finding.isPresent();
+                finding.ifPresent(found -> add(rows, photo, found.trim(), finding));
+                finding.filter(TrimFinding::accepted)
+                        .map(found -> AutoTrimmer.trimmed(before, found.trim()))
                         .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
-                continue;
             }
-            if (split) {
-                Optional<List<Trim>> pieces = read(photo, () -> AutoTrimmer.pieces(shoot, photo));
-                allRead &= pieces.isPresent();
-                pieces.ifPresent(found -> found.forEach(piece -> add(rows, photo, piece, Optional.empty())));
-                pieces.filter(found -> found.size() > 1)
-                        .ifPresent(found ->
-                                changes.add(new FramingChange(photo.id(), before, split(shoot, photo, before, found))));
-                continue;
-            }
-            Optional<TrimFinding> finding = read(photo, () -> AutoTrimmer.find(shoot, photo));
-            allRead &= finding.isPresent();
-            finding.ifPresent(found -> add(rows, photo, found.trim(), finding));
-            finding.filter(TrimFinding::accepted)
-                    .map(found -> AutoTrimmer.trimmed(before, found.trim()))
-                    .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
         }
         if (edits()) {
             shoot.apply(new Edit(split ? "edit.split" : close ? "edit.bands" : "edit.trim.found", changes, null));
         }
         return allRead;
+    }
+
+    /** What the options have looked for in a photo. */
+    private record Seen(List<Bands.Band> bands, List<Trim> pieces, Optional<TrimFinding> finding) {}
+
+    private Seen look(Shoot shoot, Photo photo) throws IOException {
+        if (close) {
+            Trim trim = shoot.framing(photo).pose().trim();
+            return new Seen(AutoTrimmer.bands(shoot, photo, trim).all(), List.of(), Optional.empty());
+        }
+        return split
+                ? new Seen(List.of(), AutoTrimmer.pieces(shoot, photo), Optional.empty())
+                : new Seen(List.of(), List.of(), Optional.of(AutoTrimmer.find(shoot, photo)));
     }
 
     private static Framing split(Shoot shoot, Photo photo, Framing before, List<Trim> pieces) {
@@ -134,9 +154,9 @@ public final class TrimCommand extends ShootCommand {
     }
 
     /** Those that are given, else those that are found; empty, and said, if the photo can't be read. */
-    private Optional<List<Bands.Band>> bands(Shoot shoot, Photo photo, Pose pose) throws IOException {
+    private Optional<List<Bands.Band>> bands(Photo photo, PhotoWork<Seen> seen) throws IOException {
         return bands.isEmpty()
-                ? read(photo, () -> AutoTrimmer.bands(shoot, photo, pose.trim()).all())
+                ? read(photo, () -> seen.of(photo).bands())
                 : Optional.of(bands.stream().map(text -> band(photo, text)).toList());
     }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import nexa.cli.base.Choice;
+import nexa.cli.base.PhotoWork;
 import nexa.cli.base.Rows;
 import nexa.cli.base.ShootCommand;
 import nexa.core.brief.Framing;
@@ -69,17 +70,23 @@ public final class MarkCommand extends ShootCommand {
         }
         List<FramingChange> changes = new ArrayList<>();
         boolean allWell = sayUnreadable(chosen);
-        for (Photo photo : chosen.stream().filter(Photo::isReadable).toList()) {
-            allWell &= suggests ? suggest(shoot, rows, photo, changes) : mark(shoot, rows, photo, changes);
+        List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
+        try (PhotoWork<Optional<Suggestion>> looked =
+                PhotoWork.begin(suggests ? photos : List.of(), photo -> MarkSuggester.suggest(shoot, photo))) {
+            for (Photo photo : photos) {
+                allWell &= suggests
+                        ? suggest(shoot, rows, photo, suggested(photo, looked), changes)
+                        : mark(shoot, rows, photo, changes);
+            }
         }
         shoot.apply(new Edit("edit.mark", changes, null));
         return allWell;
     }
 
     /** What somebody marked is left alone. False if nothing was found. */
-    private boolean suggest(Shoot shoot, Rows rows, Photo photo, List<FramingChange> changes) throws IOException {
+    private boolean suggest(
+            Shoot shoot, Rows rows, Photo photo, Optional<Suggestion> found, List<FramingChange> changes) {
         Framing before = shoot.framing(photo);
-        Optional<Suggestion> found = suggested(shoot, photo);
         found.ifPresent(suggestion -> {
             boolean takes = apply && before.marks().isEmpty();
             changes.add(new FramingChange(photo.id(), before, takes ? suggestion.on(before) : before));
@@ -106,12 +113,12 @@ public final class MarkCommand extends ShootCommand {
     }
 
     /** Empty if nothing stands out or the photo can't be decoded, which is said. */
-    private Optional<Suggestion> suggested(Shoot shoot, Photo photo) throws IOException {
-        Optional<Optional<Suggestion>> looked = read(photo, () -> MarkSuggester.suggest(shoot, photo));
-        if (looked.filter(Optional::isEmpty).isPresent()) {
+    private Optional<Suggestion> suggested(Photo photo, PhotoWork<Optional<Suggestion>> looked) throws IOException {
+        Optional<Optional<Suggestion>> outcome = read(photo, () -> looked.of(photo));
+        if (outcome.filter(Optional::isEmpty).isPresent()) {
             say(Words.of("cli.no-subject-stands-out", photo.file()));
         }
-        return looked.flatMap(found -> found);
+        return outcome.flatMap(found -> found);
     }
 
     private Marks marksAt(PhotoSpace space, String text) {
