@@ -66,6 +66,25 @@ class OlderShootTest {
         }
     }
 
+    /** What older versions sealed has other columns. */
+    @Test
+    void open_databaseInWhichNothingIsLookedAtAgain_isNotTakenForDamagedLater() throws Exception {
+        test.photo("a.jpg", 200, 300);
+        test.open().close();
+        try (Connection database = database();
+                Statement statement = database.createStatement()) {
+            statement.executeUpdate("ALTER TABLE photo DROP COLUMN bands");
+            statement.executeUpdate("UPDATE photo SET kind = 'PNG'");
+            statement.executeUpdate("PRAGMA user_version = 11");
+        }
+        for (int times = 0; times < 3; times++) {
+            try (Shoot shoot = test.open()) {
+                assertEquals(List.of(), shoot.told());
+                assertEquals(new PixelSize(200, 300), size(shoot, "a.jpg"));
+            }
+        }
+    }
+
     private static PixelSize size(Shoot shoot, String file) {
         return TestShoot.photo(shoot, file).facts().orElseThrow().asShot();
     }

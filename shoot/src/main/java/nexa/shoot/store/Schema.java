@@ -156,6 +156,7 @@ final class Schema {
             for (String step : STEPS.subList(version(connection), STEPS.size())) {
                 statement.executeUpdate(step);
             }
+            Seal.remove(connection); // it was over what the tables held before
             statement.executeUpdate("PRAGMA user_version = " + STEPS.size());
             statement.execute("COMMIT");
         }

@@ -46,10 +46,15 @@ final class Seal {
     /** In the transaction of each change. */
     void open() throws SQLException {
         if (!opened) {
-            try (Statement statement = connection.createStatement()) {
-                statement.executeUpdate("DELETE FROM setting WHERE name = '" + NAME + "'");
-            }
+            remove(connection);
             opened = true;
+        }
+    }
+
+    /** In the transaction of a change that is made without a store. */
+    static void remove(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.executeUpdate("DELETE FROM setting WHERE name = '" + NAME + "'");
         }
     }
 
