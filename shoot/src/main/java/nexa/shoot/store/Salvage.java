@@ -36,6 +36,7 @@ final class Salvage {
             for (String table : TABLES) {
                 rows += rows(table, from, to);
             }
+            Seal.remove(to); // it was over what the damaged one held
             to.commit();
         } catch (SQLException unreadable) { // then so many were read before
             LOG.warn("{} can't be read on", damaged, unreadable);

@@ -35,12 +35,13 @@ class SealTest {
     @TempDir
     Path base;
 
+    private TestShoot test;
     private Path store;
 
     /** With texts beyond ASCII, empty cells, alternates, and numbers of all kinds. */
     @BeforeEach
     void fill() throws Exception {
-        TestShoot test = new TestShoot(base);
+        test = new TestShoot(base);
         test.photo("ünicode ☂ 名.jpg", 90, 60);
         test.photo("'quoted' %.jpg", 60, 90);
         store = test.folder().resolve(".nexa/shoot.db");
@@ -102,6 +103,23 @@ class SealTest {
     void isThatOfEveryCell() throws SQLException {
         try (Connection connection = connection()) {
             assertEquals(cellByCell(connection), seal(connection));
+        }
+    }
+
+    @Test
+    void storeWhoseRowsWereKept_isNotTakenForDamagedOnceMore() throws Exception {
+        TestShoot.clear(store.resolveSibling("copies"));
+        try (Connection connection = connection();
+                Statement statement = connection.createStatement()) {
+            statement.executeUpdate("UPDATE crop SET width = width + 0.001");
+        }
+        try (Shoot shoot = test.open()) {
+            assertTrue(
+                    shoot.told().toString().contains("rows-kept"), shoot.told().toString());
+        }
+        try (Shoot shoot = test.open()) {
+            assertEquals(List.of(), shoot.told());
+            assertEquals(2, shoot.photos().size());
         }
     }
 
