@@ -11,9 +11,12 @@ import org.slf4j.LoggerFactory;
 
 /** The actions that can be undone and redone, newest first; they survive the program's end. Not thread-safe. */
 public final class History {
+    /** Most steps that can be taken back. */
     public static final int DEEPEST = 500;
 
-    /** Changes of photos in memory, of some two hundred bytes each. */
+    private static final Logger LOG = LoggerFactory.getLogger(History.class);
+
+    /** Most changes of photos in memory, of some two hundred bytes each; older steps are forgotten beyond it. */
     private static final long MOST_CHANGES = 1_000_000;
 
     /** What becomes of a step, to be stored with the edit. Places count up from the oldest step. */
@@ -32,8 +35,6 @@ public final class History {
 
     /** An edit to be made, and what it is among the steps. */
     public record Change(Edit edit, Move move) {}
-
-    private static final Logger LOG = LoggerFactory.getLogger(History.class);
 
     private final Deque<Step> done = new ArrayDeque<>();
     private final Deque<Step> undone = new ArrayDeque<>();
