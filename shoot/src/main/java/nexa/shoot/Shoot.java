@@ -219,7 +219,7 @@ public final class Shoot implements Framings, AutoCloseable {
         return lastLook.others();
     }
 
-    /** What the user should know of how the shoot was opened, such as what was mended. */
+    /** What the user should know: what was mended when the shoot was opened, and what turned out to be lost since. */
     public List<Told> told() {
         return List.copyOf(told);
     }

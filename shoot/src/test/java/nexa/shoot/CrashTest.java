@@ -204,8 +204,7 @@ class CrashTest {
     }
 
     private static String integrity(TestShoot test) throws Exception {
-        try (var connection = DriverManager.getConnection(
-                        "jdbc:sqlite:" + test.folder().resolve(".nexa/shoot.db"));
+        try (var connection = test.database();
                 var statement = connection.createStatement();
                 var result = statement.executeQuery("PRAGMA integrity_check")) {
             return result.getString(1);

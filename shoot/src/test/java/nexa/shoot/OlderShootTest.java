@@ -5,8 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import nexa.core.brief.Format;
@@ -29,10 +27,6 @@ class OlderShootTest {
         test = new TestShoot(base);
     }
 
-    private Connection database() throws SQLException {
-        return DriverManager.getConnection("jdbc:sqlite:" + test.folder().resolve(".nexa/shoot.db"));
-    }
-
     @Test
     void open_databaseOfTheFirstVersion_keepsItsCrops() throws Exception {
         test.photo("a.jpg", 300, 200);
@@ -43,7 +37,7 @@ class OlderShootTest {
             TestShoot.place(shoot, a, print, TestShoot.WISH);
             framing = shoot.framing(a);
         }
-        try (Connection database = database();
+        try (Connection database = test.database();
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN own_shape");
             statement.executeUpdate("ALTER TABLE crop DROP COLUMN outside");
@@ -71,7 +65,7 @@ class OlderShootTest {
     void open_databaseInWhichNothingIsLookedAtAgain_isNotTakenForDamagedLater() throws Exception {
         test.photo("a.jpg", 200, 300);
         test.open().close();
-        try (Connection database = database();
+        try (Connection database = test.database();
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("ALTER TABLE photo DROP COLUMN bands");
             statement.executeUpdate("UPDATE photo SET kind = 'PNG'");
@@ -99,7 +93,7 @@ class OlderShootTest {
             Format print = TestShoot.addFormat(shoot, "Print", "4:5");
             TestShoot.place(shoot, TestShoot.photo(shoot, "b.CR3"), print, TestShoot.WISH);
         }
-        try (Connection database = database();
+        try (Connection database = test.database();
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("UPDATE photo SET kind = 'RAW', width = height, height = 200, profile = 'known'");
             statement.executeUpdate("PRAGMA user_version = 12");
@@ -116,7 +110,7 @@ class OlderShootTest {
     void open_photosForHdrScreensOfTheVersionBefore_areLookedAtAgain() throws Exception {
         test.photo("a.jpg", 200, 300);
         test.open().close();
-        try (Connection database = database();
+        try (Connection database = test.database();
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("UPDATE photo SET kind = NULL, width = NULL, height = NULL, trouble = 'HDR'");
             statement.executeUpdate("PRAGMA user_version = 13");

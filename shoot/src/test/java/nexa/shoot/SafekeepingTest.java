@@ -11,7 +11,6 @@ import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
@@ -48,7 +47,7 @@ class SafekeepingTest {
     @BeforeEach
     void fill() throws IOException {
         test = new TestShoot(base);
-        store = test.folder().resolve(".nexa/shoot.db");
+        store = test.store();
         for (int i = 1; i <= PHOTOS; i++) {
             test.photo("k" + i + ".jpg", 90, 60 + i);
         }
@@ -79,7 +78,7 @@ class SafekeepingTest {
     }
 
     private void sql(String... statements) throws Exception {
-        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + store);
+        try (Connection database = test.database();
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("DELETE FROM setting WHERE name = 'seal'"); // as if closed by a crash
             for (String each : statements) {
@@ -232,7 +231,7 @@ class SafekeepingTest {
     @Test
     void storeThatAnotherProgramHolds_isNotTakenForDamaged() throws Exception {
         List<Framing> before = framings();
-        try (Connection holding = DriverManager.getConnection("jdbc:sqlite:" + store);
+        try (Connection holding = test.database();
                 Statement statement = holding.createStatement()) {
             statement.execute("PRAGMA locking_mode = EXCLUSIVE");
             statement.execute("BEGIN EXCLUSIVE");

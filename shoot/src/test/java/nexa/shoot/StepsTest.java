@@ -10,7 +10,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.Statement;
@@ -70,8 +69,7 @@ class StepsTest {
 
     /** Puts other bytes in place of what the newest step changed, as if the program had broken down before. */
     private void rewrite(UnaryOperator<byte[]> change) throws Exception {
-        Path store = test.folder().resolve(".nexa/shoot.db");
-        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + store);
+        try (Connection database = test.database();
                 Statement statement = database.createStatement()) {
             statement.executeUpdate("DELETE FROM setting WHERE name = 'seal'");
             ResultSet newest = statement.executeQuery("SELECT edit, place FROM step ORDER BY place DESC");

@@ -6,6 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.TreeMap;
@@ -18,6 +21,7 @@ import nexa.core.shape.Shape;
 import nexa.imaging.TestPhotos;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.photo.Photo;
+import nexa.shoot.store.Store;
 
 /** A folder with a few photos, and shorthand for what tests do with it. */
 public final class TestShoot {
@@ -37,6 +41,16 @@ public final class TestShoot {
 
     public Locations locations() {
         return locations;
+    }
+
+    /** Where its database is once it was opened. */
+    public Path store() {
+        return folder.resolve(Store.IN_FOLDER);
+    }
+
+    /** The database itself. */
+    public Connection database() throws SQLException {
+        return DriverManager.getConnection("jdbc:sqlite:" + store());
     }
 
     public Path photo(String name, int width, int height) throws IOException {

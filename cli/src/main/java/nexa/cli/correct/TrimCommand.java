@@ -86,45 +86,14 @@ public final class TrimCommand extends ShootCommand {
         List<FramingChange> changes = new ArrayList<>();
         boolean allRead = sayUnreadable(chosen);
         List<Photo> photos = chosen.stream().filter(Photo::isReadable).toList();
-        boolean looks = !clear && bands.isEmpty();
-        try (PhotoWork<Seen> seen = PhotoWork.begin(looks ? photos : List.of(), photo -> look(shoot, photo))) {
-            for (Photo photo : photos) {
-                Framing before = shoot.framing(photo);
-                if (clear) {
-                    changes.add(new FramingChange(
-                            photo.id(),
-                            before,
-                            before.withPose(before.pose().withTrim(Trim.NONE).withBands(Bands.NONE))));
-                    add(rows, photo, Trim.NONE, Optional.empty());
-                    continue;
-                }
-                if (close) {
-                    Optional<List<Bands.Band>> found = bands(photo, seen);
-                    allRead &= found.isPresent();
-                    found.ifPresent(each -> each.forEach(band -> add(rows, photo, band)));
-                    found.filter(each -> !each.isEmpty())
-                            .map(each -> joined(photo, before, each))
-                            .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
-                    continue;
-                }
-                if (split) {
-                    Optional<List<Trim>> pieces =
-                            read(photo, () -> seen.of(photo).pieces());
-                    allRead &= pieces.isPresent();
-                    pieces.ifPresent(found -> found.forEach(piece -> add(rows, photo, piece, Optional.empty())));
-                    pieces.filter(found -> found.size() > 1)
-                            .ifPresent(found -> changes.add(
-                                    new FramingChange(photo.id(), before, split(shoot, photo, before, found))));
-                    continue;
-                }
-                Optional<TrimFinding> finding =
-                        read(photo, () -> seen.of(photo).finding().orElseThrow());
-                allRead &= finding.isPresent();
-                finding.ifPresent(found -> add(rows, photo, found.trim(), finding));
-                finding.filter(TrimFinding::accepted)
-                        .map(found -> AutoTrimmer.trimmed(before, found.trim()))
-                        .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
-            }
+        if (clear) {
+            photos.forEach(photo -> clear(shoot, rows, photo, changes));
+        } else if (close) {
+            allRead &= close(shoot, rows, photos, changes);
+        } else if (split) {
+            allRead &= split(shoot, rows, photos, changes);
+        } else {
+            allRead &= trim(shoot, rows, photos, changes);
         }
         if (edits()) {
             shoot.apply(new Edit(split ? "edit.split" : close ? "edit.bands" : "edit.trim.found", changes, null));
@@ -132,17 +101,67 @@ public final class TrimCommand extends ShootCommand {
         return allRead;
     }
 
-    /** What the options have looked for in a photo. */
-    private record Seen(List<Bands.Band> bands, List<Trim> pieces, Optional<TrimFinding> finding) {}
+    private static void clear(Shoot shoot, Rows rows, Photo photo, List<FramingChange> changes) {
+        Framing before = shoot.framing(photo);
+        changes.add(new FramingChange(
+                photo.id(),
+                before,
+                before.withPose(before.pose().withTrim(Trim.NONE).withBands(Bands.NONE))));
+        add(rows, photo, Trim.NONE, Optional.empty());
+    }
 
-    private Seen look(Shoot shoot, Photo photo) throws IOException {
-        if (close) {
-            Trim trim = shoot.framing(photo).pose().trim();
-            return new Seen(AutoTrimmer.bands(shoot, photo, trim).all(), List.of(), Optional.empty());
+    /** Joins what lies beside bands; whether all photos that had to be read could be. */
+    private boolean close(Shoot shoot, Rows rows, List<Photo> photos, List<FramingChange> changes) throws IOException {
+        boolean allRead = true;
+        try (PhotoWork<List<Bands.Band>> seen =
+                PhotoWork.begin(bands.isEmpty() ? photos : List.of(), photo -> AutoTrimmer.bands(
+                                shoot, photo, shoot.framing(photo).pose().trim())
+                        .all())) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                Optional<List<Bands.Band>> found = bands(photo, seen);
+                allRead &= found.isPresent();
+                found.ifPresent(each -> each.forEach(band -> add(rows, photo, band)));
+                found.filter(each -> !each.isEmpty())
+                        .map(each -> joined(photo, before, each))
+                        .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
+            }
         }
-        return split
-                ? new Seen(List.of(), AutoTrimmer.pieces(shoot, photo), Optional.empty())
-                : new Seen(List.of(), List.of(), Optional.of(AutoTrimmer.find(shoot, photo)));
+        return allRead;
+    }
+
+    /** Makes a frame of each piece; whether all photos could be read. */
+    private boolean split(Shoot shoot, Rows rows, List<Photo> photos, List<FramingChange> changes) throws IOException {
+        boolean allRead = true;
+        try (PhotoWork<List<Trim>> seen = PhotoWork.begin(photos, photo -> AutoTrimmer.pieces(shoot, photo))) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                Optional<List<Trim>> pieces = read(photo, () -> seen.of(photo));
+                allRead &= pieces.isPresent();
+                pieces.ifPresent(found -> found.forEach(piece -> add(rows, photo, piece, Optional.empty())));
+                pieces.filter(found -> found.size() > 1)
+                        .ifPresent(found ->
+                                changes.add(new FramingChange(photo.id(), before, split(shoot, photo, before, found))));
+            }
+        }
+        return allRead;
+    }
+
+    /** Trims the borders that leave no doubt; whether all photos could be read. */
+    private boolean trim(Shoot shoot, Rows rows, List<Photo> photos, List<FramingChange> changes) throws IOException {
+        boolean allRead = true;
+        try (PhotoWork<TrimFinding> findings = PhotoWork.begin(photos, photo -> AutoTrimmer.find(shoot, photo))) {
+            for (Photo photo : photos) {
+                Framing before = shoot.framing(photo);
+                Optional<TrimFinding> finding = read(photo, () -> findings.of(photo));
+                allRead &= finding.isPresent();
+                finding.ifPresent(found -> add(rows, photo, found.trim(), finding));
+                finding.filter(TrimFinding::accepted)
+                        .map(found -> AutoTrimmer.trimmed(before, found.trim()))
+                        .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
+            }
+        }
+        return allRead;
     }
 
     private static Framing split(Shoot shoot, Photo photo, Framing before, List<Trim> pieces) {
@@ -154,9 +173,9 @@ public final class TrimCommand extends ShootCommand {
     }
 
     /** Those that are given, else those that are found; empty, and said, if the photo can't be read. */
-    private Optional<List<Bands.Band>> bands(Photo photo, PhotoWork<Seen> seen) throws IOException {
+    private Optional<List<Bands.Band>> bands(Photo photo, PhotoWork<List<Bands.Band>> seen) throws IOException {
         return bands.isEmpty()
-                ? read(photo, () -> seen.of(photo).bands())
+                ? read(photo, () -> seen.of(photo))
                 : Optional.of(bands.stream().map(text -> band(photo, text)).toList());
     }
 

@@ -8,7 +8,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -36,7 +35,6 @@ class SealTest {
     Path base;
 
     private TestShoot test;
-    private Path store;
 
     /** With texts beyond ASCII, empty cells, alternates, and numbers of all kinds. */
     @BeforeEach
@@ -44,7 +42,6 @@ class SealTest {
         test = new TestShoot(base);
         test.photo("ünicode ☂ 名.jpg", 90, 60);
         test.photo("'quoted' %.jpg", 60, 90);
-        store = test.folder().resolve(".nexa/shoot.db");
         try (Shoot shoot = test.open()) {
             Format print = TestShoot.addFormat(shoot, "Größe, 4:5", "4:5");
             for (Photo photo : shoot.photos()) {
@@ -57,10 +54,6 @@ class SealTest {
             }
             shoot.remember("remembered", "");
         }
-    }
-
-    private Connection connection() throws SQLException {
-        return DriverManager.getConnection("jdbc:sqlite:" + store);
     }
 
     private static String seal(Connection connection) throws SQLException {
@@ -101,15 +94,15 @@ class SealTest {
 
     @Test
     void isThatOfEveryCell() throws SQLException {
-        try (Connection connection = connection()) {
+        try (Connection connection = test.database()) {
             assertEquals(cellByCell(connection), seal(connection));
         }
     }
 
     @Test
     void storeWhoseRowsWereKept_isNotTakenForDamagedOnceMore() throws Exception {
-        TestShoot.clear(store.resolveSibling("copies"));
-        try (Connection connection = connection();
+        TestShoot.clear(test.store().resolveSibling("copies"));
+        try (Connection connection = test.database();
                 Statement statement = connection.createStatement()) {
             statement.executeUpdate("UPDATE crop SET width = width + 0.001");
         }
@@ -134,7 +127,7 @@ class SealTest {
                 "alternate SET name = 'naher' WHERE photo = 2",
                 "step SET edit = edit || x'00' WHERE place = 1",
                 "setting SET value = '-' WHERE name = 'remembered'")) {
-            try (Connection connection = connection();
+            try (Connection connection = test.database();
                     Statement statement = connection.createStatement()) {
                 connection.setAutoCommit(false);
                 assertTrue(new Seal(connection).isWhole());
