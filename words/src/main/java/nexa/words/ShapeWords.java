@@ -1,6 +1,9 @@
 package nexa.words;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.shape.Shape;
@@ -10,11 +13,23 @@ public final class ShapeWords {
     /** Nobody knows a ratio of whole numbers beyond this by them, but many by a decimal. */
     private static final int WELL_KNOWN = 20;
 
-    private static final int HUNDREDTHS = 100;
+    /** As many decimals as {@link Shape#parse} reads. */
+    private static final int MOST_DECIMALS = 4;
+
+    /** What the trade calls ratios that have smaller numbers, by how often those go into its own: 7:3 is 21:9. */
+    private static final Map<Shape.Ratio, Double> TRADE = Map.of(
+            new Shape.Ratio(7, 3),
+            3.0,
+            new Shape.Ratio(8, 5),
+            2.0,
+            new Shape.Ratio(12, 5),
+            0.2,
+            new Shape.Ratio(22, 17),
+            0.5);
 
     private ShapeWords() {}
 
-    /** Such as 4:5, 1.91:1 or <em>as photo</em>. */
+    /** Such as 4:5, 1.91:1, 21:9 or <em>as photo</em>; {@link #parse} reads the same shape back. */
     public static String of(Shape shape) {
         return switch (shape) {
             case Shape.Free() -> Words.of("shape.free");
@@ -24,14 +39,35 @@ public final class ShapeWords {
     }
 
     private static String said(Shape.Ratio ratio) {
+        double times = timesInTrade(ratio);
+        String width = plain(ratio.width() * times);
+        String height = plain(ratio.height() * times);
+        return width + ":" + height;
+    }
+
+    /** What both sides are multiplied by to be said; for one that only a decimal is known of, what makes the shorter side 1. */
+    private static double timesInTrade(Shape.Ratio ratio) {
+        boolean isTall = ratio.height() > ratio.width();
+        Double trade = TRADE.get(isTall ? ratio.turned() : ratio);
+        if (trade != null) {
+            return trade;
+        }
         long shorter = Math.min(ratio.width(), ratio.height());
         long longer = Math.max(ratio.width(), ratio.height());
-        if (longer <= WELL_KNOWN || shorter == 1 || longer * HUNDREDTHS % shorter != 0) {
-            return ratio.text();
-        }
-        boolean tenths = longer * HUNDREDTHS / shorter % 10 == 0;
-        String decimal = Words.number(tenths ? "%.1f" : "%.2f", (double) longer / shorter);
-        return ratio.width() > ratio.height() ? decimal + ":1" : "1:" + decimal;
+        return longer > WELL_KNOWN && hasFewDecimals(longer, shorter) ? 1.0 / shorter : 1;
+    }
+
+    private static boolean hasFewDecimals(long longer, long shorter) {
+        return longer * Math.round(Math.pow(10, MOST_DECIMALS)) % shorter == 0;
+    }
+
+    /** With no more decimals than it has. */
+    private static String plain(double side) {
+        int decimals = new BigDecimal(side)
+                .setScale(MOST_DECIMALS, RoundingMode.HALF_EVEN)
+                .stripTrailingZeros()
+                .scale();
+        return Words.number("%." + Math.max(0, decimals) + "f", side);
     }
 
     /**

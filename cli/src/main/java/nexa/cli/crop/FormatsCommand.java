@@ -18,7 +18,7 @@ import nexa.core.told.Told;
 import nexa.shoot.Shoot;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.exchange.BriefFile;
-import nexa.words.ShapeWords;
+import nexa.words.FormatWords;
 import nexa.words.SizeWords;
 import nexa.words.Words;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +30,8 @@ public final class FormatsCommand extends ShootCommand {
     @Option(
             names = "--add",
             paramLabel = "NAME=SHAPE",
-            description = "Add a format, such as Print=4:5, Web=1.91:1, Any=free or Whole=\"as photo\".")
+            description =
+                    "Add a format, such as Print=4:5, Web=1.91:1, Any=free or Whole=\"as photo\"; also with its size: Post=\"1080x1350 px\", Page=A4.")
     private List<String> added = new ArrayList<>();
 
     @Option(names = "--remove", paramLabel = "NAME", description = "Remove a format; its crops are kept.")
@@ -148,7 +149,8 @@ public final class FormatsCommand extends ShootCommand {
             throw wrong(Words.of("cli.write-format-add-name-shape", addition));
         }
         try {
-            return brief.with(addition.substring(0, equals), ShapeWords.parse(addition.substring(equals + 1)));
+            Format typed = FormatWords.typed(addition.substring(equals + 1));
+            return brief.with(typed.named(addition.substring(0, equals)));
         } catch (IllegalArgumentException refused) {
             throw wrong(Words.of(refused));
         }

@@ -2,6 +2,8 @@ package nexa.core.brief;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
@@ -47,6 +49,25 @@ public enum Preset {
 
     public static List<Preset> of(Kind kind) {
         return Arrays.stream(values()).filter(preset -> preset.kind == kind).toList();
+    }
+
+    /** By its name, whole or up to the first blank: {@code a4}, {@code letter}, {@code full hd}, {@code 20x30 cm}. */
+    public static Optional<Preset> named(String typed) {
+        String wanted = plain(typed);
+        return Arrays.stream(values())
+                .filter(preset -> plain(preset.format.name()).equals(wanted)
+                        || preset.called().equals(wanted))
+                .findFirst();
+    }
+
+    /** The word before its sides; all of its name if it has none. */
+    private String called() {
+        String first = format.name().split(" ", 2)[0];
+        return plain(first.contains("×") ? format.name() : first);
+    }
+
+    private static String plain(String name) {
+        return name.strip().toLowerCase(Locale.ROOT).replace('×', 'x').replaceAll("\\s+", "");
     }
 
     /** To be added to a brief, which gives it an id. */

@@ -7,13 +7,14 @@ import nexa.core.print.SizeTarget.Pixels;
 import nexa.core.print.SizeTarget.Print;
 import nexa.core.print.SizeTarget.ShortEdge;
 import nexa.core.told.InvalidException;
+import org.jspecify.annotations.Nullable;
 
 /** Reading of what somebody typed. */
 final class TargetText {
     private static final String NUMBER = "(\\d{1,6}(?:\\.\\d{1,6})?)";
     private static final Pattern EDGE = Pattern.compile("(long|short)(?: edge)?\\s+(\\d{1,6})\\s*(?:px)?");
-    private static final Pattern SIDES = Pattern.compile(
-            NUMBER + "\\s*[x×]\\s*" + NUMBER + "\\s*(px|mm|cm|in|\")?(?:\\s*(?:at|@)?\\s*" + NUMBER + "\\s*(?:ppi)?)?");
+    private static final Pattern SIDES = Pattern.compile(NUMBER + "\\s*(px|mm|cm|in|\")?\\s*[x×]\\s*" + NUMBER
+            + "\\s*(px|mm|cm|in|\")?(?:\\s*(?:at|@)?\\s*" + NUMBER + "\\s*(?:ppi)?)?");
     private static final double USUAL_PPI = 300;
 
     private TargetText() {}
@@ -28,17 +29,22 @@ final class TargetText {
             return edge.group(1).equals("long") ? new LongEdge(pixels) : new ShortEdge(pixels);
         }
         Matcher sides = SIDES.matcher(text);
-        if (!sides.matches()) {
+        if (!sides.matches() || !isSameUnit(sides.group(2), sides.group(4))) {
             throw new InvalidException("told.print.not-size-write-x-px", text);
         }
         return sized(sides);
     }
 
+    /** The first side may be left without. */
+    private static boolean isSameUnit(@Nullable String first, @Nullable String second) {
+        return first == null || first.equals(second);
+    }
+
     private static SizeTarget sized(Matcher sides) {
         double width = Double.parseDouble(sides.group(1));
-        double height = Double.parseDouble(sides.group(2));
-        double ppi = sides.group(4) == null ? USUAL_PPI : Double.parseDouble(sides.group(4));
-        return switch (sides.group(3)) {
+        double height = Double.parseDouble(sides.group(3));
+        double ppi = sides.group(5) == null ? USUAL_PPI : Double.parseDouble(sides.group(5));
+        return switch (sides.group(4)) {
             case "mm" -> new Print(width, height, ppi);
             case "cm" -> new Print(10 * width, 10 * height, ppi);
             case "in", "\"" ->

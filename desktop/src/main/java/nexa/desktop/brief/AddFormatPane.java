@@ -17,6 +17,7 @@ import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.words.FormatWords;
 import nexa.words.ShapeWords;
 import nexa.words.SizeWords;
 import nexa.words.Words;
@@ -129,8 +130,8 @@ final class AddFormatPane extends VBox {
             return;
         }
         try {
-            List<Format> wanted = Stream.concat(wanted().stream().map(ShapeWords::format), presets.stream())
-                    .toList();
+            List<Format> wanted =
+                    Stream.concat(wanted(), presets.stream()).distinct().toList();
             if (wanted.size() == 1) {
                 Format one = wanted.getFirst();
                 session.briefEdits().add(one.named(name.getText().isBlank() ? unused(one.name()) : name.getText()));
@@ -143,9 +144,9 @@ final class AddFormatPane extends VBox {
         }
     }
 
-    private List<Shape> wanted() {
-        List<Shape> typed = shape.getText().isBlank() ? List.of() : ShapeWords.parseAll(shape.getText());
-        return Stream.concat(chosen().stream(), typed.stream()).distinct().toList();
+    private Stream<Format> wanted() {
+        List<Format> typed = shape.getText().isBlank() ? List.of() : FormatWords.typedAll(shape.getText());
+        return Stream.concat(chosen().stream().map(ShapeWords::format), typed.stream());
     }
 
     /** Numbered if there is such a format already. */

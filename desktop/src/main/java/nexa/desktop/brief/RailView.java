@@ -24,6 +24,7 @@ import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.InTurn;
+import nexa.desktop.widget.Nodes;
 import nexa.words.Words;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignB;
@@ -46,6 +47,7 @@ public final class RailView extends ScrollPane {
     }
 
     private final ShootModels models;
+    private final Executor fx;
     private final Session session;
     private final InTurn turns = new InTurn();
     private final FormatCard.Shared shared;
@@ -68,6 +70,7 @@ public final class RailView extends ScrollPane {
 
     public RailView(ShootModels models, PhotoLoader loader, Executor fx, Actions actions) {
         this.models = models;
+        this.fx = fx;
         this.session = models.session();
         this.shared = new FormatCard.Shared(loader, fx, turns, actions);
         this.actions = actions;
@@ -95,7 +98,8 @@ public final class RailView extends ScrollPane {
         subscription = Subscription.combine(
                 session.briefProperty().subscribe(this::showBrief),
                 setting().subscribe(this::showFolded),
-                crowded.subscribe(this::showFolded));
+                crowded.subscribe(this::showFolded),
+                session.formatProperty().subscribe(format -> fx.execute(this::revealActive)));
         if (session.brief().formats().isEmpty() && session.shoot().mayEdit()) {
             openAdding();
         }
@@ -142,6 +146,14 @@ public final class RailView extends ScrollPane {
     public void dispose() {
         subscription.unsubscribe();
         disposeCards();
+    }
+
+    /** The card of the active format, which keys may have chosen. */
+    private void revealActive() {
+        session.format()
+                .map(session.brief().formats()::indexOf)
+                .filter(place -> place >= 0 && place < cards.size())
+                .ifPresent(place -> Nodes.reveal(this, cards.get(place)));
     }
 
     private void disposeCards() {
@@ -192,11 +204,17 @@ public final class RailView extends ScrollPane {
     /** Shows the fields for a new format. */
     public void openAdding() {
         unfold();
-        AddFormatPane pane = adding.orElseGet(() -> new AddFormatPane(session, this::closeAdding));
+        AddFormatPane pane = adding.orElseGet(this::adding);
         adding = Optional.of(pane);
         showContent();
         pane.focusShape();
-        setVvalue(1);
+        fx.execute(() -> Nodes.reveal(this, pane));
+    }
+
+    private AddFormatPane adding() {
+        AddFormatPane pane = new AddFormatPane(session, this::closeAdding);
+        pane.heightProperty().subscribe(height -> fx.execute(() -> Nodes.reveal(this, pane))); // once it is laid out
+        return pane;
     }
 
     private void openShelf() {

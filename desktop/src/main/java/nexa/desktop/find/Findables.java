@@ -12,13 +12,13 @@ import nexa.core.brief.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
-import nexa.core.shape.Shape;
 import nexa.desktop.find.Findable.Kind;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoFilter;
+import nexa.words.FormatWords;
 import nexa.words.ShapeWords;
 import nexa.words.Words;
 
@@ -89,20 +89,19 @@ public final class Findables {
         return all;
     }
 
-    /** A shape that no format has yet. */
+    /** One of a shape and size that no format has yet. */
     private Optional<Findable> newFormat(String typed) {
         try {
-            Shape shape = ShapeWords.parse(typed);
+            Format wanted = FormatWords.typed(typed);
             boolean isThere = session.brief().formats().stream()
-                    .anyMatch(format -> format.shape().equals(shape));
+                    .anyMatch(format -> format.shape().equals(wanted.shape())
+                            && format.target().equals(wanted.target()));
             return isThere || !session.shoot().mayEdit()
                     ? Optional.empty()
                     : Optional.of(new Findable(
-                            Kind.FORMAT,
-                            Words.of("find.format.new", ShapeWords.of(shape)),
-                            "",
-                            () -> session.briefEdits().addAll(List.of(ShapeWords.format(shape)))));
-        } catch (IllegalArgumentException noShape) { // most of what is typed is none
+                            Kind.FORMAT, Words.of("find.format.new", wanted.name()), "", () -> session.briefEdits()
+                                    .addAll(List.of(wanted))));
+        } catch (IllegalArgumentException noFormat) { // most of what is typed is none
             return Optional.empty();
         }
     }

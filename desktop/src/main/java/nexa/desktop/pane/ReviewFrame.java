@@ -1,7 +1,6 @@
 package nexa.desktop.pane;
 
 import java.util.List;
-import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -15,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.Nodes;
 import nexa.words.Words;
 
 /** A list to be gone through, in place of a view: what it is on top, a row for each thing, and a button when one is through. */
@@ -62,14 +62,7 @@ public abstract class ReviewFrame extends BorderPane {
 
     /** Scrolls so that a row is seen. */
     protected final void reveal(Node row) {
-        double all = rows.getHeight();
-        double seen = scroll.getViewportBounds().getHeight();
-        Bounds place = rows.sceneToLocal(row.localToScene(row.getLayoutBounds()));
-        double top = scroll.getVvalue() * Math.max(0, all - seen);
-        double moved = Math.clamp(top, Math.min(place.getMinY(), place.getMaxY() - seen), place.getMinY());
-        if (all > seen) {
-            scroll.setVvalue(moved / (all - seen));
-        }
+        Nodes.reveal(scroll, row);
     }
 
     /** Lets go of what it shows. */

@@ -1,8 +1,10 @@
 package nexa.desktop.widget;
 
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.TraversalDirection;
+import javafx.scene.control.ScrollPane;
 
 /** Where nodes are in a scene, whether they show, and which has the keyboard. */
 public final class Nodes {
@@ -35,6 +37,19 @@ public final class Nodes {
     public static void show(Node node, boolean shows) {
         node.setVisible(shows);
         node.setManaged(shows);
+    }
+
+    /** Scrolls no further than is needed for a part of what is scrolled to be seen, or its top if it is higher than what shows. */
+    public static void reveal(ScrollPane scroll, Node part) {
+        Node all = scroll.getContent();
+        double seen = scroll.getViewportBounds().getHeight();
+        double beyond = all.getLayoutBounds().getHeight() - seen;
+        if (beyond > 0) {
+            Bounds place = all.sceneToLocal(part.localToScene(part.getLayoutBounds()));
+            double top = scroll.getVvalue() * beyond;
+            double moved = Math.clamp(top, Math.min(place.getMinY(), place.getMaxY() - seen), place.getMinY());
+            scroll.setVvalue(moved / beyond);
+        }
     }
 
     /** The screen's pixels for each unit across; 1 while the node is in no window. */
