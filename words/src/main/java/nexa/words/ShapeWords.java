@@ -4,8 +4,10 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
+import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 
 /** Shapes as they are said and typed in the user's language; what is stored and exchanged is {@link Shape#text}. */
@@ -99,10 +101,12 @@ public final class ShapeWords {
         return Format.of(shape).named(of(shape));
     }
 
-    /** Whether a format's name says its shape already. */
+    /** Whether a format's name says its shape already: it is the shape, or what a paper or screen of that shape is called. */
     public static boolean isSaidByName(Format format) {
+        Optional<Shape> named =
+                Preset.named(format.name()).map(preset -> preset.format().shape());
         try {
-            return parse(format.name()).equals(format.shape());
+            return named.orElseGet(() -> parse(format.name())).equals(format.shape());
         } catch (IllegalArgumentException another) { // most names are words
             return false;
         }

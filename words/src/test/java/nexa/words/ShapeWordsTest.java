@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Locale;
 import nexa.core.brief.Format;
+import nexa.core.brief.Preset;
 import nexa.core.shape.Shape;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -71,6 +72,8 @@ class ShapeWordsTest {
         assertTrue(ShapeWords.isSaidByName(whole));
         assertTrue(ShapeWords.isSaidByName(Format.of(Shape.FREE)), "named in another language");
         assertTrue(ShapeWords.isSaidByName(Format.of(Shape.parse("4:5")).named("8x10")));
+        assertTrue(ShapeWords.isSaidByName(Preset.A4.format()), "nobody knows a paper by 70:99");
         assertFalse(ShapeWords.isSaidByName(whole.named("Print")));
+        assertFalse(ShapeWords.isSaidByName(whole.named("A4")));
     }
 }

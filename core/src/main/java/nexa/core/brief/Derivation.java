@@ -67,7 +67,7 @@ public final class Derivation {
         Frame largest = largest(space, format);
         Optional<Frame> source = nearest(space, framing, format, brief, largest.aspect());
         List<Point> marks = framing.marks().in(space);
-        if (keeps(framing, format, source.isPresent(), marks)) {
+        if (keeps(space, framing, format, source.isPresent(), marks)) {
             Optional<Point> focus = marks.isEmpty() ? Optional.empty() : Optional.of(Marks.middle(marks));
             return Keeping.frame(space.outline(), seen(space, framing), focus, largest);
         }
@@ -77,13 +77,14 @@ public final class Derivation {
     }
 
     /** Whether the frame follows from what is seen: nobody said by a rule or a frame how it shall be. */
-    private static boolean keeps(Framing framing, Format format, boolean placedElsewhere, List<Point> marks) {
+    private static boolean keeps(
+            PhotoSpace space, Framing framing, Format format, boolean placedElsewhere, List<Point> marks) {
         boolean ruled = !marks.isEmpty()
                 && framing.subject().rule().filter(rule -> rule.suits(marks)).isPresent();
         return !format.centred()
                 && !placedElsewhere
                 && !ruled
-                && framing.subject().sight().filter(seen -> !seen.isNone()).isPresent();
+                && !seen(space, framing).isNone();
     }
 
     private static Sight seen(PhotoSpace space, Framing framing) {
@@ -97,7 +98,7 @@ public final class Derivation {
         }
         List<Point> marks = framing.marks().in(space);
         boolean elsewhere = isPlacedElsewhere(framing, format, brief);
-        if (keeps(framing, format, elsewhere, marks)) {
+        if (keeps(space, framing, format, elsewhere, marks)) {
             return kept(frame, seen(space, framing));
         }
         if (!marks.isEmpty()) {

@@ -6,6 +6,7 @@ import nexa.core.geometry.Mapping;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
 import nexa.core.geometry.Tilt;
+import nexa.core.geometry.Tolerance;
 import nexa.core.geometry.Turn;
 
 /**
@@ -67,7 +68,12 @@ public record LevelLine(Point from, Point to) {
                 .apply(p.minus(middle(photo)).times(1 / unit))
                 .times(unit)
                 .plus(middle(photo));
-        return correction.isIdentity() ? Optional.of(this) : between(map.apply(from), map.apply(to));
+        if (correction.isIdentity()) {
+            return Optional.of(this);
+        }
+        Point first = map.apply(from);
+        Point last = map.apply(to);
+        return first.distance(last) < Tolerance.LENGTH * unit ? Optional.empty() : between(first, last);
     }
 
     private static Point middle(PixelSize size) {

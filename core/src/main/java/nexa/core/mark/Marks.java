@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 import nexa.core.space.PhotoSpace;
 import nexa.core.told.InvalidException;
 
@@ -39,9 +40,11 @@ public record Marks(List<Point> points) {
         return new Marks(level.stream().map(space::toAsShot).toList());
     }
 
-    /** In level space as the photo is held. */
+    /** In level space as the photo is held. Two between which all is left out are one. */
     public List<Point> in(PhotoSpace space) {
-        return points.stream().map(space::fromAsShot).toList();
+        List<Point> level = points.stream().map(space::fromAsShot).toList();
+        boolean areOne = level.size() == MOST && level.getFirst().distance(level.getLast()) < Tolerance.LENGTH;
+        return areOne ? level.subList(0, 1) : level;
     }
 
     /** The text that {@link #parse} reads back: {@code x,y;x,y}. */

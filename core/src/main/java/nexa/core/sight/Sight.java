@@ -10,6 +10,7 @@ import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.core.space.PhotoSpace;
 import nexa.core.told.InvalidException;
+import nexa.core.trim.Bands;
 
 /**
  * What is seen in a photo. Boxes are upright in the photo as shot: unit = its long edge, origin = its centre, y down.
@@ -33,13 +34,17 @@ public record Sight(List<Frame> faces, Optional<Frame> subject, double gaze) {
         return faces.isEmpty() && subject.isEmpty();
     }
 
-    /** The same in level space as a photo is held: the boxes about what became of these. */
+    /** The same in level space as a photo is held: the boxes about what became of these, without those of which nothing is left. */
     public Sight in(PhotoSpace space) {
         double turned = space.pose().turn().mirrored() ? -gaze : gaze;
         boolean lies = space.pose().turn().quarterTurns() % 2 != 0;
+        Bands closed = space.pose().bands();
         return new Sight(
-                faces.stream().map(face -> level(space, face)).toList(),
-                subject.map(box -> level(space, box)),
+                faces.stream()
+                        .filter(face -> !closed.leaveOut(face))
+                        .map(face -> level(space, face))
+                        .toList(),
+                subject.filter(box -> !closed.leaveOut(box)).map(box -> level(space, box)),
                 lies ? 0 : turned);
     }
 

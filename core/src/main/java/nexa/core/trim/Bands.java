@@ -11,6 +11,7 @@ import nexa.core.geometry.Gaps;
 import nexa.core.geometry.Gaps.Gap;
 import nexa.core.geometry.PixelSize;
 import nexa.core.geometry.Point;
+import nexa.core.geometry.Tolerance;
 
 /**
  * Bands inside a photo that are closed up, so that the pictures on both sides meet: in the isotropic unit of the photo as
@@ -101,13 +102,19 @@ public record Bands(Gaps across, Gaps down) {
      * @param trim what counts as photo before they are left out
      */
     public boolean leaveEnough(PixelSize asShot, Trim trim) {
-        if (isNone()) {
-            return true;
-        }
-        Frame box = trim.within(asShot);
+        return isNone() || shorterSide(trim.within(asShot)) >= Trim.SMALLEST;
+    }
+
+    /** Whether nothing is left of a box of the photo as shot. */
+    public boolean leaveOut(Frame box) {
+        return !isNone() && shorterSide(box) < Tolerance.LENGTH;
+    }
+
+    /** Of what is left of a box of the photo as shot. */
+    private double shorterSide(Frame box) {
         Point from = mapping().apply(new Point(box.left(), box.top()));
         Point to = mapping().apply(new Point(box.right(), box.bottom()));
-        return Math.min(to.x() - from.x(), to.y() - from.y()) >= Trim.SMALLEST;
+        return Math.min(to.x() - from.x(), to.y() - from.y());
     }
 
     /** From the photo as shot to the one whose sides meet; both about their centres. */
