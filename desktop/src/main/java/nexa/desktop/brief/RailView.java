@@ -88,9 +88,7 @@ public final class RailView extends ScrollPane {
         shelf.getStyleClass().add("quiet");
         Buttons.explain(shelf, Words.of("rail.shelf.tip"));
         setContent(content);
-        // cached, all cards would be drawn anew whenever one of them is
-        skinProperty()
-                .subscribe(skin -> Optional.ofNullable(lookup(".viewport")).ifPresent(all -> all.setCache(false)));
+        Nodes.drawInParts(this);
         setFitToWidth(true);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         fold.getStyleClass().add("small");

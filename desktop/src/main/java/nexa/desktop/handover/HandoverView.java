@@ -34,6 +34,7 @@ import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.Labels;
+import nexa.desktop.widget.Nodes;
 import nexa.desktop.widget.TypedPath;
 import nexa.shoot.handover.Delivery;
 import nexa.shoot.handover.request.Collision;
@@ -104,6 +105,7 @@ public final class HandoverView extends StackPane {
         ScrollPane scroll = new ScrollPane(holder);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add("sheet-scroll");
+        Nodes.drawInParts(scroll);
         getChildren().add(scroll);
         model.choice().leftOut().addListener(chosen);
         subscriptions = Subscription.combine(

@@ -126,6 +126,7 @@ public final class PaneLayer extends Pane {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         scroll.setFocusTraversable(false);
         scroll.getStyleClass().add("sheet-scroll");
+        Nodes.drawInParts(scroll);
         VBox framed = new VBox(10, head, scroll);
         framed.getStyleClass().add("small-pane");
         framed.setOnMousePressed(event -> event.consume());

@@ -1,5 +1,6 @@
 package nexa.desktop.widget;
 
+import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -50,6 +51,12 @@ public final class Nodes {
             double moved = Math.clamp(top, Math.min(place.getMinY(), place.getMaxY() - seen), place.getMinY());
             scroll.setVvalue(moved / beyond);
         }
+    }
+
+    /** Has only the part drawn anew that changes. Else all that shows is kept as one picture: quicker to scroll, slow to type in. */
+    public static void drawInParts(ScrollPane scroll) {
+        scroll.skinProperty().subscribe(skin -> Optional.ofNullable(scroll.lookup(".viewport"))
+                .ifPresent(shown -> shown.setCache(false)));
     }
 
     /** The screen's pixels for each unit across; 1 while the node is in no window. */
