@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.brief.Preset;
+import nexa.core.print.SizeTarget;
 import nexa.core.shape.Shape;
 
 /** Shapes as they are said and typed in the user's language; what is stored and exchanged is {@link Shape#text}. */
@@ -101,12 +102,14 @@ public final class ShapeWords {
         return Format.of(shape).named(of(shape));
     }
 
-    /** Whether a format's name says its shape already: it is the shape, or what a paper or screen of that shape is called. */
+    /** Whether a format's name says its shape already: it is the shape, or what a paper of that shape is called. */
     public static boolean isSaidByName(Format format) {
-        Optional<Shape> named =
-                Preset.named(format.name()).map(preset -> preset.format().shape());
+        Optional<Shape> paper = Preset.named(format.name())
+                .map(Preset::format)
+                .filter(preset -> preset.target() instanceof SizeTarget.Print)
+                .map(Format::shape);
         try {
-            return named.orElseGet(() -> parse(format.name())).equals(format.shape());
+            return paper.orElseGet(() -> parse(format.name())).equals(format.shape());
         } catch (IllegalArgumentException another) { // most names are words
             return false;
         }

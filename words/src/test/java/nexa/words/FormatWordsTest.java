@@ -70,7 +70,7 @@ class FormatWordsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"round", "A", "none", "", "5 cm", "8in x 20 px", "0x0 px", "1x500 cm"})
+    @ValueSource(strings = {"round", "square", "tall", "A", "none", "", "5 cm", "8in x 20 px", "0x0 px", "1x500 cm"})
     void others_areRefused(String typed) {
         assertThrows(IllegalArgumentException.class, () -> FormatWords.typed(typed));
     }

@@ -73,6 +73,7 @@ class ShapeWordsTest {
         assertTrue(ShapeWords.isSaidByName(Format.of(Shape.FREE)), "named in another language");
         assertTrue(ShapeWords.isSaidByName(Format.of(Shape.parse("4:5")).named("8x10")));
         assertTrue(ShapeWords.isSaidByName(Preset.A4.format()), "nobody knows a paper by 70:99");
+        assertFalse(ShapeWords.isSaidByName(Preset.TALL_1080.format()), "which names a screen");
         assertFalse(ShapeWords.isSaidByName(whole.named("Print")));
         assertFalse(ShapeWords.isSaidByName(whole.named("A4")));
     }

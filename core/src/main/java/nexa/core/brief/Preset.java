@@ -51,7 +51,7 @@ public enum Preset {
         return Arrays.stream(values()).filter(preset -> preset.kind == kind).toList();
     }
 
-    /** By its name, whole or up to the first blank: {@code a4}, {@code letter}, {@code full hd}, {@code 20x30 cm}. */
+    /** By its name, whole or without the sides behind it: {@code a4}, {@code full hd}, {@code 20x30 cm}, {@code letter}. */
     public static Optional<Preset> named(String typed) {
         String wanted = plain(typed);
         return Arrays.stream(values())
@@ -60,10 +60,11 @@ public enum Preset {
                 .findFirst();
     }
 
-    /** The word before its sides; all of its name if it has none. */
+    /** The word before its sides; all of its name if there is no other. */
     private String called() {
-        String first = format.name().split(" ", 2)[0];
-        return plain(first.contains("×") ? format.name() : first);
+        String[] words = format.name().split(" ", 2);
+        boolean sidesFollow = words.length > 1 && words[1].contains("×");
+        return plain(sidesFollow ? words[0] : format.name());
     }
 
     private static String plain(String name) {

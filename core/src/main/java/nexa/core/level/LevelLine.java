@@ -73,7 +73,8 @@ public record LevelLine(Point from, Point to) {
         }
         Point first = map.apply(from);
         Point last = map.apply(to);
-        return first.distance(last) < Tolerance.LENGTH * unit ? Optional.empty() : between(first, last);
+        boolean isPoint = first.distance(last) < Tolerance.LENGTH * unit;
+        return isPoint ? Optional.empty() : Optional.of(new LevelLine(first, last));
     }
 
     private static Point middle(PixelSize size) {

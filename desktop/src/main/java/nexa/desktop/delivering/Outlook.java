@@ -47,6 +47,11 @@ public record Outlook(
     /** Of each format. */
     private static final int PROOFS = 6;
 
+    /** Whether something was looked at; until then nothing of it is known. */
+    public boolean isKnown() {
+        return this != NOTHING;
+    }
+
     static Outlook of(HandoverPlan plan) {
         return new Outlook(
                 plan.deliveries().size(),

@@ -12,6 +12,7 @@ import nexa.core.brief.Format;
 import nexa.core.geometry.Orientation;
 import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
+import nexa.core.print.SizeTarget;
 import nexa.desktop.find.Findable.Kind;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
@@ -89,13 +90,11 @@ public final class Findables {
         return all;
     }
 
-    /** One of a shape and size that no format has yet. */
+    /** One of a shape, or of a shape and a size, that no format has yet. */
     private Optional<Findable> newFormat(String typed) {
         try {
             Format wanted = FormatWords.typed(typed);
-            boolean isThere = session.brief().formats().stream()
-                    .anyMatch(format -> format.shape().equals(wanted.shape())
-                            && format.target().equals(wanted.target()));
+            boolean isThere = session.brief().formats().stream().anyMatch(format -> isSuch(format, wanted));
             return isThere || !session.shoot().mayEdit()
                     ? Optional.empty()
                     : Optional.of(new Findable(
@@ -104,6 +103,12 @@ public final class Findables {
         } catch (IllegalArgumentException noFormat) { // most of what is typed is none
             return Optional.empty();
         }
+    }
+
+    private static boolean isSuch(Format format, Format wanted) {
+        boolean anySize = wanted.target().equals(SizeTarget.NONE);
+        return format.shape().equals(wanted.shape())
+                && (anySize || format.target().equals(wanted.target()));
     }
 
     /** The current photo's crop to all photos that lie in one way: they are selected, and what would become of them shows. */

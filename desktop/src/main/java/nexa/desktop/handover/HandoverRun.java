@@ -117,7 +117,7 @@ final class HandoverRun extends VBox {
         resume.setText(Words.of(failed ? "handover.retry" : "handover.resume"));
         resume.setVisible(!running && formats > 0 && (failed || outlook.unfinished()));
         start.setVisible(!running);
-        start.setText(Words.of("handover.start", outlook.files()));
+        start.setText(outlook.isKnown() ? Words.of("handover.start", outlook.files()) : Words.of("handover.start.yet"));
         start.setDisable(outlook.files() == 0);
     }
 
@@ -125,9 +125,12 @@ final class HandoverRun extends VBox {
         if (session.brief().formats().isEmpty()) {
             return Words.of("handover.plan.brief");
         }
-        return formats == 0
-                ? Words.of("handover.plan.nothing")
-                : Words.of("handover.plan", outlook.files(), outlook.photos(), formats);
+        if (formats == 0) {
+            return Words.of("handover.plan.nothing");
+        }
+        return outlook.isKnown()
+                ? Words.of("handover.plan", outlook.files(), outlook.photos(), formats)
+                : Words.of("handover.plan.yet");
     }
 
     private String exceptionWords(Outlook outlook) {

@@ -47,6 +47,8 @@ public final class HandoverView extends StackPane {
     /** Somebody who types a folder's name is not done with every letter. */
     private final PauseTransition soon = new PauseTransition(Duration.millis(150));
 
+    private boolean looked;
+
     private final Session session;
     private final HandoverModel model;
     private final Actions actions;
@@ -254,7 +256,7 @@ public final class HandoverView extends StackPane {
     /** Looking ahead takes samples, so it is done only for those who look. */
     private void refresh() {
         if (session.viewProperty().get() == MainView.HANDOVER) {
-            soon.playFromStart();
+            lookAhead();
             long kept = model.choice().alternates();
             alternates.setText(Words.of("handover.alternates", kept));
             alternates.setVisible(kept > 0);
@@ -270,6 +272,16 @@ public final class HandoverView extends StackPane {
             showExample();
             showTable();
             run.refresh();
+        }
+    }
+
+    /** At once for those who come to see it; then when they stop typing. */
+    private void lookAhead() {
+        if (looked) {
+            soon.playFromStart();
+        } else {
+            looked = true;
+            model.look();
         }
     }
 

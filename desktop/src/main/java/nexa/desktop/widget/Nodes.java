@@ -45,7 +45,7 @@ public final class Nodes {
         Node all = scroll.getContent();
         double seen = scroll.getViewportBounds().getHeight();
         double beyond = all.getLayoutBounds().getHeight() - seen;
-        if (beyond > 0) {
+        if (beyond > 0 && isWithin(part, scroll)) { // it may be gone again
             Bounds place = all.sceneToLocal(part.localToScene(part.getLayoutBounds()));
             double top = scroll.getVvalue() * beyond;
             double moved = Math.clamp(top, Math.min(place.getMinY(), place.getMaxY() - seen), place.getMinY());
