@@ -1,6 +1,7 @@
 package nexa.desktop.delivering;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertInstanceOf;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.Mockito.mock;
@@ -29,9 +30,12 @@ class HandoverModelTest {
     @TempDir
     Path base;
 
-    /** Closing ends the work that is waited for, and a run that ends then must not ask for more. */
-    @Test
-    void runThatEndsAfterClosing_looksAtNothingMore() throws IOException {
+    private interface Trial {
+        void with(HandoverModel model, Deque<Runnable> work) throws IOException;
+    }
+
+    /** Of a shoot of one photo in one format. */
+    private void model(Trial trial) throws IOException {
         Path folder = Files.createDirectory(base.resolve("shoot"));
         Files.copy(Path.of("..", "demo", "fennick-kiln", "kiln_0201.jpg"), folder.resolve("a.jpg"));
         Deque<Runnable> work = new ArrayDeque<>();
@@ -39,6 +43,24 @@ class HandoverModelTest {
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
             HandoverModel model = new HandoverModel(shoot, mock(HandoverChoice.Around.class), work::add, Runnable::run);
             model.choice().folderProperty().set(base.resolve("out"));
+            trial.with(model, work);
+        }
+    }
+
+    @Test
+    void nothingIsKnown_untilItIsLookedAt() throws IOException {
+        model((model, work) -> {
+            model.look();
+            assertFalse(model.outlookProperty().get().isKnown());
+            work.remove().run();
+            assertTrue(model.outlookProperty().get().isKnown());
+        });
+    }
+
+    /** Closing ends the work that is waited for, and a run that ends then must not ask for more. */
+    @Test
+    void runThatEndsAfterClosing_looksAtNothingMore() throws IOException {
+        model((model, work) -> {
             model.start();
             model.dispose();
             assertEquals(1, work.size());
@@ -48,7 +70,7 @@ class HandoverModelTest {
             assertTrue(work.isEmpty(), "nothing is looked at any more");
             model.look();
             assertTrue(work.isEmpty());
-        }
+        });
     }
 
     @Test
