@@ -133,6 +133,7 @@ public final class RepeatsModel {
                                 if (failure != null) {
                                     LOG.warn("Near-repeats were not looked for", failure);
                                     asked = false; // another time they may be found
+                                    selecting = false; // which would look for them again at once
                                 }
                                 show(groups == null ? List.of() : groups);
                                 return groups;

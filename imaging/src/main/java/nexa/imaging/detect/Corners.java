@@ -34,6 +34,9 @@ record Corners(List<Point> places, byte[] looks) {
     private static final int MOST = 250;
     private static final int BYTES = 32;
 
+    /** In pixels: nearer to a side the library finds no corner, and of a picture that is no more it may make none smaller. */
+    private static final int BORDER = 31;
+
     /** In grey levels: as much a corner must differ from what is about it. */
     private static final int FAINTEST = 8;
 
@@ -59,6 +62,9 @@ record Corners(List<Point> places, byte[] looks) {
     private static final int REFINED = 10;
 
     static Corners of(Picture grey) {
+        if (Math.min(grey.size().width(), grey.size().height()) <= 2 * BORDER) {
+            return new Corners(List.of(), new byte[0]);
+        }
         try (ORB orb = ORB.create();
                 KeyPointVector found = new KeyPointVector();
                 Mat descriptions = new Mat();

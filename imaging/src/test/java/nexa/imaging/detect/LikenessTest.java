@@ -55,6 +55,16 @@ class LikenessTest {
     }
 
     @ParameterizedTest
+    @CsvSource({"1, 1", "400, 1", "2, 300", "40, 6", "62, 62", "63, 400"})
+    void narrowPictures_areLookedAtToo(int width, int height) {
+        try (Scalar grey = new Scalar(90, 90, 90, 0);
+                Picture narrow = new Picture(new Mat(height, width, CV_8UC3, grey));
+                Picture other = new Picture(new Mat(height, width, CV_8UC3, grey))) {
+            assertFalse(Likeness.of(narrow).isSame(Likeness.of(other)), "there is nothing to see");
+        }
+    }
+
+    @ParameterizedTest
     @CsvSource({"0, 1, 1", "1.5, 1, 1", "0, 1.04, 0.7", "-1, 1.02, 1.2"})
     void takenAgain_isTheSame_wheneverThatIs(double degrees, double nearer, double lighter) throws Exception {
         try (Picture scene = small("kiln_0208.jpg");
