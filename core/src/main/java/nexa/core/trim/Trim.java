@@ -107,8 +107,8 @@ public record Trim(double left, double top, double right, double bottom, Tilt le
         double halfHeight = asShot.height() / 2.0 / asShot.longEdge();
         Point from = new Point(Math.max(left, -halfWidth), Math.max(top, -halfHeight));
         Point to = new Point(
-                Math.max(Math.min(right, halfWidth), from.x() + SMALLEST),
-                Math.max(Math.min(bottom, halfHeight), from.y() + SMALLEST));
+                Math.max(Math.min(right, halfWidth), from.x() + Math.min(SMALLEST, 2 * halfWidth)),
+                Math.max(Math.min(bottom, halfHeight), from.y() + Math.min(SMALLEST, 2 * halfHeight)));
         return Frame.between(from, to);
     }
 

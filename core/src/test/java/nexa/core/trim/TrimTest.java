@@ -31,6 +31,16 @@ class TrimTest {
     private static final Trim TRIM = new Trim(-0.4, -0.3, 0.45, 0.25, new Tilt(1.5), 0);
 
     @Test
+    void untrimmed_isTheWholePhoto_howeverNarrow() {
+        for (PixelSize photo : List.of(new PixelSize(6000, 4000), new PixelSize(20_000, 40), new PixelSize(2, 300))) {
+            Frame whole = Trim.NONE.within(photo);
+            assertEquals((double) photo.width() / photo.longEdge(), whole.width(), 1e-12);
+            assertEquals((double) photo.height() / photo.longEdge(), whole.height(), 1e-12);
+            assertEquals(0, whole.centre().length(), 1e-12);
+        }
+    }
+
+    @Test
     void text_readsBackToTheLastBit() {
         assertEquals(TRIM, Trim.parse(TRIM.text()));
         assertEquals("", Trim.NONE.text());

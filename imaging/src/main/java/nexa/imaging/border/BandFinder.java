@@ -73,6 +73,9 @@ public final class BandFinder {
             return Bands.NONE;
         }
         try (Rect kept = kept(picture, trim)) {
+            if (kept.width() < 1 || kept.height() < 1) { // a trim brought from a wider photo
+                return Bands.NONE;
+            }
             BandFinder finder = new BandFinder(picture, kept);
             Gaps across = finder.gaps(true);
             Gaps down = finder.gaps(false);
@@ -83,10 +86,12 @@ public final class BandFinder {
     private static Rect kept(Picture picture, Trim trim) {
         Frame inside = trim.within(picture.size());
         double edge = picture.size().longEdge();
-        int left = (int) Math.ceil(inside.left() * edge + picture.size().width() / 2.0 - 0.01);
-        int top = (int) Math.ceil(inside.top() * edge + picture.size().height() / 2.0 - 0.01);
-        int right = (int) Math.floor(inside.right() * edge + picture.size().width() / 2.0 + 0.01);
-        int bottom = (int) Math.floor(inside.bottom() * edge + picture.size().height() / 2.0 + 0.01);
+        int width = picture.size().width();
+        int height = picture.size().height();
+        int left = (int) Math.max(0, Math.ceil(inside.left() * edge + width / 2.0 - 0.01));
+        int top = (int) Math.max(0, Math.ceil(inside.top() * edge + height / 2.0 - 0.01));
+        int right = (int) Math.min(width, Math.floor(inside.right() * edge + width / 2.0 + 0.01));
+        int bottom = (int) Math.min(height, Math.floor(inside.bottom() * edge + height / 2.0 + 0.01));
         return new Rect(left, top, right - left, bottom - top);
     }
 

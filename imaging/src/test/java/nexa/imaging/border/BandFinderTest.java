@@ -12,8 +12,10 @@ import nexa.core.trim.Trim;
 import nexa.imaging.pixels.Picture;
 import org.bytedeco.javacpp.indexer.UByteIndexer;
 import org.bytedeco.opencv.opencv_core.Mat;
+import org.bytedeco.opencv.opencv_core.Scalar;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Bands of one colour between pictures. */
@@ -68,6 +70,16 @@ class BandFinderTest {
         assertEquals(1, bands.count());
         assertGap(690, 716, WIDTH, bands.across().all().getFirst());
         assertEquals(Bands.NONE, found(scan, 245, trim.leaning(new Tilt(1))));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, 1", "2, 300", "3000, 4", "20, 9", "400, 100"})
+    void narrowPhotos_alsoTrimmedToWhatTheyHaveNot_haveNone(int width, int height) {
+        try (Scalar grey = new Scalar(90, 90, 90, 0);
+                Picture narrow = new Picture(new Mat(height, width, CV_8UC3, grey))) {
+            assertEquals(Bands.NONE, BandFinder.find(narrow, Trim.NONE));
+            assertEquals(Bands.NONE, BandFinder.find(narrow, new Trim(0.3, 0.3, 0.4, 0.4, Tilt.NONE, 0)));
+        }
     }
 
     @Test
