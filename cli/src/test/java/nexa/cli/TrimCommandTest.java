@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.StreamSupport;
 import javax.imageio.ImageIO;
@@ -106,15 +107,7 @@ class TrimCommandTest extends CommandTest {
     /** A picture that was cut in two comes out whole, as if it had never been cut. */
     @Test
     void bandInside_isClosedUp_andDeliveredWithoutIt() throws IOException {
-        BufferedImage photo = ImageIO.read(folder.resolve("plain.png").toFile());
-        BufferedImage cut = new BufferedImage(630, 400, BufferedImage.TYPE_INT_RGB);
-        Graphics2D canvas = cut.createGraphics();
-        canvas.setColor(new Color(245, 244, 240));
-        canvas.fillRect(0, 0, 630, 400);
-        canvas.drawImage(photo.getSubimage(0, 0, 250, 400), 0, 0, null);
-        canvas.drawImage(photo.getSubimage(250, 0, 350, 400), 280, 0, null);
-        canvas.dispose();
-        ImageIO.write(cut, "png", folder.resolve("cut.png").toFile());
+        BufferedImage photo = cutInTwo();
         rows(0, "formats", shoot(), "--add", "Photo=as photo", "--files", "Photo=png");
 
         JsonNode bands = rows(0, "trim", shoot(), "--photo", "*.png", "--close", "--apply");
@@ -129,6 +122,41 @@ class TrimCommandTest extends CommandTest {
         assertSame(photo, ImageIO.read(out.resolve("cut.png").toFile()));
         rows(0, "trim", shoot(), "--photo", "cut.png", "--clear");
         assertEquals(630, width("cut.png"));
+    }
+
+    /** A photo so narrow that nothing may be taken from it stays as it is, and the others are done all the same. */
+    @Test
+    void bandThatLeavesHardlyAnything_isSaid_andTheOthersAreDone() throws IOException {
+        Random random = new Random(5);
+        BufferedImage sliver = new BufferedImage(2, 300, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < 300; y++) {
+            int colour = y >= 205 && y < 225 ? 0xf5f4f0 : random.nextInt(0xffffff);
+            sliver.setRGB(0, y, colour);
+            sliver.setRGB(1, y, colour);
+        }
+        ImageIO.write(sliver, "png", folder.resolve("narrow.png").toFile());
+        cutInTwo();
+        JsonNode rows = rows(0, "trim", shoot(), "--photo", "*.png", "--close", "--apply");
+        assertEquals(List.of("cut.png", "narrow.png"), rows.findValuesAsText("photo"));
+        assertTrue(said().contains("narrow.png: hardly anything of the photo would be left"), said());
+
+        rows(0, "formats", shoot(), "--add", "Photo=as photo");
+        assertEquals(600, width("cut.png"));
+        assertEquals(2, width("narrow.png"));
+    }
+
+    /** @return what lies on both sides of the band of {@code cut.png}, joined */
+    private BufferedImage cutInTwo() throws IOException {
+        BufferedImage photo = ImageIO.read(folder.resolve("plain.png").toFile());
+        BufferedImage cut = new BufferedImage(630, 400, BufferedImage.TYPE_INT_RGB);
+        Graphics2D canvas = cut.createGraphics();
+        canvas.setColor(new Color(245, 244, 240));
+        canvas.fillRect(0, 0, 630, 400);
+        canvas.drawImage(photo.getSubimage(0, 0, 250, 400), 0, 0, null);
+        canvas.drawImage(photo.getSubimage(250, 0, 350, 400), 280, 0, null);
+        canvas.dispose();
+        ImageIO.write(cut, "png", folder.resolve("cut.png").toFile());
+        return photo;
     }
 
     private static void assertSame(BufferedImage expected, BufferedImage delivered) {

@@ -16,6 +16,8 @@ public final class FormatWords {
     /** What says that numbers are a size: two of them alone are a shape. */
     private static final Pattern UNIT = Pattern.compile("[^0-9.,:;/x×\\s]");
 
+    private static final Pattern SEPARATOR = Pattern.compile("\\s*(?:;|,(?=\\s|$))\\s*");
+
     private FormatWords() {}
 
     /**
@@ -33,15 +35,12 @@ public final class FormatWords {
     }
 
     /**
-     * Reads several, separated as those of {@link ShapeWords#parseAll}.
+     * Reads several, separated by semicolons or by commas with a blank behind them: without one it is a decimal's.
      *
      * @throws IllegalArgumentException with words for the user if one of them is none
      */
     public static List<Format> typedAll(String text) {
-        return Shape.SEPARATOR
-                .splitAsStream(text.strip())
-                .map(FormatWords::typed)
-                .toList();
+        return SEPARATOR.splitAsStream(text.strip()).map(FormatWords::typed).toList();
     }
 
     private static Optional<Format> sized(String text) {

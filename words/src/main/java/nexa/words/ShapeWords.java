@@ -2,7 +2,6 @@ package nexa.words;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -83,18 +82,6 @@ public final class ShapeWords {
                 .filter(shape -> of(shape).equalsIgnoreCase(text.strip()))
                 .findFirst()
                 .orElseGet(() -> Shape.parse(text));
-    }
-
-    /**
-     * Reads several, as {@link Shape#parseAll} does.
-     *
-     * @throws IllegalArgumentException with words for the user if one of them is none
-     */
-    public static List<Shape> parseAll(String text) {
-        return Shape.SEPARATOR
-                .splitAsStream(text.strip())
-                .map(ShapeWords::parse)
-                .toList();
     }
 
     /** A new format that is named by its shape. */

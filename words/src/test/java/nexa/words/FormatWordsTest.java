@@ -60,13 +60,25 @@ class FormatWordsTest {
         assertEquals(preset.format(), FormatWords.typed(preset.format().name()));
     }
 
-    @Test
-    void several_areSeparatedAsShapesAre() {
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "4:5 | 4:5",
+                "4:5, a4; 1200x1500 px | 4:5, A4, 1200×1500 px",
+                "4:5 ;1:1;free | 4:5, 1:1, free",
+                "1,91:1, as photo, | 1.91:1, as photo"
+            })
+    void several_areSeparated_butNotAtADecimalsComma(String typed, String names) {
         assertEquals(
-                List.of("4:5", "A4", "1200×1500 px"),
-                FormatWords.typedAll("4:5, a4; 1200x1500 px").stream()
-                        .map(Format::name)
-                        .toList());
+                List.of(names.split(", ")),
+                FormatWords.typedAll(typed).stream().map(Format::name).toList());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "4:5, wide", "4:5,1:1", ", 4:5"})
+    void several_areRefusedIfOneIsNone(String typed) {
+        assertThrows(IllegalArgumentException.class, () -> FormatWords.typedAll(typed));
     }
 
     @ParameterizedTest

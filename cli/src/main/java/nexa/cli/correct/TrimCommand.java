@@ -123,7 +123,7 @@ public final class TrimCommand extends ShootCommand {
                 allRead &= found.isPresent();
                 found.ifPresent(each -> each.forEach(band -> add(rows, photo, band)));
                 found.filter(each -> !each.isEmpty())
-                        .map(each -> joined(photo, before, each))
+                        .flatMap(each -> joined(photo, before, each))
                         .ifPresent(after -> changes.add(new FramingChange(photo.id(), before, after)));
             }
         }
@@ -201,12 +201,20 @@ public final class TrimCommand extends ShootCommand {
         return exif.apply(fromMiddle).times(1.0 / stored.longEdge());
     }
 
-    private Framing joined(Photo photo, Framing before, List<Bands.Band> found) {
+    /** Empty, and said, if hardly anything would be left without what was found; what was given is wrong then. */
+    private Optional<Framing> joined(Photo photo, Framing before, List<Bands.Band> without) {
         Pose pose = before.pose();
-        return pose.bands()
-                .plus(found, photo.facts().orElseThrow().asShot(), pose.trim())
-                .map(bands -> before.withPose(pose.withBands(bands)))
-                .orElseThrow(() -> wrong(Words.of("cli.trim-nothing-left", photo.file())));
+        Optional<Framing> after = pose.bands()
+                .plus(without, photo.facts().orElseThrow().asShot(), pose.trim())
+                .map(all -> before.withPose(pose.withBands(all)));
+        if (after.isEmpty()) {
+            String why = Words.of("cli.trim-nothing-left", photo.file());
+            if (!bands.isEmpty()) {
+                throw wrong(why);
+            }
+            say(why);
+        }
+        return after;
     }
 
     /** A band, from one end of the photo to the other. */

@@ -1,8 +1,6 @@
 package nexa.core.shape;
 
-import java.util.List;
 import java.util.Locale;
-import java.util.regex.Pattern;
 import nexa.core.told.InvalidException;
 
 /** An aspect ratio, or the freedom from one. */
@@ -48,8 +46,6 @@ public sealed interface Shape {
         }
     }
 
-    Pattern SEPARATOR = Pattern.compile("\\s*(?:;|,(?=\\s|$))\\s*");
-
     Shape FREE = new Free();
     Shape AS_PHOTO = new AsPhoto();
 
@@ -72,15 +68,6 @@ public sealed interface Shape {
             throw new InvalidException("told.shape.not-shape-write-width-height", text.strip());
         }
         return ratio;
-    }
-
-    /**
-     * Reads several, separated by semicolons or by commas with a blank behind them: without one it is a decimal's.
-     *
-     * @throws IllegalArgumentException with words for the user if one of them is none
-     */
-    static List<Shape> parseAll(String text) {
-        return SEPARATOR.splitAsStream(text.strip()).map(Shape::parse).toList();
     }
 
     /** The text that {@link #parse} reads back. */

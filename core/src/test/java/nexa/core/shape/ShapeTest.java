@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import nexa.core.geometry.Orientation;
 import nexa.core.shape.Shape.Ratio;
 import org.junit.jupiter.api.Test;
@@ -35,25 +34,6 @@ class ShapeTest {
     })
     void parse_readsRatios(String text, long width, long height) {
         assertEquals(new Ratio(width, height), Shape.parse(text));
-    }
-
-    @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "4:5|4:5",
-                "4:5, 1:1|4:5 1:1",
-                "4:5 ;1:1;free|4:5 1:1 free",
-                "1,91:1, as photo,|191:100 as photo",
-            })
-    void parseAll_readsSeveral(String text, String shapes) {
-        assertEquals(shapes, Shape.parseAll(text).stream().map(Shape::text).collect(Collectors.joining(" ")));
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"", "4:5, wide", "4:5,1:1", ", 4:5"})
-    void parseAll_refusesIfOneIsNone(String text) {
-        assertThrows(IllegalArgumentException.class, () -> Shape.parseAll(text));
     }
 
     @ParameterizedTest
