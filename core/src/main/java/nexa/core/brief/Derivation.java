@@ -67,28 +67,27 @@ public final class Derivation {
         Frame largest = largest(space, format);
         Optional<Frame> source = nearest(space, framing, format, brief, largest.aspect());
         List<Point> marks = framing.marks().in(space);
-        if (keeps(space, framing, format, source.isPresent(), marks)) {
+        Optional<Sight> kept = kept(space, framing, format, source.isPresent(), marks);
+        if (kept.isPresent()) {
             Optional<Point> focus = marks.isEmpty() ? Optional.empty() : Optional.of(Marks.middle(marks));
-            return Keeping.frame(space.outline(), seen(space, framing), focus, largest);
+            return Keeping.frame(space.outline(), kept.orElseThrow(), focus, largest);
         }
         return marks.isEmpty()
                 ? source.map(placed -> around(space.outline(), placed, largest)).orElse(largest)
                 : Fit.within(space.outline(), byMarks(space, framing, marks, source, largest));
     }
 
-    /** Whether the frame follows from what is seen: nobody said by a rule or a frame how it shall be. */
-    private static boolean keeps(
+    /**
+     * What is seen in level space, if the frame follows from it: nobody said by a rule or a frame how it shall be, and
+     * anything is left of it there.
+     */
+    private static Optional<Sight> kept(
             PhotoSpace space, Framing framing, Format format, boolean placedElsewhere, List<Point> marks) {
         boolean ruled = !marks.isEmpty()
                 && framing.subject().rule().filter(rule -> rule.suits(marks)).isPresent();
-        return !format.centred()
-                && !placedElsewhere
-                && !ruled
-                && !seen(space, framing).isNone();
-    }
-
-    private static Sight seen(PhotoSpace space, Framing framing) {
-        return framing.subject().sight().orElse(Sight.NONE).in(space);
+        return format.centred() || placedElsewhere || ruled
+                ? Optional.empty()
+                : framing.subject().sight().map(sight -> sight.in(space)).filter(sight -> !sight.isNone());
     }
 
     /** Why the frame lies where {@link #frame} has it. @param frame that one */
@@ -98,8 +97,9 @@ public final class Derivation {
         }
         List<Point> marks = framing.marks().in(space);
         boolean elsewhere = isPlacedElsewhere(framing, format, brief);
-        if (keeps(space, framing, format, elsewhere, marks)) {
-            return kept(frame, seen(space, framing));
+        Optional<Sight> kept = kept(space, framing, format, elsewhere, marks);
+        if (kept.isPresent()) {
+            return why(frame, kept.orElseThrow());
         }
         if (!marks.isEmpty()) {
             return new Why.ByMarks();
@@ -107,7 +107,7 @@ public final class Derivation {
         return elsewhere ? new Why.AsPlacedElsewhere() : new Why.Centred();
     }
 
-    private static Why kept(Frame frame, Sight sight) {
+    private static Why why(Frame frame, Sight sight) {
         int faces = (int)
                 sight.faces().stream().filter(face -> frame.contains(face)).count();
         boolean subject = sight.subject().filter(frame::contains).isPresent();
