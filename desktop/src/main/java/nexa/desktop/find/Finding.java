@@ -1,7 +1,6 @@
 package nexa.desktop.find;
 
 import java.text.Normalizer;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -11,6 +10,7 @@ import java.util.regex.Pattern;
 /** What fits a few typed letters. */
 final class Finding {
     private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
+    private static final char LAST_WITHOUT_ACCENTS = 0x7f;
     private static final Pattern SPACES = Pattern.compile("\\s+");
 
     /** How well a typed word fits: nothing is better than 0. */
@@ -56,13 +56,19 @@ final class Finding {
         if (text.startsWith(word)) {
             return BEGINS_ALL;
         }
-        boolean beginsWord = Arrays.stream(SPACES.split(text)).anyMatch(part -> part.startsWith(word));
-        return beginsWord ? BEGINS_A_WORD : text.contains(word) ? WITHIN : NOT;
+        int at = text.indexOf(word);
+        while (at > 0 && !Character.isWhitespace(text.charAt(at - 1))) {
+            at = text.indexOf(word, at + 1);
+        }
+        return at > 0 ? BEGINS_A_WORD : text.contains(word) ? WITHIN : NOT;
     }
 
     private static String plain(String text) {
-        return ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFD))
-                .replaceAll("")
-                .toLowerCase(Locale.ROOT);
+        boolean mayHaveAccents = text.chars().anyMatch(letter -> letter > LAST_WITHOUT_ACCENTS);
+        String letters = mayHaveAccents
+                ? ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFD))
+                        .replaceAll("")
+                : text;
+        return letters.toLowerCase(Locale.ROOT);
     }
 }
