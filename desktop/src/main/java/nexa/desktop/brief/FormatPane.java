@@ -1,8 +1,8 @@
 package nexa.desktop.brief;
 
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
@@ -18,11 +18,10 @@ import nexa.core.shape.OrientationRule;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.ChoiceList;
 import nexa.desktop.widget.ColourBox;
-import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Numbers;
-import nexa.desktop.widget.Shown;
 import nexa.shoot.exchange.Shelf;
 import nexa.words.ShapeWords;
 import nexa.words.SizeWords;
@@ -36,10 +35,12 @@ public final class FormatPane implements PaneLayer.Content {
     private final Runnable done;
     private final TextField name = new TextField();
     private final TextField shape = new TextField();
-    private final ChoiceBox<OrientationRule> rule = new ChoiceBox<>();
+    private final ChoiceList<OrientationRule> rule =
+            ChoiceList.of("format-rule", Words.of("format.rule"), OrientationRule.values(), "rule");
     private final TextField target = new TextField();
     private final TextField note = new TextField();
-    private final ChoiceBox<FileType> type = new ChoiceBox<>();
+    private final ChoiceList<FileType> type =
+            new ChoiceList<>("format-type", Words.of("handover.type"), List.of(FileType.values()), FileType::label);
     private final Spinner<Integer> quality;
     private final ColourBox colour;
     private final CheckBox centred = new CheckBox(Words.of("format.centred"));
@@ -88,19 +89,11 @@ public final class FormatPane implements PaneLayer.Content {
         target.setText(SizeWords.of(format.target()));
         target.setPromptText(Words.of("format.target.hint"));
         note.setText(format.note());
-        rule.getItems().setAll(OrientationRule.values());
-        rule.setConverter(new EnumWords<>("rule"));
         rule.setValue(format.rule());
-        rule.setId("format-rule");
-        rule.setAccessibleText(Words.of("format.rule"));
-        type.getItems().setAll(FileType.values());
-        type.setConverter(new Shown<>(FileType::label));
         type.setValue(format.files().type());
         centred.setSelected(format.centred());
         centred.setId("format-centred");
         Buttons.explain(centred, Words.of("format.centred.tip"));
-        type.setId("format-type");
-        type.setAccessibleText(Words.of("handover.type"));
         quality.setPrefWidth(90);
         quality.disableProperty().bind(type.valueProperty().map(chosen -> !chosen.hasQuality()));
     }

@@ -102,13 +102,8 @@ public final class AlternatesPane implements PaneLayer.BesideView {
     }
 
     private HBox row(Alternate alternate) {
-        PictureRow choose = new PictureRow(
-                Optional.of(picture(alternate)),
-                PICTURE,
-                alternate.name(),
-                "",
-                frame.isShown(alternate),
-                () -> frame.use(alternate));
+        PictureRow choose = new PictureRow(Optional.of(picture(alternate)), PICTURE, alternate.name(), "");
+        choose.offer(frame.isShown(alternate), () -> frame.use(alternate));
         choose.setId("alternate-" + alternate.name());
         HBox.setHgrow(choose, Priority.ALWAYS);
         Button drop = Buttons.icon(MaterialDesignC.CLOSE, "alternate.drop", () -> frame.drop(alternate));

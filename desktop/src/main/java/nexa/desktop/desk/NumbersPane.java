@@ -2,7 +2,6 @@ package nexa.desktop.desk;
 
 import java.util.Optional;
 import javafx.geometry.Pos;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -20,7 +19,7 @@ import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
-import nexa.desktop.widget.EnumWords;
+import nexa.desktop.widget.ChoiceList;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Numbers;
 import nexa.words.Words;
@@ -37,17 +36,14 @@ public final class NumbersPane implements PaneLayer.BesideView {
     private final TextField wide = field("width", (m, f, v) -> m.withWidth(f, v, keepsShape()));
     private final TextField high = field("height", (m, f, v) -> m.withHeight(f, v, keepsShape()));
     private final TextField ppi = new TextField();
-    private final ComboBox<Unit> unit = new ComboBox<>();
+    private final ChoiceList<Unit> unit =
+            ChoiceList.of("numbers-unit", Words.of("numbers.unit"), Unit.values(), "unit");
     private final VBox node = new VBox(10);
     private final Subscription subscriptions;
 
     public NumbersPane(Session session) {
         this.session = session;
         Settings settings = session.settings();
-        unit.getItems().setAll(Unit.values());
-        unit.setConverter(new EnumWords<>("unit"));
-        unit.setId("numbers-unit");
-        unit.setAccessibleText(Words.of("numbers.unit"));
         unit.setValue(settings.unitProperty().get());
         unit.valueProperty().subscribe(chosen -> settings.unitProperty().set(chosen));
         ppi.setPrefColumnCount(4);

@@ -10,7 +10,6 @@ import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Spinner;
@@ -30,8 +29,8 @@ import nexa.desktop.delivering.PaperModel.Kind;
 import nexa.desktop.delivering.PaperModel.State;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.ChoiceList;
 import nexa.desktop.widget.Choices;
-import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Rows;
@@ -45,7 +44,11 @@ public final class PaperPane implements PaneLayer.Content {
     private final PaperModel model;
     private final Supplier<List<Format>> formats;
     private final Choices<Kind> kind;
-    private final ChoiceBox<Paper> paper = new ChoiceBox<>();
+    private final ChoiceList<Paper> paper = new ChoiceList<>(
+            "paper-paper",
+            Words.of("paper.paper"),
+            Paper.inCountry(Locale.getDefault().getCountry()),
+            sheet -> Words.of("sheet", sheet));
     private final CheckBox lying = new CheckBox(Words.of("paper.lying"));
     private final Spinner<Integer> columns = Numbers.whole("paper-columns", "paper.columns", 1, 20, 5);
     private final Spinner<Double> bleed = Numbers.decimal("paper-bleed", "paper.bleed", 0, 50, 3, 0.5);
@@ -88,11 +91,7 @@ public final class PaperPane implements PaneLayer.Content {
     }
 
     private void fill() {
-        paper.getItems().setAll(Paper.inCountry(Locale.getDefault().getCountry()));
-        paper.setConverter(new EnumWords<>("sheet"));
         paper.valueProperty().bindBidirectional(model.paperProperty());
-        paper.setId("paper-paper");
-        paper.setAccessibleText(Words.of("paper.paper"));
         lying.selectedProperty().bindBidirectional(model.lyingProperty());
         lying.setId("paper-lying");
         marks.selectedProperty().bindBidirectional(model.marksProperty());

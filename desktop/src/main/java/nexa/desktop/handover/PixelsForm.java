@@ -1,10 +1,9 @@
 package nexa.desktop.handover;
 
-import java.util.Arrays;
+import java.util.List;
 import java.util.function.Predicate;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
@@ -24,12 +23,11 @@ import nexa.core.files.Packing.Compression;
 import nexa.core.files.Packing.Depth;
 import nexa.desktop.pane.FillBox;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.ChoiceList;
 import nexa.desktop.widget.ColourBox;
-import nexa.desktop.widget.EnumWords;
 import nexa.desktop.widget.Labels;
 import nexa.desktop.widget.Numbers;
 import nexa.desktop.widget.Rows;
-import nexa.desktop.widget.Shown;
 import nexa.words.SizeWords;
 import nexa.words.Words;
 
@@ -41,15 +39,16 @@ final class PixelsForm extends GridPane {
     private final TextField target = new TextField();
     private final CheckBox enlarges = new CheckBox(Words.of("files.enlarge.to"));
     private final Spinner<Integer> enlarge;
-    private final ChoiceBox<FileType> type = new ChoiceBox<>();
+    private final ChoiceList<FileType> type =
+            new ChoiceList<>("files-type", Words.of("handover.type"), List.of(FileType.values()), FileType::label);
     private final Spinner<Integer> quality;
     private final CheckBox limits = new CheckBox(Words.of("files.most.to"));
     private final Spinner<Integer> kilobytes;
-    private final ChoiceBox<Chroma> chroma = choice("chroma", Chroma.values());
+    private final ChoiceList<Chroma> chroma = choice("chroma", Chroma.values());
     private final CheckBox progressive = new CheckBox(Words.of("files.progressive"));
     private final CheckBox untouched = new CheckBox(Words.of("files.untouched"));
-    private final ChoiceBox<Depth> depth = choice("depth", Depth.values());
-    private final ChoiceBox<Compression> compression = choice("compression", Compression.values());
+    private final ChoiceList<Depth> depth = choice("depth", Depth.values());
+    private final ChoiceList<Compression> compression = choice("compression", Compression.values());
     private final ColourBox colour;
     private final CheckBox tags = new CheckBox(Words.of("files.ppi.is"));
     private final Spinner<Integer> ppi;
@@ -104,10 +103,6 @@ final class PixelsForm extends GridPane {
         target.setPromptText(Words.of("format.target.hint"));
         target.setTooltip(new Tooltip(Words.of("format.target.hint")));
         target.setAccessibleText(Words.of("format.target"));
-        type.setId("files-type");
-        type.getItems().setAll(FileType.values());
-        type.setConverter(new Shown<>(FileType::label));
-        type.setAccessibleText(Words.of("handover.type"));
         quality.setTooltip(new Tooltip(Words.of("handover.quality.tip")));
         ObservableValue<Boolean> lossless = type.valueProperty().map(chosen -> !chosen.hasQuality());
         quality.disableProperty().bind(lossless);
@@ -139,13 +134,8 @@ final class PixelsForm extends GridPane {
         return spinner;
     }
 
-    private static <E extends Enum<E>> ChoiceBox<E> choice(String kind, E[] values) {
-        ChoiceBox<E> box = new ChoiceBox<>();
-        box.setId("files-" + kind);
-        box.getItems().setAll(Arrays.asList(values));
-        box.setConverter(new EnumWords<>(kind));
-        box.setAccessibleText(Words.of("files." + kind));
-        return box;
+    private static <E extends Enum<E>> ChoiceList<E> choice(String kind, E[] values) {
+        return ChoiceList.of("files-" + kind, Words.of("files." + kind), values, kind);
     }
 
     private static HBox unit(CheckBox box, Spinner<Integer> number, String words) {

@@ -4,13 +4,12 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ColorPicker;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.paint.Color;
 import nexa.core.fill.Fill;
-import nexa.desktop.widget.EnumWords;
+import nexa.desktop.widget.ChoiceList;
 import nexa.words.Words;
 
 /** Chooses what goes where a frame shows no photo. */
@@ -37,7 +36,7 @@ public final class FillBox extends HBox {
         }
     }
 
-    private final ChoiceBox<Kind> kind = new ChoiceBox<>();
+    private final ChoiceList<Kind> kind;
     private final ColorPicker colour = new ColorPicker(Color.gray(0.5));
     private final Slider reach = new Slider(0.005, Fill.Stretch.MOST, Fill.Stretch.USUAL);
     private final ReadOnlyObjectWrapper<Fill> value = new ReadOnlyObjectWrapper<>(Fill.WHITE);
@@ -47,10 +46,7 @@ public final class FillBox extends HBox {
     public FillBox(String id, Fill now) {
         super(8);
         setAlignment(Pos.CENTER_LEFT);
-        kind.setId(id);
-        kind.getItems().setAll(Kind.values());
-        kind.setConverter(new EnumWords<>("fill"));
-        kind.setAccessibleText(Words.of("files.fill"));
+        kind = ChoiceList.of(id, Words.of("files.fill"), Kind.values(), "fill");
         colour.setId(id + "-colour");
         colour.setAccessibleText(Words.of("fill.colour"));
         colour.setPrefWidth(70);

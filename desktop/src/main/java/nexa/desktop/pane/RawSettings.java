@@ -1,13 +1,13 @@
 package nexa.desktop.pane;
 
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import nexa.desktop.keys.Command;
 import nexa.desktop.model.RawModel;
+import nexa.desktop.widget.ChoiceList;
 import nexa.shoot.photo.RawPicture;
 import nexa.shoot.scan.PairShown;
 import nexa.words.Words;
@@ -27,8 +27,9 @@ public final class RawSettings extends VBox {
                 .addAll(
                         SettingsPane.part(
                                 "raw.title",
-                                box(
+                                list(
                                         "settings-raw",
+                                        "raw.title",
                                         RawPicture.values(),
                                         raw.usual(),
                                         picture -> "raw." + picture.setting(),
@@ -39,8 +40,9 @@ public final class RawSettings extends VBox {
                                 said),
                         SettingsPane.part(
                                 "pairs.title",
-                                box(
+                                list(
                                         "settings-pairs",
+                                        "pairs.title",
                                         PairShown.values(),
                                         raw.pairs(),
                                         shown -> "pairs." + shown.setting(),
@@ -51,23 +53,12 @@ public final class RawSettings extends VBox {
                                 SettingsPane.explanation(Words.of("pairs.tip"))));
     }
 
-    private static <T> ComboBox<T> box(String id, T[] choices, T now, Function<T, String> words, Consumer<T> chosen) {
-        ComboBox<T> box = new ComboBox<>();
-        box.setId(id);
-        box.getItems().setAll(choices);
-        box.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(T choice) {
-                return choice == null ? "" : Words.of(words.apply(choice));
-            }
-
-            @Override
-            public T fromString(String typed) {
-                throw new UnsupportedOperationException("It is chosen, not typed");
-            }
-        });
-        box.setValue(now);
-        box.setOnAction(event -> chosen.accept(box.getValue()));
-        return box;
+    private static <T> ChoiceList<T> list(
+            String id, String name, T[] choices, T now, Function<T, String> words, Consumer<T> chosen) {
+        ChoiceList<T> list =
+                new ChoiceList<>(id, Words.of(name), List.of(choices), choice -> Words.of(words.apply(choice)));
+        list.setValue(now);
+        list.setOnAction(event -> chosen.accept(list.getValue()));
+        return list;
     }
 }

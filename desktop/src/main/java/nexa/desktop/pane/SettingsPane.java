@@ -5,25 +5,24 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import javafx.util.StringConverter;
 import javafx.util.Subscription;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.setting.PictureSettings;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
+import nexa.desktop.widget.ChoiceList;
 import nexa.desktop.widget.ConversionBox;
-import nexa.desktop.widget.EnumWords;
 import nexa.imaging.colour.Profile;
 import nexa.words.Languages;
 import nexa.words.PrintUnit;
@@ -47,12 +46,12 @@ public final class SettingsPane implements PaneLayer.Content {
     public SettingsPane(Settings all, PhotoLoader loader, Optional<Region> raw) {
         this.settings = all.pictures();
         this.loader = loader;
-        ComboBox<Integer> memory =
+        ChoiceList<Integer> memory =
                 sizes("settings-memory", MEMORY, settings.memoryProperty().get(), chosen -> {
                     settings.memoryProperty().set(chosen);
                     showUse();
                 });
-        ComboBox<Integer> cache =
+        ChoiceList<Integer> cache =
                 sizes("settings-cache", CACHE, settings.cacheProperty().get(), chosen -> {
                     settings.cacheProperty().set(chosen);
                     showUse();
@@ -139,66 +138,37 @@ public final class SettingsPane implements PaneLayer.Content {
         return row;
     }
 
-    private static ComboBox<String> language(ObjectProperty<String> setting) {
-        ComboBox<String> box = new ComboBox<>();
-        box.setId("settings-language");
-        box.setAccessibleText(Words.of("settings.language"));
-        box.getItems().add(Languages.AS_SYSTEM);
-        box.getItems().addAll(Languages.tags());
-        box.setConverter(new LanguageNames());
-        box.setValue(setting.get());
-        box.setOnAction(event -> setting.set(box.getValue()));
-        return box;
-    }
-
-    private static ComboBox<PrintUnit> printUnit(ObjectProperty<PrintUnit> setting) {
-        ComboBox<PrintUnit> box = new ComboBox<>();
-        box.setId("settings-print-unit");
-        box.setAccessibleText(Words.of("settings.print"));
-        box.getItems().setAll(PrintUnit.values());
-        box.setConverter(new EnumWords<>("print-unit"));
-        box.setValue(setting.get());
-        box.setOnAction(event -> setting.set(box.getValue()));
-        return box;
+    private static ChoiceList<String> language(ObjectProperty<String> setting) {
+        List<String> tags = Stream.concat(Stream.of(Languages.AS_SYSTEM), Languages.tags().stream())
+                .toList();
+        return kept(
+                new ChoiceList<>("settings-language", Words.of("settings.language"), tags, SettingsPane::language),
+                setting);
     }
 
     /** Each in its own language. */
-    private static final class LanguageNames extends StringConverter<String> {
-        @Override
-        public String toString(String tag) {
-            return tag == null || tag.equals(Languages.AS_SYSTEM)
-                    ? Words.of("settings.language.system")
-                    : Languages.name(tag);
-        }
-
-        @Override
-        public String fromString(String name) {
-            return Languages.AS_SYSTEM; // nothing is typed here
-        }
+    private static String language(String tag) {
+        return tag.equals(Languages.AS_SYSTEM) ? Words.of("settings.language.system") : Languages.name(tag);
     }
 
-    private static ComboBox<Integer> sizes(String id, List<Integer> sizes, int now, IntConsumer chosen) {
-        ComboBox<Integer> box = new ComboBox<>();
-        box.setId(id);
-        box.setAccessibleText(Words.of(id.replace('-', '.')));
-        box.getItems().setAll(sizes);
-        box.setConverter(new Sizes());
-        box.setValue(now);
-        box.setOnAction(event -> chosen.accept(box.getValue()));
-        return box;
+    private static ChoiceList<PrintUnit> printUnit(ObjectProperty<PrintUnit> setting) {
+        return kept(
+                ChoiceList.of("settings-print-unit", Words.of("settings.print"), PrintUnit.values(), "print-unit"),
+                setting);
     }
 
-    /** Megabytes in words. */
-    private static final class Sizes extends StringConverter<Integer> {
-        @Override
-        public String toString(Integer megabytes) {
-            return megabytes == null ? "" : words(megabytes * (1L << 20));
-        }
+    private static <T> ChoiceList<T> kept(ChoiceList<T> list, ObjectProperty<T> setting) {
+        list.setValue(setting.get());
+        list.setOnAction(event -> setting.set(list.getValue()));
+        return list;
+    }
 
-        @Override
-        public Integer fromString(String words) {
-            throw new UnsupportedOperationException("Sizes are chosen, not typed");
-        }
+    private static ChoiceList<Integer> sizes(String id, List<Integer> sizes, int now, IntConsumer chosen) {
+        ChoiceList<Integer> list =
+                new ChoiceList<>(id, Words.of(id.replace('-', '.')), sizes, megabytes -> words(megabytes * (1L << 20)));
+        list.setValue(now);
+        list.setOnAction(event -> chosen.accept(list.getValue()));
+        return list;
     }
 
     private static String words(long bytes) {

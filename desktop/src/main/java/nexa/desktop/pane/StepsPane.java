@@ -1,7 +1,9 @@
 package nexa.desktop.pane;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.scene.Node;
@@ -25,6 +27,10 @@ import nexa.words.Words;
 public final class StepsPane implements PaneLayer.BesideView {
     private static final double PICTURE = 44;
     private static final int MOST_SHOWN = 60;
+
+    /** As many rows as are in sight. */
+    private static final int AT_ONCE = 10;
+
     private static final Format WHOLE = Format.of(Shape.AS_PHOTO);
 
     private final Session session;
@@ -33,6 +39,9 @@ public final class StepsPane implements PaneLayer.BesideView {
     private final VBox list = new VBox(2);
     private final ScrollPane node = new ScrollPane(list);
     private final Subscription subscription;
+    private Map<Step, PictureRow> made = Map.of();
+    private Optional<Format> madeIn = Optional.empty();
+    private boolean disposed;
 
     public StepsPane(Session session, PhotoLoader loader, Executor fx) {
         this.session = session;
@@ -45,43 +54,91 @@ public final class StepsPane implements PaneLayer.BesideView {
         subscription = session.editsProperty().subscribe(count -> refresh());
     }
 
+    /** A step where it stands. @param back how many actions to step back so that it is the last done; negative = forward */
+    private record Place(Step step, int back) {}
+
+    private List<Place> places() {
+        List<Step> undone = session.shoot().history().undone();
+        List<Step> done = session.shoot().history().done();
+        List<Place> places = new ArrayList<>();
+        for (int i = Math.min(undone.size(), MOST_SHOWN) - 1; i >= 0; i--) {
+            places.add(new Place(undone.get(i), -(i + 1)));
+        }
+        for (int i = 0; i < Math.min(done.size(), MOST_SHOWN); i++) {
+            places.add(new Place(done.get(i), i));
+        }
+        return places;
+    }
+
     private void refresh() {
         Optional<Node> focused =
                 list.getChildren().stream().filter(Node::isFocused).findFirst();
         boolean seen = focused.filter(Node::isFocusVisible).isPresent();
-        List<Step> undone = session.shoot().history().undone();
-        List<Step> done = session.shoot().history().done();
-        List<PictureRow> rows = new ArrayList<>();
-        for (int i = Math.min(undone.size(), MOST_SHOWN) - 1; i >= 0; i--) {
-            rows.add(row(undone.get(i), -(i + 1), "step-forward-" + (i + 1)));
+        List<Place> places = places();
+        List<PictureRow> shown = rows(places);
+        boolean all = shown.size() == places.size();
+        if (all) {
+            shown.add(start(session.shoot().history().done().size()));
         }
-        for (int i = 0; i < Math.min(done.size(), MOST_SHOWN); i++) {
-            rows.add(row(done.get(i), i, "step-" + i));
-        }
-        rows.add(start(done.size()));
-        list.getChildren().setAll(rows);
-        focused.flatMap(before -> rows.stream().filter(PictureRow::isActive).findFirst())
+        show(shown);
+        focused.flatMap(row -> shown.stream().filter(PictureRow::isActive).findFirst())
                 .ifPresent(active -> Nodes.focus(active, seen));
+        if (!all) {
+            fx.execute(this::goOn);
+        }
     }
 
-    /** @param back how many actions to step back so that this one is the last done; negative = forward */
-    private PictureRow row(Step step, int back, String id) {
+    private void goOn() {
+        if (!disposed) {
+            refresh();
+        }
+    }
+
+    /** Those that were made stay; of the others not many at once, so that nobody waits for what is out of sight. */
+    private List<PictureRow> rows(List<Place> places) {
+        Map<Step, PictureRow> before = madeIn.equals(session.format()) ? made : Map.of();
+        made = new IdentityHashMap<>();
+        madeIn = session.format();
+        List<PictureRow> rows = new ArrayList<>();
+        int more = 0;
+        for (Place place : places) {
+            PictureRow row = before.get(place.step);
+            if (row == null && more++ == AT_ONCE) {
+                break;
+            }
+            rows.add(offered(row == null ? row(place.step) : row, place.back));
+            made.put(place.step, rows.getLast());
+        }
+        return rows;
+    }
+
+    /** What stays is left in place: it would be dressed anew when it came anew. */
+    private void show(List<PictureRow> shown) {
+        List<Node> nodes = list.getChildren();
+        nodes.retainAll(shown);
+        for (int i = 0; i < shown.size(); i++) {
+            if (i == nodes.size() || nodes.get(i) != shown.get(i)) {
+                nodes.add(i, shown.get(i));
+            }
+        }
+    }
+
+    private PictureRow row(Step step) {
         Optional<Photo> photo = photo(step);
         Optional<Region> picture = photo.flatMap(p -> picture(p, step));
-        PictureRow row = new PictureRow(
-                picture,
-                PICTURE,
-                Words.begun(Words.of(step.label())),
-                where(step, photo),
-                back == 0,
-                () -> session.stepBack(back));
+        return new PictureRow(picture, PICTURE, Words.begun(Words.of(step.label())), where(step, photo));
+    }
+
+    private PictureRow offered(PictureRow row, int back) {
+        row.offer(back == 0, () -> session.stepBack(back));
         row.setOpacity(back < 0 ? 0.5 : 1);
-        row.setId(id);
+        row.setId(back < 0 ? "step-forward-" + -back : "step-" + back);
         return row;
     }
 
     private PictureRow start(int back) {
-        PictureRow row = new PictureRow(Words.of("steps.start"), back == 0, () -> session.stepBack(back));
+        PictureRow row = new PictureRow(Words.of("steps.start"));
+        row.offer(back == 0, () -> session.stepBack(back));
         row.setId("step-start");
         return row;
     }
@@ -121,5 +178,6 @@ public final class StepsPane implements PaneLayer.BesideView {
     @Override
     public void dispose() {
         subscription.unsubscribe();
+        disposed = true;
     }
 }

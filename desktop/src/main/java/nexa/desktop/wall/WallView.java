@@ -250,7 +250,8 @@ public final class WallView extends Region {
         tiles.resizeRelocate(0, 0, width, getHeight());
         headings.resizeRelocate(0, 0, width, getHeight());
         bar.resizeRelocate(width, 0, barWidth, getHeight());
-        size.resizeRelocate(width - 150, getHeight() - 30, 136, 22);
+        double high = Math.max(size.minHeight(-1), size.prefHeight(-1)); // larger for a pen
+        size.resizeRelocate(width - 150, getHeight() - 8 - high, 136, high);
         others.resizeRelocate(14, getHeight() - 30, Math.ceil(others.prefWidth(-1)), 22);
         empty.resizeRelocate(0, 0, getWidth(), getHeight());
         double overflow = Math.max(0, hung.layout().height() - getHeight());

@@ -6,7 +6,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Button;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import nexa.core.files.DeliveredColour;
@@ -15,7 +14,7 @@ import nexa.words.Words;
 
 /** The choice of a delivered file's colours; one of them asks for a profile file. */
 public final class ColourBox extends VBox {
-    private final ChoiceBox<Kind> kind = new ChoiceBox<>();
+    private final ChoiceList<Kind> kind;
     private final Button file;
     private final ObjectProperty<DeliveredColour> value;
     private final ConversionBox how;
@@ -31,10 +30,7 @@ public final class ColourBox extends VBox {
         file = Buttons.text("colour.choose", this::choose);
         file.setId(id + "-file");
         file.managedProperty().bind(file.visibleProperty());
-        kind.setId(id);
-        kind.setAccessibleText(Words.of("handover.colour"));
-        kind.getItems().setAll(Kind.values());
-        kind.setConverter(new EnumWords<>("colour"));
+        kind = ChoiceList.of(id, Words.of("handover.colour"), Kind.values(), "colour");
         kind.setValue(first.kind());
         how = new ConversionBox(first.how(), id + "-intent");
         how.visibleProperty().bind(file.visibleProperty());

@@ -3,7 +3,6 @@ package nexa.desktop.widget;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import nexa.core.files.Conversion;
@@ -12,7 +11,7 @@ import nexa.words.Words;
 
 /** The choice how colours become those of a profile. */
 public final class ConversionBox extends VBox {
-    private final ChoiceBox<Intent> intent = new ChoiceBox<>();
+    private final ChoiceList<Intent> intent;
     private final CheckBox black = new CheckBox(Words.of("intent.black"));
     private final ReadOnlyObjectWrapper<Conversion> value;
 
@@ -20,11 +19,8 @@ public final class ConversionBox extends VBox {
     public ConversionBox(Conversion first, String id) {
         super(6);
         value = new ReadOnlyObjectWrapper<>(first);
-        intent.setId(id);
-        intent.getItems().setAll(Intent.values());
-        intent.setConverter(new EnumWords<>("intent"));
+        intent = ChoiceList.of(id, Words.of("intent"), Intent.values(), "intent");
         intent.setValue(first.intent());
-        intent.setAccessibleText(Words.of("intent"));
         intent.setTooltip(new Tooltip(Words.of("intent")));
         black.setId(id + "-black");
         black.setSelected(first.keepsBlack());

@@ -16,28 +16,24 @@ import javafx.scene.layout.VBox;
 public final class PictureRow extends Button {
     private static final PseudoClass ACTIVE = PseudoClass.getPseudoClass("active");
 
-    private final boolean active;
+    private boolean active;
 
     /**
      * @param picture of how it looks; its place is left empty without one
      * @param side of the picture's place
      * @param note below the words; may be empty
-     * @param active whether this is how things are now
      */
-    public PictureRow(
-            Optional<Region> picture, double side, String words, String note, boolean active, Runnable chosen) {
-        this.active = active;
+    public PictureRow(Optional<Region> picture, double side, String words, String note) {
         StackPane place = new StackPane();
         place.setMinSize(side, side);
         place.setPrefSize(side, side);
         picture.ifPresent(place.getChildren()::add);
-        dress(new HBox(10, place, said(words, note)), note.isEmpty() ? words : words + ", " + note, chosen);
+        dress(new HBox(10, place, said(words, note)), note.isEmpty() ? words : words + ", " + note);
     }
 
     /** Without a picture. */
-    public PictureRow(String words, boolean active, Runnable chosen) {
-        this.active = active;
-        dress(new HBox(new Label(words)), words, chosen);
+    public PictureRow(String words) {
+        dress(new HBox(new Label(words)), words);
     }
 
     private static VBox said(String words, String note) {
@@ -51,7 +47,7 @@ public final class PictureRow extends Button {
         return said;
     }
 
-    private void dress(HBox shown, String spoken, Runnable chosen) {
+    private void dress(HBox shown, String spoken) {
         shown.setAlignment(Pos.CENTER_LEFT);
         getStyleClass().setAll("picture-row");
         setGraphic(shown);
@@ -59,7 +55,18 @@ public final class PictureRow extends Button {
         setMaxWidth(Double.MAX_VALUE);
         setAccessibleRole(AccessibleRole.RADIO_BUTTON);
         setAccessibleText(spoken);
+    }
+
+    /**
+     * Offers the state.
+     *
+     * @param active whether this is how things are now
+     * @param chosen takes it
+     */
+    public void offer(boolean active, Runnable chosen) {
+        this.active = active;
         pseudoClassStateChanged(ACTIVE, active);
+        notifyAccessibleAttributeChanged(AccessibleAttribute.SELECTED);
         setOnAction(event -> chosen.run());
     }
 

@@ -2,6 +2,7 @@ package nexa.desktop.window;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import javafx.event.Event;
@@ -121,6 +122,22 @@ class GoingOnTest extends WindowTest {
                         .tryQuery()
                         .isPresent(),
                 "all of the photo");
+    }
+
+    @Test
+    void stepsList_isWholeHoweverLong_andItsRowsStayWhileOneWorks(FxRobot robot) throws Exception {
+        onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        for (int i = 0; i < 24; i++) {
+            press(robot, KeyCode.M);
+        }
+        click(robot, "#steps");
+        until(() -> robot.lookup("#step-start").tryQuery().isPresent());
+        Node newest = robot.lookup("#step-0").query();
+        Node oldest = robot.lookup("#step-23").query();
+        press(robot, KeyCode.Q);
+        assertSame(newest, robot.lookup("#step-1").query());
+        assertSame(oldest, robot.lookup("#step-24").query());
+        assertTrue(robot.lookup("#step-0 .label").<Labeled>query().getText().contains("Quarter turn"));
     }
 
     @Test

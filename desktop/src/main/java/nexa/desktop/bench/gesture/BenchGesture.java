@@ -25,7 +25,6 @@ import nexa.core.trim.Trim;
 import nexa.desktop.model.Marking;
 import nexa.desktop.repair.Touch;
 import nexa.desktop.session.Session;
-import nexa.desktop.widget.Shown;
 
 /** What a pressed pointer does in the Bench, from press to release. Points are in level space at the press. */
 public sealed interface BenchGesture {

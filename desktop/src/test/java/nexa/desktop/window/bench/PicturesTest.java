@@ -8,7 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -159,8 +159,8 @@ class PicturesTest extends WindowTest {
     void settings_areChosenAndKept(FxRobot robot) throws Exception {
         Path wide = Files.write(folder.resolveSibling("screen.icc"), Profile.WIDE.bytes());
         click(robot, "#settings");
-        ComboBox<Integer> memory = robot.lookup("#settings-memory").queryAs(ComboBox.class);
-        ComboBox<Integer> cache = robot.lookup("#settings-cache").queryAs(ComboBox.class);
+        ChoiceBox<Integer> memory = robot.lookup("#settings-memory").queryAs(ChoiceBox.class);
+        ChoiceBox<Integer> cache = robot.lookup("#settings-cache").queryAs(ChoiceBox.class);
         onFx(() -> {
             memory.setValue(512);
             memory.fireEvent(new javafx.event.ActionEvent());

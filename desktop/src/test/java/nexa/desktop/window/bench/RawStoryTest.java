@@ -12,7 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Optional;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
@@ -106,7 +106,7 @@ class RawStoryTest extends WindowTest {
         until(() -> robot.lookup("#settings-raw").tryQuery().isPresent());
         onFx(() -> {
             @SuppressWarnings("unchecked")
-            ComboBox<RawPicture> box = robot.lookup("#settings-raw").queryAs(ComboBox.class);
+            ChoiceBox<RawPicture> box = robot.lookup("#settings-raw").queryAs(ChoiceBox.class);
             box.setValue(RawPicture.DATA);
         });
         until(() -> kind() == FileKind.RAW_DATA);
@@ -128,7 +128,7 @@ class RawStoryTest extends WindowTest {
         until(() -> robot.lookup("#settings-pairs").tryQuery().isPresent());
         onFx(() -> {
             @SuppressWarnings("unchecked")
-            ComboBox<PairShown> box = robot.lookup("#settings-pairs").queryAs(ComboBox.class);
+            ChoiceBox<PairShown> box = robot.lookup("#settings-pairs").queryAs(ChoiceBox.class);
             box.setValue(PairShown.APART);
         });
         until(() -> window.session()

@@ -8,7 +8,9 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBoxBase;
+import javafx.scene.control.Slider;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -48,6 +50,8 @@ class TargetsTest extends EveryScreen {
         }
         if (node instanceof ButtonBase
                 || node instanceof ComboBoxBase
+                || node instanceof ChoiceBox
+                || node instanceof Slider
                 || node instanceof Spinner
                 || node.getStyleClass().contains("guide-handle")
                 || node instanceof TextField) {
