@@ -28,8 +28,8 @@ public final class StepsPane implements PaneLayer.BesideView {
     private static final double PICTURE = 44;
     private static final int MOST_SHOWN = 60;
 
-    /** As many rows as are in sight. */
-    private static final int AT_ONCE = 10;
+    private static final int IN_SIGHT = 10;
+    private static final double NEAR_THE_END = 0.6;
 
     private static final Format WHOLE = Format.of(Shape.AS_PHOTO);
 
@@ -41,7 +41,7 @@ public final class StepsPane implements PaneLayer.BesideView {
     private final Subscription subscription;
     private Map<Step, PictureRow> made = Map.of();
     private Optional<Format> madeIn = Optional.empty();
-    private boolean disposed;
+    private int wanted;
 
     public StepsPane(Session session, PhotoLoader loader, Executor fx) {
         this.session = session;
@@ -50,7 +50,10 @@ public final class StepsPane implements PaneLayer.BesideView {
         node.setFitToWidth(true);
         node.setPrefSize(310, 420);
         node.getStyleClass().add("steps");
+        node.setId("step-list");
         node.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        wanted = session.shoot().history().undone().size() + IN_SIGHT; // with the one that is done last
+        node.vvalueProperty().subscribe(how -> scrolled(how.doubleValue()));
         subscription = session.editsProperty().subscribe(count -> refresh());
     }
 
@@ -75,41 +78,35 @@ public final class StepsPane implements PaneLayer.BesideView {
                 list.getChildren().stream().filter(Node::isFocused).findFirst();
         boolean seen = focused.filter(Node::isFocusVisible).isPresent();
         List<Place> places = places();
-        List<PictureRow> shown = rows(places);
-        boolean all = shown.size() == places.size();
-        if (all) {
+        List<PictureRow> shown = rows(places.subList(0, Math.min(wanted, places.size())));
+        if (shown.size() == places.size()) {
             shown.add(start(session.shoot().history().done().size()));
         }
         show(shown);
         focused.flatMap(row -> shown.stream().filter(PictureRow::isActive).findFirst())
                 .ifPresent(active -> Nodes.focus(active, seen));
-        if (!all) {
-            fx.execute(this::goOn);
-        }
     }
 
-    private void goOn() {
-        if (!disposed) {
-            refresh();
-        }
-    }
-
-    /** Those that were made stay; of the others not many at once, so that nobody waits for what is out of sight. */
+    /** Those that were made stay. */
     private List<PictureRow> rows(List<Place> places) {
         Map<Step, PictureRow> before = madeIn.equals(session.format()) ? made : Map.of();
         made = new IdentityHashMap<>();
         madeIn = session.format();
         List<PictureRow> rows = new ArrayList<>();
-        int more = 0;
         for (Place place : places) {
             PictureRow row = before.get(place.step);
-            if (row == null && more++ == AT_ONCE) {
-                break;
-            }
             rows.add(offered(row == null ? row(place.step) : row, place.back));
             made.put(place.step, rows.getLast());
         }
         return rows;
+    }
+
+    /** More of them before the last one is come to: few people look far back. */
+    private void scrolled(double how) {
+        if (how > NEAR_THE_END && wanted < places().size()) {
+            wanted += IN_SIGHT;
+            refresh();
+        }
     }
 
     /** What stays is left in place: it would be dressed anew when it came anew. */
@@ -178,6 +175,5 @@ public final class StepsPane implements PaneLayer.BesideView {
     @Override
     public void dispose() {
         subscription.unsubscribe();
-        disposed = true;
     }
 }

@@ -9,6 +9,7 @@ import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -131,7 +132,11 @@ class GoingOnTest extends WindowTest {
             press(robot, KeyCode.M);
         }
         click(robot, "#steps");
-        until(() -> robot.lookup("#step-start").tryQuery().isPresent());
+        ScrollPane list = robot.lookup("#step-list").query();
+        until(() -> {
+            list.setVvalue(1);
+            return robot.lookup("#step-start").tryQuery().isPresent();
+        });
         Node newest = robot.lookup("#step-0").query();
         Node oldest = robot.lookup("#step-23").query();
         press(robot, KeyCode.Q);
