@@ -1,6 +1,7 @@
 package nexa.desktop;
 
 import javafx.scene.Node;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import nexa.desktop.brief.RailView;
@@ -8,6 +9,7 @@ import nexa.desktop.desk.DeskView;
 import nexa.desktop.hint.FirstSteps;
 import nexa.desktop.pane.HeaderView;
 import nexa.desktop.pane.NoticeBar;
+import nexa.desktop.widget.Nodes;
 
 /** What stands around the middle: header, notices and hints above it, the rail beside it, the desk below. */
 final class Furniture {
@@ -41,6 +43,23 @@ final class Furniture {
         show(!bare, top, rail);
         show(!bare && desked, bottom, desk);
         show(hinted, hints);
+    }
+
+    /**
+     * Takes the keyboard from a field of the rail or the desk; what was typed and not entered is gone.
+     *
+     * @param to who has it then
+     * @return false if no field had it
+     */
+    boolean leaveField(Node to) {
+        Node owner = to.getScene().getFocusOwner();
+        boolean left =
+                owner instanceof TextInputControl && (Nodes.isWithin(owner, rail) || Nodes.isWithin(owner, desk));
+        if (left) {
+            rail.endTyping(owner);
+            to.requestFocus();
+        }
+        return left;
     }
 
     private static void show(boolean shows, Node... some) {

@@ -312,7 +312,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     /** Closes what lies on top, or gives up what goes on; false if there is nothing. */
     boolean closeTopmost() {
-        if (layer.close() || lists.close() || middle.closeSide()) {
+        if (furniture.leaveField(this) || layer.close() || lists.close() || middle.closeSide()) {
             return true;
         }
         if (bench.bareProperty().get()) {

@@ -72,12 +72,6 @@ final class AddFormatPane extends VBox {
                         new FlowPane(6, 6, add, Buttons.text("rail.add.cancel", done)));
         shape.setOnAction(event -> add(List.of()));
         name.setOnAction(event -> add(List.of()));
-        setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                done.run();
-                event.consume();
-            }
-        });
     }
 
     void focusShape() {

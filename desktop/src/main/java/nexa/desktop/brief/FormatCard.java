@@ -172,20 +172,20 @@ public final class FormatCard extends VBox {
             try {
                 session.briefEdits()
                         .change("edit.brief.rename", session.brief().changed(format.named(field.getText())));
-                nameHolder.getChildren().setAll(name);
+                endRenaming();
             } catch (IllegalArgumentException refused) {
                 field.pseudoClassStateChanged(REFUSED, true);
                 Buttons.explain(field, Words.of(refused));
             }
         });
-        field.setOnKeyPressed(event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                nameHolder.getChildren().setAll(name);
-            }
-        });
         nameHolder.getChildren().setAll(field);
         field.requestFocus();
         field.selectAll();
+    }
+
+    /** The name as it is, if another was being typed. */
+    void endRenaming() {
+        nameHolder.getChildren().setAll(name);
     }
 
     private VBox caption(int digit) {

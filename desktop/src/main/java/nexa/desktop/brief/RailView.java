@@ -8,6 +8,7 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.css.PseudoClass;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ContentDisplay;
@@ -213,6 +214,14 @@ public final class RailView extends ScrollPane {
         AddFormatPane pane = new AddFormatPane(session, this::closeAdding);
         pane.heightProperty().subscribe(height -> fx.execute(() -> Nodes.reveal(this, pane))); // once it is laid out
         return pane;
+    }
+
+    /** Gives up a name, or a new format, that is being typed. */
+    public void endTyping(Node field) {
+        cards.forEach(FormatCard::endRenaming);
+        if (adding.filter(pane -> Nodes.isWithin(field, pane)).isPresent()) {
+            closeAdding();
+        }
     }
 
     private void openShelf() {

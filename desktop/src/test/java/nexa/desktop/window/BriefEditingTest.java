@@ -12,11 +12,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
+import nexa.core.geometry.Tilt;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
 import nexa.core.space.Pose;
 import nexa.desktop.desk.DeskView;
+import nexa.desktop.session.MainView;
 import nexa.words.PrintUnit;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -62,6 +64,34 @@ class BriefEditingTest extends WindowTest {
         until(() -> names().equals("Poster, Poster 2, Square"));
         reopen();
         assertEquals("Poster, Poster 2, Square", names());
+    }
+
+    /** Not the view, and not what the next key stands for. */
+    @Test
+    void escape_leavesTheFieldThatIsTypedInto(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        choose(robot, "Rename");
+        robot.write("Poster").push(KeyCode.ESCAPE);
+        assertLeft(robot, "#rename");
+        assertEquals("4:5, Square", names());
+        press(robot, KeyCode.ADD);
+        robot.write("21:9").push(KeyCode.ESCAPE);
+        assertLeft(robot, "#add-shape");
+        assertEquals("4:5, Square", names());
+        click(robot, "#tilt-value").write("3").push(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(MainView.BENCH, session().viewProperty().get());
+        assertEquals(Tilt.NONE, session().framing().pose().tilt());
+        press(robot, KeyCode.PERIOD);
+        assertEquals(0.1, session().framing().pose().tilt().degrees(), 1e-9);
+        press(robot, KeyCode.ESCAPE);
+        assertEquals(MainView.WALL, session().viewProperty().get());
+    }
+
+    private void assertLeft(FxRobot robot, String field) {
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(robot.lookup(field).tryQuery().isEmpty());
+        assertEquals(MainView.BENCH, session().viewProperty().get());
     }
 
     @Test
