@@ -33,7 +33,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 
 /**
  * Runs all JMH benchmarks, or those whose names contain one of the arguments; or one of those that measure the whole
- * program: {@code frames}, {@code batch}, {@code lineup [COUNT]}, {@code pictures [COUNT]}, {@code mixed [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
+ * program: {@code frames}, {@code batch}, {@code lineup [COUNT]}, {@code keys [COUNT]}, {@code pictures [COUNT]}, {@code mixed [COUNT]}, {@code memory COUNT}, {@code handover [COUNT]},
  * {@code corrected}, {@code sharpness}, {@code colour}, {@code fuzz [COUNT]}, {@code start}, {@code attack},
  * {@code kills [COUNT]}; or one of the trials on a folder of photographs: {@code trim FOLDER}, {@code fill FOLDER},
  * {@code redeye FOLDER}, {@code level FOLDER}, {@code marks FOLDER}, {@code frames FOLDER}, {@code repeats FOLDER}, {@code eyes FOLDER}, {@code prepare FOLDER}, {@code fluid FOLDER},
@@ -107,6 +107,7 @@ public final class Main {
             case "frames" -> FrameTimes.run();
             case "batch" -> BatchTimes.run();
             case "lineup" -> LineupTimes.run(count);
+            case "keys" -> KeyTimes.run(count);
             case "pictures" -> PictureTimes.run(count);
             case "mixed" -> PictureTimes.run(MixedPhotos.folder(count == 0 ? MIXED : count), RawPicture.CAMERA);
             case "memory" -> MemoryUse.run(count);

@@ -9,6 +9,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.util.Subscription;
 import nexa.core.brief.Format;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Beside;
 import nexa.shoot.photo.Photo;
@@ -26,9 +27,7 @@ public final class SideBySide {
     public SideBySide(Session session) {
         this.session = session;
         subscriptions = Subscription.combine(
-                session.photoProperty().subscribe(photo -> follow()),
-                session.formatProperty().subscribe(format -> follow()),
-                session.briefProperty().subscribe(brief -> follow()),
+                Follow.each(this::follow, session.photoProperty(), session.formatProperty(), session.briefProperty()),
                 session.selection().property().subscribe((before, now) -> choose()),
                 session.list().photosProperty().subscribe((before, now) -> choose()),
                 whatProperty().subscribe((before, now) -> choose()));

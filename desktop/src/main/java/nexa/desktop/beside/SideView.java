@@ -18,6 +18,7 @@ import javafx.util.Subscription;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Point;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Beside;
 import nexa.desktop.widget.Buttons;
@@ -75,12 +76,13 @@ public final class SideView extends Pane {
         setOnScroll(this::scroll);
         subscriptions = Subscription.combine(
                 model.cellsProperty().subscribe(this::fill),
-                model.zoomProperty().subscribe(zoom -> refresh()),
-                session.photoProperty().subscribe(photo -> refresh()),
-                session.framingProperty().subscribe(framing -> reshape()),
-                session.overlayProperty().subscribe(overlay -> refresh()),
-                session.settings().overlayShowProperty().subscribe(show -> refresh()),
-                session.editsProperty().subscribe(count -> reshape()));
+                Follow.each(
+                        this::refresh,
+                        model.zoomProperty(),
+                        session.photoProperty(),
+                        session.overlayProperty(),
+                        session.settings().overlayShowProperty()),
+                Follow.each(this::reshape, session.framingProperty(), session.editsProperty()));
     }
 
     public void dispose() {

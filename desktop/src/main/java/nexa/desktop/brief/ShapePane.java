@@ -16,6 +16,7 @@ import javafx.util.Subscription;
 import nexa.core.brief.Format;
 import nexa.core.shape.Shape;
 import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -58,10 +59,11 @@ public final class ShapePane implements PaneLayer.BesideView {
         turn.setId("shape-swap");
         node = new VBox(10, common, typedTitle, typed, field, refusal, new HBox(8, turn), outside);
         node.setPrefWidth(WIDTH);
-        subscriptions = Subscription.combine(
-                session.framingProperty().subscribe(framing -> refresh()),
-                session.formatProperty().subscribe(format -> refresh()),
-                session.settings().shapesProperty().subscribe(shapes -> refresh()));
+        subscriptions = Follow.each(
+                this::refresh,
+                session.framingProperty(),
+                session.formatProperty(),
+                session.settings().shapesProperty());
     }
 
     @Override

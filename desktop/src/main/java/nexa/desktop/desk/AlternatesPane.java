@@ -18,6 +18,7 @@ import nexa.core.brief.Framing;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.picture.ResultPicture;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -57,10 +58,8 @@ public final class AlternatesPane implements PaneLayer.BesideView {
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         node = new VBox(10, list, new HBox(6, name, keep), refusal);
         node.setPrefWidth(290);
-        subscriptions = Subscription.combine(
-                session.editsProperty().subscribe(count -> refresh()),
-                session.photoProperty().subscribe(photo -> refresh()),
-                session.formatProperty().subscribe(format -> refresh()));
+        subscriptions =
+                Follow.each(this::refresh, session.editsProperty(), session.photoProperty(), session.formatProperty());
     }
 
     private void keep() {

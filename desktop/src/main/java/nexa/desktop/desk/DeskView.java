@@ -26,6 +26,7 @@ import nexa.desktop.desk.area.WorkAreas;
 import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
@@ -126,12 +127,14 @@ public final class DeskView extends HBox {
         getChildren().addAll(tilting, areas);
         subscriptions = Subscription.combine(
                 widthProperty().subscribe(width -> fit(width.doubleValue() == 0 ? USUAL : width.doubleValue())),
-                session.formatProperty().subscribe(f -> refresh()),
-                session.framingProperty().subscribe(f -> refresh()),
-                session.photoProperty().subscribe(p -> refresh()),
-                session.selection().property().subscribe(selected -> refresh()),
-                session.viewProperty().subscribe(view -> refresh()),
-                session.settings().ppiProperty().subscribe(ppi -> refresh()));
+                Follow.each(
+                        this::refresh,
+                        session.formatProperty(),
+                        session.framingProperty(),
+                        session.photoProperty(),
+                        session.selection().property(),
+                        session.viewProperty(),
+                        session.settings().ppiProperty()));
     }
 
     private void fit(double width) {

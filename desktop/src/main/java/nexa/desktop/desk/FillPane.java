@@ -18,6 +18,7 @@ import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FillBox;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.repair.Filling;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Labels;
@@ -61,10 +62,8 @@ public final class FillPane implements PaneLayer.BesideView {
                 filling.choose(Optional.of(now));
             }
         });
-        subscriptions = Subscription.combine(
-                session.framingProperty().subscribe(framing -> refresh()),
-                session.formatProperty().subscribe(format -> refresh()),
-                filling.shownProperty().subscribe(shown -> refresh()));
+        subscriptions = Follow.each(
+                this::refresh, session.framingProperty(), session.formatProperty(), filling.shownProperty());
     }
 
     private Node room() {

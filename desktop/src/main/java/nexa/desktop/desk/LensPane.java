@@ -25,6 +25,7 @@ import nexa.desktop.desk.area.AmountSlider;
 import nexa.desktop.model.LensModel;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.LensWords;
@@ -119,9 +120,7 @@ public final class LensPane implements PaneLayer.BesideView {
                     lens.look();
                     refresh();
                 }),
-                session.framingProperty().subscribe(framing -> refresh()),
-                lens.offerProperty().subscribe(offer -> refresh()),
-                lens.unreadableProperty().subscribe(unread -> refresh()));
+                Follow.each(this::refresh, session.framingProperty(), lens.offerProperty(), lens.unreadableProperty()));
     }
 
     private ToggleButton toggle(String words, Runnable action) {

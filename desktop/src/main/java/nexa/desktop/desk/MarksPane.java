@@ -11,6 +11,7 @@ import javafx.util.Subscription;
 import nexa.desktop.model.Marking;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
 import nexa.words.Words;
@@ -57,14 +58,15 @@ public final class MarksPane implements PaneLayer.BesideView {
                 new HBox(8, acceptOne, declineOne),
                 clear);
         node.setPrefWidth(330);
-        subscription = Subscription.combine(
-                marking.proposalsProperty().subscribe(proposals -> refresh()),
-                marking.searchProperty().subscribe(search -> refresh()),
-                session.photoProperty().subscribe(photo -> refresh()),
-                session.viewProperty().subscribe(view -> refresh()),
-                session.lineup().shownProperty().subscribe(shown -> refresh()),
-                session.selection().property().subscribe(selected -> refresh()),
-                session.editsProperty().subscribe(count -> refresh()));
+        subscription = Follow.each(
+                this::refresh,
+                marking.proposalsProperty(),
+                marking.searchProperty(),
+                session.photoProperty(),
+                session.viewProperty(),
+                session.lineup().shownProperty(),
+                session.selection().property(),
+                session.editsProperty());
     }
 
     private static Button button(String words, String id, Runnable action) {

@@ -16,6 +16,7 @@ import nexa.core.exact.Reference;
 import nexa.core.exact.Unit;
 import nexa.core.geometry.Frame;
 import nexa.desktop.pane.PaneLayer;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
@@ -62,12 +63,13 @@ public final class NumbersPane implements PaneLayer.BesideView {
         note.setPrefWidth(0); // as wide as the fields
         note.setMaxWidth(Double.MAX_VALUE);
         node.getChildren().addAll(row, note);
-        subscriptions = Subscription.combine(
-                session.framingProperty().subscribe(framing -> refresh()),
-                session.formatProperty().subscribe(format -> refresh()),
-                settings.unitProperty().subscribe(now -> refresh()),
-                settings.ppiProperty().subscribe(now -> refresh()),
-                settings.referenceProperty().subscribe(now -> refresh()));
+        subscriptions = Follow.each(
+                this::refresh,
+                session.framingProperty(),
+                session.formatProperty(),
+                settings.unitProperty(),
+                settings.ppiProperty(),
+                settings.referenceProperty());
     }
 
     private GridPane references(Settings settings) {

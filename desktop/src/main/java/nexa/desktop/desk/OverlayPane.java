@@ -26,6 +26,7 @@ import nexa.core.overlay.OverlayOptions;
 import nexa.core.shape.Shape;
 import nexa.desktop.pane.PaneLayer;
 import nexa.desktop.picture.Miniature;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.FrameEdits;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.OverlayLook;
@@ -67,12 +68,14 @@ public final class OverlayPane implements PaneLayer.BesideView {
         node = new VBox(14, all(), note("overlay.pane.cycle"), options());
         bindSliders();
         subscriptions = Subscription.combine(
-                settings.overlayProperty().subscribe(now -> refresh()),
-                settings.cycleProperty().subscribe(now -> refresh()),
-                settings.overlayOptionsProperty().subscribe(now -> refresh()),
-                settings.overlayLookProperty().subscribe(now -> refresh()),
-                settings.shapesProperty().subscribe(now -> refresh()),
-                session.briefProperty().subscribe(now -> refresh()),
+                Follow.each(
+                        this::refresh,
+                        settings.overlayProperty(),
+                        settings.cycleProperty(),
+                        settings.overlayOptionsProperty(),
+                        settings.overlayLookProperty(),
+                        settings.shapesProperty(),
+                        session.briefProperty()),
                 session.framingProperty().subscribe(now -> reshape()));
     }
 

@@ -16,6 +16,7 @@ import nexa.core.overlay.Overlay;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.overlay.OverlayOptions;
 import nexa.desktop.picture.Miniature;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 import nexa.desktop.widget.Buttons;
@@ -50,11 +51,9 @@ final class OverlayPicker extends HBox {
         this.session = session;
         Settings settings = session.settings();
         subscriptions = Subscription.combine(
-                settings.cycleProperty().subscribe(cycle -> fill()),
-                settings.overlayProperty().subscribe(choice -> fill()),
+                Follow.each(this::fill, settings.cycleProperty(), settings.overlayProperty()),
                 settings.overlayOptionsProperty().subscribe(options -> refresh()),
-                session.formatProperty().subscribe(format -> reshape()),
-                session.framingProperty().subscribe(framing -> reshape()));
+                Follow.each(this::reshape, session.formatProperty(), session.framingProperty()));
     }
 
     /** Shows as many of them as there is room for, which may be less than none. */

@@ -29,6 +29,7 @@ import nexa.core.naming.NameTemplate;
 import nexa.desktop.delivering.HandoverChoice.Meant;
 import nexa.desktop.delivering.HandoverModel;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -111,16 +112,18 @@ public final class HandoverView extends StackPane {
         getChildren().add(scroll);
         model.choice().leftOut().addListener(chosen);
         subscriptions = Subscription.combine(
-                session.briefProperty().subscribe(brief -> refresh()),
-                session.editsProperty().subscribe(count -> refresh()),
-                session.viewProperty().subscribe(view -> refresh()),
+                Follow.each(
+                        this::refresh,
+                        session.briefProperty(),
+                        session.editsProperty(),
+                        session.viewProperty(),
+                        model.choice().meantProperty(),
+                        session.selection().property(),
+                        session.list().photosProperty(),
+                        model.choice().collisionProperty(),
+                        model.choice().alternatesProperty()),
                 model.choice().folderProperty().subscribe(path -> folderChosen()),
                 model.choice().namesProperty().subscribe(template -> namesChosen()),
-                model.choice().meantProperty().subscribe(which -> refresh()),
-                session.selection().property().subscribe(selected -> refresh()),
-                session.list().photosProperty().subscribe(photos -> refresh()),
-                model.choice().collisionProperty().subscribe(choice -> refresh()),
-                model.choice().alternatesProperty().subscribe(chosen -> refresh()),
                 model.outlookProperty().subscribe(outlook -> showTable()));
     }
 

@@ -9,6 +9,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
 import nexa.core.brief.FrameState;
 import nexa.desktop.model.Counts;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Hint;
 
@@ -27,10 +28,12 @@ public final class HintModel {
         subscriptions = Subscription.combine(
                 taken.subscribe((before, now) -> refresh()),
                 session.viewProperty().subscribe((before, now) -> refresh()),
-                session.briefProperty().subscribe(brief -> refresh()),
-                session.framingProperty().subscribe(framing -> refresh()),
-                session.carry().planProperty().subscribe(plan -> refresh()),
-                counts.countedProperty().subscribe(counted -> refresh()));
+                Follow.each(
+                        this::refresh,
+                        session.briefProperty(),
+                        session.framingProperty(),
+                        session.carry().planProperty(),
+                        counts.countedProperty()));
     }
 
     public ReadOnlyObjectProperty<Optional<Hint>> shownProperty() {

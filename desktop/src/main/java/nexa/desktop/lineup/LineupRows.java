@@ -33,6 +33,7 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.ByFraming;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.NoResults;
@@ -92,13 +93,14 @@ public final class LineupRows extends Region {
         setOnScroll(this::scrolled);
         LineupModel model = session.lineup();
         subscriptions = Subscription.combine(
-                model.shownProperty().subscribe(now -> relay()),
-                session.framingProperty().subscribe(now -> relay()),
-                session.editsProperty().subscribe(now -> relay()),
-                widthProperty().subscribe(now -> relay()),
-                heightProperty().subscribe(now -> relay()),
-                model.guidesProperty().subscribe(lines -> requestLayout()),
-                bar.valueProperty().subscribe(value -> requestLayout()));
+                Follow.each(
+                        this::relay,
+                        model.shownProperty(),
+                        session.framingProperty(),
+                        session.editsProperty(),
+                        widthProperty(),
+                        heightProperty()),
+                Follow.each(this::requestLayout, model.guidesProperty(), bar.valueProperty()));
     }
 
     void dispose() {

@@ -18,6 +18,7 @@ import nexa.core.brief.FrameState;
 import nexa.core.geometry.Orientation;
 import nexa.desktop.model.RepeatsModel;
 import nexa.desktop.model.ShootModels;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.PhotoList;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
@@ -89,10 +90,8 @@ public final class FilterPane implements PaneLayer.Content {
                 found,
                 all);
         node.setPrefWidth(340);
-        subscription = Subscription.combine(
-                list.filterProperty().subscribe(filter -> refresh()),
-                repeats.groupsProperty().subscribe(groups -> refresh()),
-                repeats.searchingProperty().subscribe(now -> refresh()));
+        subscription = Follow.each(
+                this::refresh, list.filterProperty(), repeats.groupsProperty(), repeats.searchingProperty());
     }
 
     private PhotoFilter filter() {

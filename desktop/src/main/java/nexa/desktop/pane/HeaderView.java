@@ -22,6 +22,7 @@ import nexa.desktop.keys.Command;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.Counts;
 import nexa.desktop.model.ShootModels;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.Buttons;
@@ -138,12 +139,14 @@ public final class HeaderView extends HBox {
         getChildren().addAll(name, counts, viewSwitch(), prepare, space, place, chips, icons);
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
-                session.photoProperty().subscribe(photo -> refresh()),
-                session.list().photosProperty().subscribe(photos -> refresh()),
+                Follow.each(
+                        this::refresh,
+                        session.photoProperty(),
+                        session.list().photosProperty(),
+                        session.editsProperty()),
                 session.list().filterProperty().subscribe(this::showFilter),
                 counting.countedProperty().subscribe(this::showCounts),
-                session.formatProperty().subscribe(format -> showCounts(counting.counted())),
-                session.editsProperty().subscribe(count -> refresh()));
+                session.formatProperty().subscribe(format -> showCounts(counting.counted())));
     }
 
     /** Beside which the list of actions opens. */

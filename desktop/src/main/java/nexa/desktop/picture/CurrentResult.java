@@ -12,6 +12,7 @@ import nexa.core.space.PhotoSpace;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.PhotoPainter;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.DrawnPane;
 import nexa.desktop.widget.Nodes;
@@ -31,11 +32,12 @@ public final class CurrentResult extends DrawnPane {
     public CurrentResult(Session session, PhotoLoader loader, Executor fx) {
         this.session = session;
         this.picture = new FramePicture(session.shoot(), loader, fx, this::redraw);
-        subscriptions = Subscription.combine(
-                session.photoProperty().subscribe(photo -> redraw()),
-                session.formatProperty().subscribe(format -> redraw()),
-                session.framingProperty().subscribe(framing -> redraw()),
-                session.editsProperty().subscribe(count -> redraw()));
+        subscriptions = Follow.each(
+                this::redraw,
+                session.photoProperty(),
+                session.formatProperty(),
+                session.framingProperty(),
+                session.editsProperty());
     }
 
     /** Why the photo can't be shown; empty if it can, or there is none. */

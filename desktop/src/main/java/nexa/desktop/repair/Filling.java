@@ -18,6 +18,7 @@ import nexa.core.geometry.Point;
 import nexa.core.outline.Outline;
 import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Side;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Moment;
 import nexa.desktop.session.Session;
 import nexa.imaging.fill.FilledRaster;
@@ -85,10 +86,8 @@ public final class Filling {
         this.fx = fx;
         settling.setOnFinished(event -> make(true));
         still.setOnFinished(event -> make(false));
-        subscriptions = Subscription.combine(
-                session.framingProperty().subscribe(framing -> changed()),
-                session.formatProperty().subscribe(format -> changed()),
-                session.photoProperty().subscribe(photo -> changed()));
+        subscriptions = Follow.each(
+                this::changed, session.framingProperty(), session.formatProperty(), session.photoProperty());
     }
 
     public void dispose() {

@@ -15,6 +15,7 @@ import nexa.core.brief.Format;
 import nexa.core.brief.Framing;
 import nexa.core.lineup.EvenLight;
 import nexa.core.lineup.ResultLight;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.MainView;
 import nexa.desktop.session.Session;
@@ -57,11 +58,12 @@ public final class LightModel {
         this.session = session;
         this.work = work;
         this.fx = fx;
-        subscription = Subscription.combine(
-                session.lineup().shownProperty().map(LineupModel.Shown::photos).subscribe(photos -> measure()),
-                session.viewProperty().subscribe(view -> measure()),
-                session.formatProperty().subscribe(format -> measure()),
-                session.editsProperty().subscribe(count -> measure()));
+        subscription = Follow.each(
+                this::measure,
+                session.lineup().shownProperty().map(LineupModel.Shown::photos),
+                session.viewProperty(),
+                session.formatProperty(),
+                session.editsProperty());
     }
 
     /** Empty until a set is measured. */

@@ -65,16 +65,17 @@ public final class CarryModel {
     public void prepare() {
         stop();
         Settings settings = session.settings();
-        preparing = Optional.of(Subscription.combine(
-                settings.carryPartsProperty().subscribe(parts -> refresh()),
-                settings.carryOppositeProperty().subscribe(opposite -> refresh()),
-                settings.carryByProperty().subscribe(by -> refresh()),
-                settings.carryToProperty().subscribe(to -> refresh()),
-                settings.carryNextProperty().subscribe(count -> refresh()),
-                session.list().photosProperty().subscribe(photos -> refresh()),
-                session.selection().property().subscribe(selected -> refresh()),
-                session.formatProperty().subscribe(format -> refresh()),
-                session.framingProperty().subscribe(framing -> refresh())));
+        preparing = Optional.of(Follow.each(
+                this::refresh,
+                settings.carryPartsProperty(),
+                settings.carryOppositeProperty(),
+                settings.carryByProperty(),
+                settings.carryToProperty(),
+                settings.carryNextProperty(),
+                session.list().photosProperty(),
+                session.selection().property(),
+                session.formatProperty(),
+                session.framingProperty()));
     }
 
     /** Shows no plan any more. */

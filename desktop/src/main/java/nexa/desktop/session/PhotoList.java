@@ -40,11 +40,13 @@ public final class PhotoList {
     /** Called once the session stands. */
     void follow() {
         filter.subscribe((before, now) -> filtered());
-        order.subscribe(now -> refresh());
-        grouping.subscribe(now -> refresh());
-        session.formatProperty().subscribe(format -> refresh());
-        session.photoProperty().subscribe(photo -> refresh()); // one that stayed only as the current one may go now
-        session.editsProperty().subscribe(count -> refresh());
+        Follow.each(
+                this::refresh,
+                order,
+                grouping,
+                session.formatProperty(),
+                session.photoProperty(), // one that stayed only as the current one may go now
+                session.editsProperty());
     }
 
     public ObjectProperty<PhotoFilter> filterProperty() {
