@@ -30,6 +30,7 @@ import nexa.desktop.handover.FinishForm;
 import nexa.desktop.handover.HandoverView;
 import nexa.desktop.handover.KeptHandoversPane;
 import nexa.desktop.handover.PaperPane;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.FilterPane;
 import nexa.desktop.pane.PaneLayer;
@@ -43,6 +44,7 @@ import nexa.desktop.session.Session;
 public final class Panes implements HandoverView.Actions {
     private final ShootModels models;
     private final Session session;
+    private final Keys keys;
     private final PhotoLoader loader;
     private final PaneLayer layer;
     private final Executor work;
@@ -56,6 +58,7 @@ public final class Panes implements HandoverView.Actions {
      */
     public Panes(
             ShootModels models,
+            Keys keys,
             PhotoLoader loader,
             PaneLayer layer,
             Executor work,
@@ -64,6 +67,7 @@ public final class Panes implements HandoverView.Actions {
         this.layer = layer;
         this.lensWays = lensWays;
         this.models = models;
+        this.keys = keys;
         this.session = models.session();
         this.loader = loader;
         this.work = work;
@@ -78,7 +82,7 @@ public final class Panes implements HandoverView.Actions {
             case OVERLAY -> new OverlayPane(session);
             case LOOK -> new LookPane(session);
             case CARRY -> new CarryPane(session);
-            case MARKS -> new MarksPane(models);
+            case MARKS -> new MarksPane(models, keys);
             case PLUMB -> new PlumbPane(models);
             case LENS -> new LensPane(models, lensWays);
             case FILL -> new FillPane(models);
@@ -88,7 +92,7 @@ public final class Panes implements HandoverView.Actions {
 
     /** @param searching whether one came to type a name */
     public PaneLayer.Content filter(boolean searching) {
-        return new FilterPane(models, searching);
+        return new FilterPane(models, keys, searching);
     }
 
     /** @param format to be edited */
@@ -136,7 +140,7 @@ public final class Panes implements HandoverView.Actions {
     /** @param reopen opens the shoot again */
     public PaneLayer.Content settings(Runnable reopen) {
         Optional<Region> raw =
-                models.raw().hasAny() ? Optional.of(new RawSettings(models.raw(), reopen)) : Optional.empty();
+                models.raw().hasAny() ? Optional.of(new RawSettings(models.raw(), keys, reopen)) : Optional.empty();
         return new SettingsPane(session.settings(), loader, raw);
     }
 

@@ -76,13 +76,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         this.work = program.work();
         this.fx = program.fx();
         this.actions = actions;
-        panes = new Panes(
-                models,
-                loader,
-                layer,
-                work,
-                fx,
-                new LensPane.Ways(this::openLenses, () -> toggleMode(BenchMode.STRAIGHTENING)));
+        LensPane.Ways lensWays = new LensPane.Ways(this::openLenses, () -> toggleMode(BenchMode.STRAIGHTENING));
+        panes = new Panes(models, keys, loader, layer, work, fx, lensWays);
         header = new HeaderView(models, keys, actions, this);
         rail = new RailView(models, loader, fx, new FromRail());
         wall = new WallView(models, keys, loader, fx);

@@ -8,6 +8,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.model.Marking;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.pane.PaneLayer;
@@ -31,10 +33,10 @@ public final class MarksPane implements PaneLayer.BesideView {
     private final VBox node;
     private final Subscription subscription;
 
-    public MarksPane(ShootModels models) {
+    public MarksPane(ShootModels models, Keys keys) {
         this.session = models.session();
         this.marking = models.marking();
-        Label help = new Label(Words.of("marks.help"));
+        Label help = new Label(Words.of("marks.help", keys.label(Command.MARK)));
         help.getStyleClass().add("note");
         help.setWrapText(true);
         suggest = button("marks.suggest", "marks-suggest", marking::suggest);

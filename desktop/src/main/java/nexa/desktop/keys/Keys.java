@@ -42,9 +42,19 @@ public final class Keys {
         return map.get();
     }
 
-    /** A command in words, with the key that it has by now. */
+    /** The key that a command has by now. */
+    public String label(Command command) {
+        return map().label(command);
+    }
+
+    /** A command in words, with its key. */
     public String words(Command command) {
-        return Words.of("keys.tip", Words.begun(Words.of("command", command)), map().label(command));
+        return words(Words.begun(Words.of("command", command)), command);
+    }
+
+    /** What is said of a command, with its key. */
+    public String words(String said, Command command) {
+        return Words.of("keys.tip", said, label(command));
     }
 
     public Optional<Command> command(KeyEvent event) {

@@ -8,6 +8,8 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import nexa.core.geometry.Frame;
 import nexa.core.space.PhotoSpace;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.paint.Palette;
 import nexa.desktop.paint.PhotoPainter;
@@ -24,12 +26,14 @@ public final class FlipPane extends InkedPane {
     private static final double CAPTION = 30;
 
     private final Session session;
+    private final Keys keys;
     private final FramePicture exemplar;
     private final FramePicture other;
     private boolean otherShows = true;
 
-    FlipPane(Session session, PhotoLoader loader, Executor fx) {
+    FlipPane(Session session, Keys keys, PhotoLoader loader, Executor fx) {
         this.session = session;
+        this.keys = keys;
         this.exemplar = new FramePicture(session.shoot(), loader, fx, this::redraw);
         this.other = new FramePicture(session.shoot(), loader, fx, this::redraw);
         setId("flip-results");
@@ -97,7 +101,10 @@ public final class FlipPane extends InkedPane {
         canvas.setTextBaseline(VPos.CENTER);
         boolean first = first().filter(photo::equals).isPresent();
         canvas.fillText(
-                Words.of(first ? "lineup.flip.exemplar" : "lineup.flip.other", photo.name()),
+                Words.of(
+                        first ? "lineup.flip.exemplar" : "lineup.flip.other",
+                        photo.name(),
+                        keys.label(Command.FLIP_RESULTS)),
                 width / 2,
                 height - CAPTION / 2);
     }

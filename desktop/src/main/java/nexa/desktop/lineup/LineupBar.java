@@ -35,6 +35,7 @@ final class LineupBar extends HBox {
     private static final double ROOM_FOR_SCATTER = 640;
 
     private final Session session;
+    private final Keys keys;
     private final ScatterPane scatter;
     private final Label spread = new Label();
     private final Label outliers = new Label();
@@ -52,6 +53,7 @@ final class LineupBar extends HBox {
      */
     LineupBar(ShootModels models, Keys keys, Runnable flip, Runnable ask) {
         super(26);
+        this.keys = keys;
         this.session = models.session();
         this.light = models.light();
         LineupModel model = session.lineup();
@@ -147,7 +149,7 @@ final class LineupBar extends HBox {
         long unmarked = shown.photos().size() - shown.deviations().size();
         note.setText(
                 shown.spread().isEmpty()
-                        ? Words.of("lineup.hint")
+                        ? Words.of("lineup.hint", keys.label(Command.MARK), keys.label(Command.MARKS))
                         : Words.of(
                                 "lineup.note",
                                 shown.exemplar().map(Photo::name).orElse(""),

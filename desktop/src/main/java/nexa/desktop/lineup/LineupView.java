@@ -12,6 +12,7 @@ import nexa.desktop.session.Session;
 /** Results side by side, how alike they are, and what can be done about it. */
 public final class LineupView extends BorderPane {
     private final Session session;
+    private final Keys keys;
     private final PhotoLoader loader;
     private final Executor fx;
     private final LineupRows rows;
@@ -25,6 +26,7 @@ public final class LineupView extends BorderPane {
         this.loader = loader;
         this.fx = fx;
         getStyleClass().add("lineup");
+        this.keys = keys;
         rows = new LineupRows(models, keys, loader, fx);
         bar = new LineupBar(models, keys, this::flip, propose);
         setCenter(rows);
@@ -53,7 +55,7 @@ public final class LineupView extends BorderPane {
         if (flip.isPresent()) {
             flip.get().flip();
         } else if (session.lineup().shownProperty().get().exemplar().isPresent()) {
-            FlipPane opened = new FlipPane(session, loader, fx);
+            FlipPane opened = new FlipPane(session, keys, loader, fx);
             flip = Optional.of(opened);
             setCenter(opened);
         }

@@ -16,6 +16,8 @@ import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import nexa.core.brief.FrameState;
 import nexa.core.geometry.Orientation;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.model.RepeatsModel;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.session.Follow;
@@ -43,11 +45,13 @@ public final class FilterPane implements PaneLayer.Content {
     private final Button find;
     private final Label found = new Label();
     private final VBox node;
+    private final Keys keys;
     private Subscription ticks = Subscription.EMPTY;
     private final Subscription subscription;
 
     /** @param searching whether one came to type a name */
-    public FilterPane(ShootModels models, boolean searching) {
+    public FilterPane(ShootModels models, Keys keys, boolean searching) {
+        this.keys = keys;
         this.searching = searching;
         this.list = models.session().list();
         this.repeats = models.repeats();
@@ -143,7 +147,9 @@ public final class FilterPane implements PaneLayer.Content {
         found.setText(
                 comparing
                         ? Words.of("filter.repeats.searching")
-                        : repeats.isFound() ? Words.of("filter.repeats.found", groups) : "");
+                        : repeats.isFound()
+                                ? Words.of("filter.repeats.found", groups, keys.label(Command.SELECT_ALIKE))
+                                : "");
         found.setManaged(!found.getText().isEmpty());
     }
 

@@ -71,6 +71,7 @@ public final class HeaderView extends HBox {
     private static final double NAME_FROM = 100;
 
     private final Session session;
+    private final Keys keys;
     private final Counts counting;
     private final Label counts = new Label();
     private final Label place = new Label();
@@ -91,6 +92,7 @@ public final class HeaderView extends HBox {
     private final Subscription subscriptions;
 
     public HeaderView(ShootModels models, Keys keys, Actions actions, ShootActions shootActions) {
+        this.keys = keys;
         super(8);
         this.session = models.session();
         this.counting = models.counts();
@@ -184,7 +186,7 @@ public final class HeaderView extends HBox {
             button.getStyleClass().add("view-button");
             button.setId(key.replace('.', '-'));
             button.setFocusTraversable(false);
-            Buttons.explain(button, Words.of(key + ".tip"));
+            Buttons.explain(button, Words.of(key + ".tip"), Command.valueOf(view.name()), keys);
             views.put(view, button);
             box.getChildren().add(button);
         }
@@ -296,13 +298,14 @@ public final class HeaderView extends HBox {
         int at = session.list().place() + 1;
         int listed = session.list().photos().size();
         place.setText(session.photo().isPresent() ? Words.of("header.place", at, listed) : "");
-        refresh(undo, session.shoot().history().nextUndo(), "header.undo");
-        refresh(redo, session.shoot().history().nextRedo(), "header.redo");
+        refresh(undo, session.shoot().history().nextUndo(), "header.undo", Command.UNDO);
+        refresh(redo, session.shoot().history().nextRedo(), "header.redo", Command.REDO);
     }
 
-    private static void refresh(Button button, java.util.Optional<String> label, String words) {
+    private void refresh(Button button, java.util.Optional<String> label, String words, Command command) {
         button.setDisable(label.isEmpty());
-        Buttons.explain(
-                button, label.map(l -> Words.of(words, Words.of(l))).orElseGet(() -> Words.of(words + ".none")));
+        label.ifPresentOrElse(
+                step -> Buttons.explain(button, Words.of(words, Words.of(step)), command, keys),
+                () -> Buttons.explain(button, Words.of(words + ".none")));
     }
 }

@@ -6,6 +6,7 @@ import java.util.function.Function;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.model.RawModel;
 import nexa.desktop.widget.ChoiceList;
 import nexa.shoot.photo.RawPicture;
@@ -17,7 +18,7 @@ public final class RawSettings extends VBox {
     private static final double GAP = 18;
 
     /** @param reopen opens the shoot again: pairs are joined when it is opened */
-    public RawSettings(RawModel raw, Runnable reopen) {
+    public RawSettings(RawModel raw, Keys keys, Runnable reopen) {
         super(GAP);
         Label said = SettingsPane.explanation("");
         said.setId("settings-raw-said");
@@ -34,9 +35,7 @@ public final class RawSettings extends VBox {
                                         raw.usual(),
                                         picture -> "raw." + picture.setting(),
                                         raw::showOfAll),
-                                SettingsPane.explanation(Words.of(
-                                        "raw.tip",
-                                        Command.RAW.usual().getFirst().label())),
+                                SettingsPane.explanation(Words.of("raw.tip", keys.label(Command.RAW))),
                                 said),
                         SettingsPane.part(
                                 "pairs.title",

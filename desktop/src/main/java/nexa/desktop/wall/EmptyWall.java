@@ -3,6 +3,8 @@ package nexa.desktop.wall;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.session.Session;
 import nexa.imaging.file.FileKind;
 import nexa.words.Words;
@@ -11,9 +13,11 @@ import nexa.words.Words;
 final class EmptyWall extends VBox {
     private final Label what = new Label();
     private final Label hint = new Label();
+    private final Keys keys;
 
-    EmptyWall() {
+    EmptyWall(Keys keys) {
         super(6);
+        this.keys = keys;
         getChildren().addAll(what, hint);
         setAlignment(Pos.CENTER);
         getStyleClass().add("empty-state");
@@ -24,6 +28,9 @@ final class EmptyWall extends VBox {
         boolean none = session.shoot().photos().isEmpty();
         setVisible(session.list().photos().isEmpty());
         what.setText(Words.of(none ? "wall.empty" : "wall.filtered"));
-        hint.setText(none ? Words.of("wall.empty.hint", FileKind.titles()) : Words.of("wall.filtered.hint"));
+        hint.setText(
+                none
+                        ? Words.of("wall.empty.hint", FileKind.titles())
+                        : Words.of("wall.filtered.hint", keys.label(Command.FILTER)));
     }
 }

@@ -58,7 +58,7 @@ public final class WallView extends Region {
     private final GroupHeadings headings;
     private final ScrollBar bar = new ScrollBar();
     private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
-    private final EmptyWall empty = new EmptyWall();
+    private final EmptyWall empty;
     private final Label others = new Label();
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
     private final ObjectProperty<Paint> mat = new SimpleObjectProperty<>(Color.TRANSPARENT);
@@ -75,6 +75,7 @@ public final class WallView extends Region {
         this.models = models;
         this.session = models.session();
         this.loader = loader;
+        this.empty = new EmptyWall(keys);
         this.ahead = new Ahead(loader, session.shoot()::fileOf, fx, 2, () -> {});
         this.fx = fx;
         getStyleClass().add("wall");

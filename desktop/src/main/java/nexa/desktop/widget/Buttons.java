@@ -60,6 +60,11 @@ public final class Buttons {
         explain(control, Words.of("command", command), () -> keys.words(command));
     }
 
+    /** The same in words of one's own. */
+    public static void explain(Control control, String words, Command command, Keys keys) {
+        explain(control, words, () -> keys.words(words, command));
+    }
+
     private static <B extends ButtonBase> B dress(B button, String words) {
         button.getStyleClass().add("icon-button");
         button.setFocusTraversable(true);

@@ -81,13 +81,25 @@ public final class Looks {
         return file.substring(file.lastIndexOf('.') + 1).toUpperCase(Locale.ROOT);
     }
 
-    /** What an automatic level came to. */
+    /**
+     * What an automatic level came to.
+     *
+     * @param again the key that takes an offered one
+     */
+    public static String words(Finding finding, String again) {
+        return finding.offered()
+                ? Words.of(
+                        "bench.auto.offered",
+                        degrees(finding.tilt().degrees()),
+                        Math.round(finding.confidence() * 100),
+                        again)
+                : words(finding);
+    }
+
+    /** What an automatic level found, or why it did not. */
     public static String words(Finding finding) {
         long percent = Math.round(finding.confidence() * 100);
         String tilt = degrees(finding.tilt().degrees());
-        if (finding.offered()) {
-            return Words.of("bench.auto.offered", tilt, percent);
-        }
         return finding.refusal()
                 .map(refusal -> Words.of("bench.auto.refused", Words.of(refusal), percent))
                 .orElseGet(() -> Words.of(

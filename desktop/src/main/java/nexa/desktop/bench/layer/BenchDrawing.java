@@ -209,7 +209,7 @@ public final class BenchDrawing {
 
     /** Lines that were drawn on the photo or found in it. */
     public BenchLines lines() {
-        return new BenchLines(sketch, session, words);
+        return new BenchLines(sketch, session, keys, words);
     }
 
     /** Places of the photo that are touched. */

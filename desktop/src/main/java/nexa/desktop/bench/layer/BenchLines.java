@@ -16,6 +16,8 @@ import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Bands;
 import nexa.core.trim.Trim;
 import nexa.desktop.bench.gesture.BenchGesture;
+import nexa.desktop.keys.Command;
+import nexa.desktop.keys.Keys;
 import nexa.desktop.model.BendByLine;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.model.PlumbWords;
@@ -38,9 +40,11 @@ public final class BenchLines {
 
     private final Supplier<GraphicsContext> sketch;
     private final Session session;
+    private final Keys keys;
     private final DrawnWords text;
 
-    BenchLines(Supplier<GraphicsContext> sketch, Session session, DrawnWords text) {
+    BenchLines(Supplier<GraphicsContext> sketch, Session session, Keys keys, DrawnWords text) {
+        this.keys = keys;
         this.sketch = sketch;
         this.session = session;
         this.text = text;
@@ -230,7 +234,7 @@ public final class BenchLines {
                             view.toScreen(space.toLevel(line.to())),
                             1.5);
                 }
-                text.banner(Looks.words(finding));
+                text.banner(Looks.words(finding, keys.label(Command.AUTO_LEVEL)));
             }
         }
     }
