@@ -6,6 +6,7 @@ import javafx.util.Subscription;
 import nexa.desktop.camera.Camera;
 import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.desktop.setting.Settings;
 
@@ -14,13 +15,13 @@ final class Redrawing {
     private Redrawing() {}
 
     static Subscription of(ShootModels models, Spots spots, Camera camera, Keys keys, Runnable redraw) {
-        return Stream.of(
+        ObservableValue<?>[] seen = Stream.of(
                         found(models),
                         settings(models.session().settings()),
                         looking(models.session(), spots, camera, keys))
-                .flatMap(seen -> seen)
-                .map(value -> value.subscribe(now -> redraw.run()))
-                .reduce(Subscription.EMPTY, Subscription::and);
+                .flatMap(values -> values)
+                .toArray(ObservableValue<?>[]::new);
+        return Follow.each(redraw, seen);
     }
 
     private static Stream<ObservableValue<?>> found(ShootModels models) {
