@@ -240,7 +240,7 @@ final class ShootKeys implements Findables.Commands {
         }
         Optional<KeyPress> press = KeyPress.of(event);
         if (press.filter(KeyMap::choosesFormat).isPresent()) {
-            session.chooseFormat(digit(event.getCode()));
+            session.chooseFormat(digit(press.get().code()));
             return true;
         }
         Optional<Command> command = keys.command(event);

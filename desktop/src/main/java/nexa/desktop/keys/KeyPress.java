@@ -52,9 +52,7 @@ public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
 
     /** Empty for a modifier alone, and with Alt, which belongs to menus and window managers. */
     public static Optional<KeyPress> of(KeyEvent event) {
-        return NO_KEYS.contains(event.getCode()) || event.isAltDown()
-                ? Optional.empty()
-                : Optional.of(new KeyPress(event.getCode(), event.isShiftDown(), event.isShortcutDown()));
+        return Optional.of(KeyOfLayout.of(event)).filter(press -> !NO_KEYS.contains(press.code) && !event.isAltDown());
     }
 
     /** As it is written on the key sheet, such as {@code Ctrl Shift Z}; in the language that is spoken. */

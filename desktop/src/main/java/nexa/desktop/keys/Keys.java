@@ -7,6 +7,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import nexa.shoot.Preferences;
 import nexa.words.Words;
@@ -99,7 +100,8 @@ public final class Keys {
     public void release(KeyEvent event) {
         EnumSet<Command> fewer = EnumSet.noneOf(Command.class);
         fewer.addAll(held.get());
-        fewer.removeIf(command -> map.get().keys(command).stream().anyMatch(key -> key.code() == event.getCode()));
+        KeyCode released = KeyOfLayout.of(event).code();
+        fewer.removeIf(command -> map.get().keys(command).stream().anyMatch(key -> key.code() == released));
         held.set(Set.copyOf(fewer));
     }
 
