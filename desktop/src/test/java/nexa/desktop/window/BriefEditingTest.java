@@ -5,14 +5,17 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import nexa.core.brief.Format;
 import nexa.core.geometry.Frame;
 import nexa.core.geometry.Tilt;
+import nexa.core.overlay.OverlayChoice;
 import nexa.core.print.SizeTarget;
 import nexa.core.shape.OrientationRule;
 import nexa.core.shape.Shape;
@@ -92,6 +95,23 @@ class BriefEditingTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertTrue(robot.lookup(field).tryQuery().isEmpty());
         assertEquals(MainView.BENCH, session().viewProperty().get());
+    }
+
+    @Test
+    void caption_saysWhyAFrameLiesThere_andTheOverlayIfThereIsOne(FxRobot robot) throws Exception {
+        twoFormats(robot);
+        place(0.5);
+        press(robot, KeyCode.DIGIT2);
+        until(() -> captions(robot).contains("about the frame placed in another format · Thirds"));
+        onFx(() -> session().overlayProperty().set(new OverlayChoice(Optional.empty(), 0)));
+        until(() -> captions(robot).contains("about the frame placed in another format"));
+    }
+
+    private static List<String> captions(FxRobot robot) {
+        return robot.lookup(".drawn-words").queryAllAs(Text.class).stream()
+                .filter(Text::isVisible)
+                .map(Text::getText)
+                .toList();
     }
 
     @Test

@@ -2,6 +2,8 @@ package nexa.desktop.bench.layer;
 
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.text.TextAlignment;
 import nexa.core.brief.Why;
 import nexa.core.geometry.Frame;
@@ -81,17 +83,18 @@ record BenchCaptions(
 
     private String framed() {
         return session.frame()
-                .map(frame -> warningWords().orElseGet(() -> whyWords() + overlayWords(frame)))
+                .map(frame -> warningWords().orElseGet(() -> Stream.of(whyWords(), overlayWords(frame))
+                        .flatMap(Optional::stream)
+                        .collect(Collectors.joining(" · "))))
                 .orElseGet(() -> Words.of("bench.noformat"));
     }
 
     /** Why a frame lies there that nobody placed and that is not from the middle. */
-    private String whyWords() {
+    private Optional<String> whyWords() {
         return session.moment()
                 .why()
                 .filter(why -> !(why instanceof Why.Placed || why instanceof Why.Centred))
-                .map(why -> Words.of(why) + " · ")
-                .orElse("");
+                .map(Words::of);
     }
 
     private Optional<String> warningWords() {
@@ -102,7 +105,7 @@ record BenchCaptions(
         return warnings.isEmpty() ? Optional.empty() : Optional.of("⚠ " + Looks.words(warnings));
     }
 
-    private String overlayWords(Frame frame) {
+    private Optional<String> overlayWords(Frame frame) {
         OverlayChoice choice = session.overlayProperty().get();
         int count = memo.count(
                 choice,
@@ -115,7 +118,6 @@ record BenchCaptions(
                                 "bench.overlay",
                                 Words.of(overlay),
                                 Math.floorMod(choice.orientation(), count) + 1,
-                                count))
-                .orElse("");
+                                count));
     }
 }
