@@ -67,7 +67,8 @@ final class NeutralArea extends WorkArea {
         clear = Buttons.text("desk.neutral.clear", neutrals::clear);
         clear.setId("neutral-clear");
         Buttons.explain(clear, Words.of("desk.neutral.clear.tip"));
-        VBox sliders = new VBox(4, kelvin, tint, stops);
+        VBox sliders = new VBox(kelvin, tint, stops);
+        sliders.getStyleClass().add("amounts");
         sliders.setPrefWidth(430);
         sliders.setMinWidth(260);
         sliders.setAlignment(Pos.CENTER_LEFT);

@@ -15,6 +15,7 @@ import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ScrollPane;
@@ -39,12 +40,21 @@ class FittingTest extends EveryScreen {
     private final TreeSet<String> cut = new TreeSet<>();
 
     @ParameterizedTest
-    @CsvSource({"en, 1280, 800", "de, 1280, 800", "en, 1010, 700", "de, 1010, 700", "de, 1180, 760"})
-    void wordsAreWhole(String language, double width, double height, FxRobot robot) throws Exception {
+    @CsvSource({
+        "en, 1280, 800, false",
+        "de, 1280, 800, false",
+        "en, 1010, 700, false",
+        "de, 1010, 700, false",
+        "de, 1180, 760, false",
+        "en, 1010, 700, true",
+        "de, 1010, 700, true"
+    })
+    void wordsAreWhole(String language, double width, double height, boolean pen, FxRobot robot) throws Exception {
         begin(robot);
         onFx(() -> {
             window.scene().getWindow().setWidth(width);
             window.scene().getWindow().setHeight(height);
+            session().settings().penProperty().set(pen);
             session().settings().languageProperty().set(language);
         });
         String bench = language.equals("de") ? "Werkbank" : "Bench";
@@ -129,7 +139,19 @@ class FittingTest extends EveryScreen {
         parents(scene.getRoot())
                 .filter(TextInputControl.class::isInstance)
                 .forEach(field -> judgeField(screen, (TextInputControl) field));
+        parents(scene.getRoot())
+                .filter(node -> node.getStyleClass().contains("desk"))
+                .forEach(desk -> judgeDesk(screen, desk));
         parents(scene.getRoot()).filter(BorderPane.class::isInstance).forEach(pane -> judgeInside(screen, pane, scene));
+    }
+
+    /** Nothing of the desk stands out of it, also above or below. */
+    private void judgeDesk(String screen, Parent desk) {
+        Bounds at = place(desk);
+        parents(desk)
+                .filter(part -> part instanceof Control && part.isVisible())
+                .filter(part -> !at.contains(place(part)))
+                .forEach(part -> cut.add(screen + ": " + part + " stands out of the desk"));
     }
 
     /** What wants more room than there is stands out on both sides, and all of it moves. */
