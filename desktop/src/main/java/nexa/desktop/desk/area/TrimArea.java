@@ -52,6 +52,7 @@ final class TrimArea extends WorkArea {
 
     private Node sides() {
         GridPane grid = new GridPane(8, 6);
+        grid.setAlignment(Pos.CENTER_LEFT);
         for (Side side : Side.values()) {
             TextField field = field(side);
             fields.put(side, field);
