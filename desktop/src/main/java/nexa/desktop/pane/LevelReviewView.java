@@ -73,7 +73,7 @@ public final class LevelReviewView extends PhotoReviewFrame<Finding> {
                         "review.doubtful",
                         Looks.degrees(item.finding().orElseThrow().tilt().degrees()),
                         percent(item));
-            case REFUSED -> Looks.words(item.finding().orElseThrow());
+            case REFUSED -> Looks.refused(item.finding().orElseThrow());
             case ACCEPTED ->
                 Words.of(
                         "review.accepted",

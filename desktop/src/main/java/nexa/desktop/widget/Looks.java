@@ -87,23 +87,26 @@ public final class Looks {
      * @param again the key that takes an offered one
      */
     public static String words(Finding finding, String again) {
-        return finding.offered()
+        String tilt = degrees(finding.tilt().degrees());
+        if (finding.offered()) {
+            return Words.of("bench.auto.offered", tilt, percentSure(finding), again);
+        }
+        return finding.accepted()
                 ? Words.of(
-                        "bench.auto.offered",
-                        degrees(finding.tilt().degrees()),
-                        Math.round(finding.confidence() * 100),
-                        again)
-                : words(finding);
+                        "bench.auto.found",
+                        tilt,
+                        percentSure(finding),
+                        finding.lines().size())
+                : refused(finding);
     }
 
-    /** What an automatic level found, or why it did not. */
-    public static String words(Finding finding) {
-        long percent = Math.round(finding.confidence() * 100);
-        String tilt = degrees(finding.tilt().degrees());
-        return finding.refusal()
-                .map(refusal -> Words.of("bench.auto.refused", Words.of(refusal), percent))
-                .orElseGet(() -> Words.of(
-                        "bench.auto.found", tilt, percent, finding.lines().size()));
+    /** Why an automatic level was refused. */
+    public static String refused(Finding finding) {
+        return Words.of("bench.auto.refused", Words.of(finding.refusal().orElseThrow()), percentSure(finding));
+    }
+
+    private static long percentSure(Finding finding) {
+        return Math.round(finding.confidence() * 100);
     }
 
     /** With a tenth of a percent. */

@@ -160,7 +160,7 @@ class LevellingTest extends WindowTest {
         press(robot, KeyCode.SHIFT, KeyCode.L);
         until(() -> found().filter(Finding::offered).isPresent());
         assertEquals(0, tilt(), "not by itself");
-        assertTrue(Looks.words(found().orElseThrow()).contains("again"));
+        assertTrue(Looks.words(found().orElseThrow(), "Shift L").contains("Shift L again"));
         press(robot, KeyCode.SHIFT, KeyCode.L);
         assertEquals(found().orElseThrow().tilt().degrees(), tilt());
         press(robot, KeyCode.SHORTCUT, KeyCode.Z);
@@ -195,7 +195,7 @@ class LevellingTest extends WindowTest {
                 .verdictProperty()
                 .get()
                 .orElseThrow();
-        assertTrue(Looks.words(found.finding()).startsWith("Not levelled"));
+        assertTrue(Looks.words(found.finding(), "Shift L").startsWith("Not levelled"));
     }
 
     @Test
