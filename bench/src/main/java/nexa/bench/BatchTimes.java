@@ -126,9 +126,7 @@ final class BatchTimes {
     // ---- in the window ----
 
     private void window() {
-        Platform.startup(() -> {});
-        MainWindow window = Fx.window(locations);
-        Fx.on(() -> window.open(folder)).join();
+        MainWindow window = Fx.opened(folder, locations);
         Scene scene = Fx.on(window::scene);
         Session session = Fx.on(() -> window.session().orElseThrow());
         Fx.run(() -> session.viewProperty().set(MainView.WALL));

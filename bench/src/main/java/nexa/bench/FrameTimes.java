@@ -17,7 +17,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.stage.Stage;
 import nexa.bench.base.Fx;
 import nexa.bench.base.LargePhoto;
 import nexa.core.brief.Framing;
@@ -64,14 +63,7 @@ final class FrameTimes {
         Path shoot = Files.createDirectory(base.resolve("shoot"));
         LargePhoto.write("kiln_0201.jpg", shoot.resolve("a.jpg"));
         LargePhoto.write("kiln_0202.jpg", shoot.resolve("b.jpg"));
-        Platform.startup(() -> {});
-        MainWindow window = Fx.on(() -> {
-            MainWindow made =
-                    new MainWindow(new Stage(), new Locations(base.resolve("data"), base.resolve("cache")), 1280, 800);
-            made.show();
-            return made;
-        });
-        Fx.on(() -> window.open(shoot)).join();
+        MainWindow window = Fx.opened(shoot, new Locations(base.resolve("data"), base.resolve("cache")));
         FrameTimes times = Fx.on(() -> prepared(window));
         pause();
         System.out.println(
@@ -80,10 +72,7 @@ final class FrameTimes {
         times.measure("frame moved, tilted", FrameTimes::inside, 0.6);
         times.measure("photo turned, fine grid", FrameTimes::outside, 0.4);
         times.plumb("pitch scrubbed, lens and plumb");
-        Fx.on(() -> {
-            window.close();
-            return true;
-        });
+        Fx.run(window::close);
         Platform.exit();
     }
 

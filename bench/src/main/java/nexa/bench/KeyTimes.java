@@ -65,9 +65,7 @@ final class KeyTimes {
                         Edit.brief("edit.brief", shoot.brief(), shoot.brief().with(shape, Shape.parse(shape))));
             }
         }
-        Platform.startup(() -> {});
-        MainWindow window = Fx.window(locations);
-        Fx.on(() -> window.open(folder)).join();
+        MainWindow window = Fx.opened(folder, locations);
         KeyTimes times = new KeyTimes(Fx.on(() -> window.session().orElseThrow()), Fx.on(window::scene));
         Scrolling.awaitPictures(times.scene);
         times.measure();

@@ -46,9 +46,7 @@ final class LineupTimes {
             shoot.apply(Edit.brief("edit.brief", shoot.brief(), shoot.brief().with("Print", Shape.parse("4:5"))));
             shoot.apply(marked(shoot.photos(), shoot));
         }
-        Platform.startup(() -> {});
-        MainWindow window = Fx.window(locations);
-        Fx.on(() -> window.open(folder)).join();
+        MainWindow window = Fx.opened(folder, locations);
         measure(Fx.on(() -> window.session().orElseThrow()), Fx.on(window::scene));
         Fx.run(window::close);
         Platform.exit();

@@ -1,5 +1,6 @@
 package nexa.bench.base;
 
+import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -40,6 +41,14 @@ public final class Fx {
             made.show();
             return made;
         });
+    }
+
+    /** The same of a program that just started, with a folder open in it. */
+    public static MainWindow opened(Path folder, Locations locations) {
+        Platform.startup(() -> {});
+        MainWindow window = window(locations);
+        on(() -> window.open(folder)).join();
+        return window;
     }
 
     /** Does something on the window's thread and waits for it. */
