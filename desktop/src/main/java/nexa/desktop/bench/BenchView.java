@@ -327,7 +327,7 @@ public final class BenchView extends Region {
         }
         return Optional.of(
                 aim.at().isPresent()
-                        ? Words.of("waits.aimed", keys.map().label(Command.ACCEPT))
+                        ? Words.of("waits.aimed", keys.label(Command.ACCEPT))
                         : Words.of("waits", mode.get()));
     }
 

@@ -199,7 +199,7 @@ public final class DeskView extends HBox {
         turn.getStyleClass().add("small");
         overlays.getStyleClass().add("small");
         turn.setId("overlay-turn");
-        overlayKey.setText(keys.map().label(Command.OVERLAY));
+        overlayKey.setText(keys.label(Command.OVERLAY));
         overlayKey.getStyleClass().add("key");
         overlayKey.managedProperty().bind(overlayKey.visibleProperty());
         overlayHead.getChildren().addAll(Labels.title("desk.overlay"), overlayKey, turn, overlays);

@@ -74,7 +74,7 @@ public final class Findables {
                 .map(command -> new Findable(
                         Kind.COMMAND,
                         Words.begun(Words.of("command", command)),
-                        keys.map().label(command),
+                        keys.label(command),
                         () -> commands.run(command)))
                 .toList();
     }

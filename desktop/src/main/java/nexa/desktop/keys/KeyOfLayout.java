@@ -1,5 +1,6 @@
 package nexa.desktop.keys;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -17,10 +18,10 @@ final class KeyOfLayout {
     /** Each in the order of {@link #LATIN}; a blank where a key types something else. */
     private static final String CYRILLIC = "йцукенгшщзфывапролдячсмитьбю";
 
-    private static final String UKRAINIAN = "йцукенгшщзфівапролдячсмитьбю";
     private static final String GREEK = " ςερτυθιοπασδφγηξκλζχψωβνμ  ";
     private static final String HEBREW = "  קראטוןםפשדגכעיחלךזסבהנמצתץ";
     private static final String ARABIC = "ضصثقفغعهخحشسيبلاتنمئءؤر ىةوز";
+    private static final List<String> LAYOUTS = List.of(CYRILLIC, GREEK, HEBREW, ARABIC);
 
     /** Languages whose Cyrillic keyboards are laid out in a way of their own. */
     private static final Set<String> OTHER_CYRILLIC = Set.of("bg", "sr", "mk");
@@ -61,15 +62,17 @@ final class KeyOfLayout {
     }
 
     private static Optional<KeyCode> inPlaceOf(char letter) {
-        for (String layout : new String[] {CYRILLIC, UKRAINIAN, GREEK, HEBREW, ARABIC}) {
-            int place = letter == ' ' ? -1 : layout.indexOf(letter);
-            boolean ofItsOwn = Character.UnicodeScript.of(letter) == Character.UnicodeScript.CYRILLIC
-                    && OTHER_CYRILLIC.contains(Locale.getDefault().getLanguage());
-            if (place >= 0 && !ofItsOwn) {
-                return Optional.of(code(LATIN.charAt(place)));
-            }
+        boolean isLaidOutInAnotherWay = Character.UnicodeScript.of(letter) == Character.UnicodeScript.CYRILLIC
+                && OTHER_CYRILLIC.contains(Locale.getDefault().getLanguage());
+        if (isLaidOutInAnotherWay || letter == ' ') {
+            return Optional.empty();
         }
-        return Optional.empty();
+        char known = letter == 'і' ? 'ы' : letter; // the Ukrainian one in the Russian one's place
+        return LAYOUTS.stream()
+                .map(layout -> layout.indexOf(known))
+                .filter(place -> place >= 0)
+                .findFirst()
+                .map(place -> code(LATIN.charAt(place)));
     }
 
     private static KeyCode code(char latin) {

@@ -127,9 +127,9 @@ public final class PrepareView extends ReviewFrame {
         doubtfulTitle.setText(Words.of(
                 "prepare.doubtful",
                 open.size(),
-                keys.map().label(Command.ACCEPT),
-                keys.map().label(Command.CLEAR),
-                keys.map().label(Command.BENCH)));
+                keys.label(Command.ACCEPT),
+                keys.label(Command.CLEAR),
+                keys.label(Command.BENCH)));
         Nodes.show(doubtfulTitle, !open.isEmpty());
         sureTitle.setText(Words.of("prepare.sure", preparing.sure().size()));
         Nodes.show(sureTitle, !preparing.sure().isEmpty());
@@ -171,7 +171,7 @@ public final class PrepareView extends ReviewFrame {
         Button button = Buttons.text(words, () -> choose(item.photo(), choice));
         button.setId(id + item.photo().stem());
         button.setFocusTraversable(false);
-        Buttons.explain(button, Words.of(words + ".tip", keys.map().label(key)));
+        Buttons.explain(button, Words.of(words + ".tip", keys.label(key)));
         button.getStyleClass().removeAll("primary");
         if (item.choice() == choice) {
             button.getStyleClass().add("primary");

@@ -54,10 +54,7 @@ public final class RawSettings extends VBox {
 
     private static <T> ChoiceList<T> list(
             String id, String name, T[] choices, T now, Function<T, String> words, Consumer<T> chosen) {
-        ChoiceList<T> list =
-                new ChoiceList<>(id, Words.of(name), List.of(choices), choice -> Words.of(words.apply(choice)));
-        list.setValue(now);
-        list.setOnAction(event -> chosen.accept(list.getValue()));
-        return list;
+        return new ChoiceList<>(id, Words.of(name), List.of(choices), choice -> Words.of(words.apply(choice)))
+                .choosing(now, chosen);
     }
 }

@@ -4,7 +4,7 @@ import java.io.File;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.IntConsumer;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
@@ -141,9 +141,8 @@ public final class SettingsPane implements PaneLayer.Content {
     private static ChoiceList<String> language(ObjectProperty<String> setting) {
         List<String> tags = Stream.concat(Stream.of(Languages.AS_SYSTEM), Languages.tags().stream())
                 .toList();
-        return kept(
-                new ChoiceList<>("settings-language", Words.of("settings.language"), tags, SettingsPane::language),
-                setting);
+        return new ChoiceList<>("settings-language", Words.of("settings.language"), tags, SettingsPane::language)
+                .choosing(setting.get(), setting::set);
     }
 
     /** Each in its own language. */
@@ -152,23 +151,13 @@ public final class SettingsPane implements PaneLayer.Content {
     }
 
     private static ChoiceList<PrintUnit> printUnit(ObjectProperty<PrintUnit> setting) {
-        return kept(
-                ChoiceList.of("settings-print-unit", Words.of("settings.print"), PrintUnit.values(), "print-unit"),
-                setting);
+        return ChoiceList.of("settings-print-unit", Words.of("settings.print"), PrintUnit.values(), "print-unit")
+                .choosing(setting.get(), setting::set);
     }
 
-    private static <T> ChoiceList<T> kept(ChoiceList<T> list, ObjectProperty<T> setting) {
-        list.setValue(setting.get());
-        list.setOnAction(event -> setting.set(list.getValue()));
-        return list;
-    }
-
-    private static ChoiceList<Integer> sizes(String id, List<Integer> sizes, int now, IntConsumer chosen) {
-        ChoiceList<Integer> list =
-                new ChoiceList<>(id, Words.of(id.replace('-', '.')), sizes, megabytes -> words(megabytes * (1L << 20)));
-        list.setValue(now);
-        list.setOnAction(event -> chosen.accept(list.getValue()));
-        return list;
+    private static ChoiceList<Integer> sizes(String id, List<Integer> sizes, int now, Consumer<Integer> chosen) {
+        return new ChoiceList<>(id, Words.of(id.replace('-', '.')), sizes, megabytes -> words(megabytes * (1L << 20)))
+                .choosing(now, chosen);
     }
 
     private static String words(long bytes) {

@@ -93,9 +93,7 @@ public final class LineupModel {
                 gather();
             }
         });
-        session.editsProperty().subscribe(count -> refreshIfOpen());
-        session.previewsProperty().subscribe(previews -> refreshIfOpen());
-        session.formatProperty().subscribe(format -> refreshIfOpen());
+        Follow.each(this::refreshIfOpen, session.editsProperty(), session.previewsProperty(), session.formatProperty());
     }
 
     private void refreshIfOpen() {

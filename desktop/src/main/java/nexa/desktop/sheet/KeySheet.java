@@ -57,8 +57,7 @@ public final class KeySheet extends StackPane {
         aboutNexa.setId("keys-about");
         HBox head = new HBox(18, title, message, space, aboutNexa, again, usual);
         head.setAlignment(Pos.CENTER_LEFT);
-        VBox below =
-                new VBox(2, note("keys.pointer"), note("keys.aim", keys.map().label(Command.ACCEPT)));
+        VBox below = new VBox(2, note("keys.pointer"), note("keys.aim", keys.label(Command.ACCEPT)));
         VBox sheet = new VBox(14, head, columns, below);
         sheet.getStyleClass().add("sheet");
         sheet.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
@@ -79,7 +78,7 @@ public final class KeySheet extends StackPane {
     private void refresh() {
         buttons.forEach((command, button) -> {
             boolean waiting = changing.filter(command::equals).isPresent();
-            button.setText(waiting ? Words.of("keys.waiting") : keys.map().label(command));
+            button.setText(waiting ? Words.of("keys.waiting") : keys.label(command));
             button.setAccessibleText(keys.words(command));
         });
     }

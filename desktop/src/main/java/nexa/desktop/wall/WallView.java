@@ -34,6 +34,7 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
+import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGrouping;
@@ -101,11 +102,9 @@ public final class WallView extends Region {
         setOnScroll(this::scrolled);
         subscriptions = Subscription.combine(
                 backgroundProperty().subscribe(this::mixMat),
-                bar.valueProperty().subscribe(v -> requestLayout()),
-                size.valueProperty().subscribe(v -> requestLayout()),
-                session.editsProperty().subscribe(v -> relay()),
+                Follow.each(this::requestLayout, bar.valueProperty(), size.valueProperty()),
+                Follow.each(this::relay, session.editsProperty(), session.list().groupsProperty()),
                 session.list().photosProperty().subscribe(photos -> listed()),
-                session.list().groupsProperty().subscribe(groups -> relay()),
                 session.photoProperty().subscribe(current -> reveal()));
     }
 

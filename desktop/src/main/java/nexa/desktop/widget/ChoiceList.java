@@ -1,6 +1,7 @@
 package nexa.desktop.widget;
 
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ChoiceBox;
 import javafx.util.StringConverter;
@@ -21,6 +22,17 @@ public final class ChoiceList<T> extends ChoiceBox<T> {
     /** @param kind the beginning of the keys of the choices' words */
     public static <E extends Enum<E>> ChoiceList<E> of(String id, String name, E[] choices, String kind) {
         return new ChoiceList<>(id, name, List.of(choices), choice -> Words.of(kind, choice));
+    }
+
+    /**
+     * This list, as it stands now.
+     *
+     * @param chosen takes what is chosen from now on
+     */
+    public ChoiceList<T> choosing(T now, Consumer<T> chosen) {
+        setValue(now);
+        setOnAction(event -> chosen.accept(getValue()));
+        return this;
     }
 
     private static final class Said<T> extends StringConverter<T> {

@@ -22,7 +22,7 @@ public final class CommandItem extends MenuItem {
 
     /** The one that the command has by now. */
     public void showKey() {
-        setAccelerator(new Shown(keys.map().label(command)));
+        setAccelerator(new Shown(keys.label(command)));
     }
 
     /** Only tells the key; pressed, it is taken by the window. */
