@@ -147,9 +147,11 @@ final class ShootKeys implements Findables.Commands {
         framing.put(Command.OVERLAY_SHOW, () -> settings()
                 .overlayShowProperty()
                 .set(settings().overlayShowProperty().get().next()));
-        framing.put(Command.ZOOM, screen::nextZoom);
-        framing.put(Command.ZOOM_FRAME, screen.bench()::zoomToFrame);
-        framing.put(Command.ZOOM_FIT, screen::zoomToFit);
+        framing.put(Command.ZOOM, screen.zooming()::next);
+        framing.put(Command.ZOOM_FRAME, screen.zooming()::toFrame);
+        framing.put(Command.ZOOM_FIT, screen.zooming()::toFit);
+        framing.put(Command.CLOSER, screen.zooming()::closer);
+        framing.put(Command.FARTHER, screen.zooming()::farther);
         framing.put(Command.SIDE_BY_SIDE, screen::toggleSideBySide);
         framing.put(Command.BARE, screen::toggleBare);
         everywhere.put(Command.SURROUND, window::nextSurround);

@@ -66,6 +66,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     private final Subscription subscriptions;
     private final ReviewLists lists;
     private final Automatics automatics;
+    private final Zooming zooming;
     private final LentKeyboard keyboard = new LentKeyboard(this);
 
     ShootScreen(ShootModels models, PhotoLoader loader, Program program, HeaderView.Actions actions) {
@@ -99,6 +100,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
                 () -> new SideView(session, loader, fx, this::toggleSideBySide));
         lists = new ReviewLists(models, loader, program.patient(), fx, this::showList, this::listClosed);
         automatics = new Automatics(models, lists, keys, bench.modeProperty());
+        zooming = new Zooming(session, wall, bench, middle::side);
         shootKeys = new ShootKeys(session, keys, this, actions);
         CommandMenu menu = new CommandMenu(keys, shootKeys);
         menu.on(bench, CommandMenu.BENCH);
@@ -214,13 +216,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         middle.toggleSide();
     }
 
-    /** Closer in what is in the middle. */
-    void nextZoom() {
-        middle.side().ifPresentOrElse(SideView::toggleZoom, bench::nextZoom);
-    }
-
-    void zoomToFit() {
-        middle.side().ifPresentOrElse(SideView::zoomToFit, bench::zoomToFit);
+    Zooming zooming() {
+        return zooming;
     }
 
     void toggleBare() {

@@ -5,7 +5,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Region;
 import nexa.core.geometry.Point;
 import nexa.core.shape.Shape;
@@ -18,13 +17,12 @@ import nexa.desktop.keys.Keys;
 import nexa.desktop.model.ShootModels;
 import nexa.desktop.paint.LevelView;
 import nexa.desktop.session.Session;
+import nexa.desktop.widget.Wheel;
 
 /** The pointer on the Bench: what it would take hold of, and what it presses. */
-final class BenchPointer {
+final class BenchPointer implements Wheel.Looked {
     /** How near to a nested outline a click means it. */
     private static final double OUTLINE_REACH = 5;
-
-    private static final double WHEEL_ZOOM = 1.2;
 
     private final Region bench;
     private final Camera camera;
@@ -68,7 +66,7 @@ final class BenchPointer {
         bench.setOnMouseReleased(event -> released());
         bench.setOnMouseMoved(this::moved);
         bench.setOnMouseExited(event -> hover(Optional.empty()));
-        bench.setOnScroll(this::scrolled);
+        Wheel.looks(bench, this);
     }
 
     boolean isBusy() {
@@ -147,11 +145,31 @@ final class BenchPointer {
         redraw.run();
     }
 
-    private void scrolled(ScrollEvent event) {
-        if (!press.isOn() && event.getDeltaY() != 0) {
-            camera.zoomBy(event.getDeltaY() > 0 ? WHEEL_ZOOM : 1 / WHEEL_ZOOM, place());
+    // ---- looking closer ----
+
+    @Override
+    public void zoom(double factor, Point place) {
+        if (!press.isOn()) {
+            camera.zoomBy(factor, aim.at().orElse(place));
         }
-        event.consume();
+    }
+
+    @Override
+    public void push(Point way) {
+        if (!isBusy()) {
+            camera.pan(way);
+            redraw.run();
+        }
+    }
+
+    /** Of two fingers the first has pressed. */
+    @Override
+    public void pinch() {
+        if (isBusy()) {
+            letGo();
+            session.gestures().abandon();
+            redraw.run();
+        }
     }
 
     // ---- what else can be clicked ----

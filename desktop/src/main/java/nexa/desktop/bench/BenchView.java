@@ -201,6 +201,11 @@ public final class BenchView extends Region {
         camera.nextZoom(pointer.place());
     }
 
+    /** Closer by a factor about the pointer or the middle, or farther away. */
+    public void zoom(double factor) {
+        pointer.zoom(factor, pointer.place());
+    }
+
     public void zoomToFrame() {
         camera.zoomToFrame();
     }

@@ -9,7 +9,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -24,22 +23,22 @@ import nexa.desktop.setting.Beside;
 import nexa.desktop.widget.Buttons;
 import nexa.desktop.widget.Choices;
 import nexa.desktop.widget.NoResults;
+import nexa.desktop.widget.Wheel;
 import nexa.words.Words;
 
 /**
  * Two or four results at once. A press makes one the current photo, the wheel and drags zoom and move all alike; what is done
  * to the current photo shows in its cell.
  */
-public final class SideView extends Pane {
+public final class SideView extends Pane implements Wheel.Looked {
     private static final double BAR = 46;
     private static final double MARGIN = 18;
     private static final double GAP = 14;
 
-    /** Of the zoom, for one unit that the wheel turns. */
-    private static final double WHEEL = 1.004;
-
     /** Shorter drags are clicks. */
     private static final double CLICK = 3;
+
+    private static final Point MIDDLE = new Point(0.5, 0.5);
 
     private final Session session;
     private final SideBySide model;
@@ -73,7 +72,7 @@ public final class SideView extends Pane {
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
         setOnMouseReleased(event -> release());
-        setOnScroll(this::scroll);
+        Wheel.looks(this, this);
         subscriptions = Subscription.combine(
                 model.cellsProperty().subscribe(this::fill),
                 Follow.each(
@@ -109,7 +108,6 @@ public final class SideView extends Pane {
     /** All of each frame, or every pixel of the current one's photo. */
     public void toggleZoom() {
         SharedZoom now = model.zoomProperty().get();
-        Point middle = new Point(0.5, 0.5);
         Optional<SideCell> current = cells.stream()
                 .filter(cell -> model.isCurrent(cell.cell()))
                 .findFirst()
@@ -117,9 +115,14 @@ public final class SideView extends Pane {
         model.zoomProperty()
                 .set(
                         now.isWhole()
-                                ? current.map(cell -> now.to(cell.everyPixel(), middle))
+                                ? current.map(cell -> now.to(cell.everyPixel(), MIDDLE))
                                         .orElse(now)
                                 : SharedZoom.WHOLE);
+    }
+
+    /** Closer by a factor, all alike. */
+    public void zoom(double factor) {
+        model.zoomProperty().set(model.zoomProperty().get().by(factor, MIDDLE));
     }
 
     public void zoomToFit() {
@@ -173,10 +176,7 @@ public final class SideView extends Pane {
         moved |= now.distance(from) > CLICK;
         if (moved) {
             pressed.ifPresent(cell -> {
-                SharedZoom zoom = model.zoomProperty().get();
-                model.zoomProperty()
-                        .set(zoom.movedBy(
-                                (now.x() - from.x()) / cell.drawnWidth(), (now.y() - from.y()) / cell.drawnHeight()));
+                move(cell, now.minus(from));
                 from = now;
             });
         }
@@ -189,12 +189,27 @@ public final class SideView extends Pane {
         pressed = Optional.empty();
     }
 
-    private void scroll(ScrollEvent event) {
-        cellAt(event.getX(), event.getY()).ifPresent(cell -> {
-            Point at = cell.at(event.getX() - cell.getLayoutX(), event.getY() - cell.getLayoutY());
-            model.zoomProperty().set(model.zoomProperty().get().by(Math.pow(WHEEL, event.getDeltaY()), at));
+    private void move(SideCell cell, Point way) {
+        SharedZoom zoom = model.zoomProperty().get();
+        model.zoomProperty().set(zoom.movedBy(way.x() / cell.drawnWidth(), way.y() / cell.drawnHeight()));
+    }
+
+    @Override
+    public void push(Point way) {
+        cells.stream().findFirst().ifPresent(cell -> move(cell, way));
+    }
+
+    @Override
+    public void pinch() {
+        pressed = Optional.empty();
+    }
+
+    @Override
+    public void zoom(double factor, Point place) {
+        cellAt(place.x(), place.y()).ifPresent(cell -> {
+            Point at = cell.at(place.x() - cell.getLayoutX(), place.y() - cell.getLayoutY());
+            model.zoomProperty().set(model.zoomProperty().get().by(factor, at));
         });
-        event.consume();
     }
 
     @Override

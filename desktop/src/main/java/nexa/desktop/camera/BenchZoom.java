@@ -10,6 +10,9 @@ public sealed interface BenchZoom {
     /** Screen pixels per photo pixel beyond which one only sees squares. */
     double MOST = 16;
 
+    /** By which a scale may differ from another one after it was multiplied and divided. */
+    double ROUNDING = 1e-9;
+
     /** The whole photo. */
     record Fit() implements BenchZoom {}
 
@@ -55,7 +58,7 @@ public sealed interface BenchZoom {
     static BenchZoom by(double factor, LevelView now, Point at, BenchLane lane, PhotoSpace photo, double pixelScale) {
         double most = MOST * photo.upright().longEdge() / pixelScale;
         double scale = Math.min(now.scale() * factor, most);
-        if (scale <= lane.current(photo).scale()) {
+        if (scale <= lane.current(photo).scale() * (1 + ROUNDING)) {
             return FIT;
         }
         LevelView closer = new LevelView(0, 0, scale).showing(now.toLevel(at.x(), at.y()), at.x(), at.y());

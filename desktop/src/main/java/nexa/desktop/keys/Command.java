@@ -28,6 +28,7 @@ import static javafx.scene.input.KeyCode.K;
 import static javafx.scene.input.KeyCode.L;
 import static javafx.scene.input.KeyCode.LEFT;
 import static javafx.scene.input.KeyCode.M;
+import static javafx.scene.input.KeyCode.MINUS;
 import static javafx.scene.input.KeyCode.N;
 import static javafx.scene.input.KeyCode.PAGE_DOWN;
 import static javafx.scene.input.KeyCode.PAGE_UP;
@@ -37,6 +38,7 @@ import static javafx.scene.input.KeyCode.Q;
 import static javafx.scene.input.KeyCode.RIGHT;
 import static javafx.scene.input.KeyCode.S;
 import static javafx.scene.input.KeyCode.SPACE;
+import static javafx.scene.input.KeyCode.SUBTRACT;
 import static javafx.scene.input.KeyCode.T;
 import static javafx.scene.input.KeyCode.U;
 import static javafx.scene.input.KeyCode.UP;
@@ -133,6 +135,14 @@ public enum Command {
     ZOOM(Group.LOOK, Z),
     ZOOM_FRAME(Group.LOOK, shift(Z)),
     ZOOM_FIT(Group.LOOK, DIGIT0),
+    CLOSER(
+            Group.LOOK,
+            shortcut(PLUS),
+            shortcut(ADD),
+            shortcut(EQUALS),
+            new KeyPress(EQUALS, true, true),
+            new KeyPress(PLUS, true, true)),
+    FARTHER(Group.LOOK, shortcut(MINUS), shortcut(SUBTRACT)),
     SIDE_BY_SIDE(Group.LOOK, F4),
     BARE(Group.LOOK, K),
     SURROUND(Group.LOOK, U),

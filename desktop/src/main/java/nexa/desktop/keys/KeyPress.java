@@ -65,6 +65,7 @@ public record KeyPress(KeyCode code, boolean shift, boolean shortcut) {
             case COMMA -> ",";
             case PERIOD -> ".";
             case PLUS, ADD -> "+";
+            case MINUS, SUBTRACT -> "−";
             case EQUALS -> "=";
             case ENTER -> Words.of("key.enter");
             case ESCAPE -> Words.of("key.esc");

@@ -16,7 +16,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Line;
@@ -37,6 +36,7 @@ import nexa.desktop.session.Follow;
 import nexa.desktop.session.LineupModel;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.NoResults;
+import nexa.desktop.widget.Wheel;
 import nexa.shoot.photo.Photo;
 
 /**
@@ -90,7 +90,7 @@ public final class LineupRows extends Region {
         tiles.setOnMousePressed(this::pressed);
         tiles.setOnMouseDragged(this::dragged);
         tiles.setOnMouseReleased(event -> released());
-        setOnScroll(this::scrolled);
+        Wheel.scrolls(this, this::scroll, larger -> {});
         LineupModel model = session.lineup();
         subscriptions = Subscription.combine(
                 Follow.each(
@@ -197,9 +197,10 @@ public final class LineupRows extends Region {
         return busy;
     }
 
-    private void scrolled(ScrollEvent event) {
-        bar.setValue(Math.clamp(bar.getValue() - event.getDeltaY() * 2, bar.getMin(), bar.getMax()));
-        event.consume();
+    private void scroll(double way) {
+        if (!moving) { // else it is a finger that moves photos
+            bar.setValue(Math.clamp(bar.getValue() + way, bar.getMin(), bar.getMax()));
+        }
     }
 
     // ---- layout ----

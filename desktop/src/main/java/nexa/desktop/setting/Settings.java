@@ -24,6 +24,7 @@ public final class Settings {
     private static final int MOST_SHAPES = 60;
     private static final double USUAL_PPI = 300;
     private static final int USUAL_NEXT = 5;
+    private static final double WALL_SIZE = 176;
     private static final double POINTER_REACH = 10;
     private static final double PEN_REACH = 18;
 
@@ -39,6 +40,7 @@ public final class Settings {
     private final ObjectProperty<Boolean> snapping;
     private final ObjectProperty<Boolean> neighbours;
     private final ObjectProperty<Boolean> railFolded;
+    private final ObjectProperty<Double> wallSize;
     private final ObjectProperty<Boolean> pen;
     private final ObjectProperty<Beside> beside;
     private final ObjectProperty<List<String>> shapes;
@@ -76,6 +78,7 @@ public final class Settings {
         snapping = kept("snapping", true, Boolean::valueOf, String::valueOf);
         neighbours = kept("neighbours", true, Boolean::valueOf, String::valueOf);
         railFolded = kept("rail folded", false, Boolean::valueOf, String::valueOf);
+        wallSize = kept("wall size", WALL_SIZE, Kept::number, String::valueOf);
         pen = kept("pen", false, Boolean::valueOf, String::valueOf);
         beside = kept("beside", Beside.TWO_PHOTOS, Beside::valueOf, Enum::name);
         shapes = kept("shapes", List.of(), Settings::shapes, list -> String.join("\n", list));
@@ -213,6 +216,11 @@ public final class Settings {
     /** Whether the rail is no more than a strip of results. */
     public ObjectProperty<Boolean> railFoldedProperty() {
         return railFolded;
+    }
+
+    /** How large photos are on the Wall: the edge of a square one in canvas units, about. */
+    public ObjectProperty<Double> wallSizeProperty() {
+        return wallSize;
     }
 
     /** Shapes somebody typed, as typed, newest first. */

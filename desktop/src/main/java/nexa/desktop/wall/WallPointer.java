@@ -168,6 +168,11 @@ final class WallPointer {
         together = Optional.empty();
     }
 
+    /** Whether frames are held that a drag moves together. */
+    boolean isHolding() {
+        return together.isPresent();
+    }
+
     /** Gives up what goes on; false if nothing did. */
     boolean letGo() {
         boolean busy = together.isPresent() && moving;

@@ -17,10 +17,8 @@ import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollBar;
-import javafx.scene.control.Slider;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
@@ -36,6 +34,7 @@ import nexa.desktop.photo.Ahead;
 import nexa.desktop.photo.PhotoLoader;
 import nexa.desktop.session.Follow;
 import nexa.desktop.session.Session;
+import nexa.desktop.widget.Wheel;
 import nexa.shoot.photo.Photo;
 import nexa.shoot.review.PhotoGrouping;
 import nexa.words.Words;
@@ -43,9 +42,6 @@ import org.jspecify.annotations.Nullable;
 
 /** All photos of the shoot. Only the rows in sight have nodes. */
 public final class WallView extends Region {
-    private static final double SMALLEST = 40;
-    private static final double LARGEST = 420;
-    private static final double USUAL = 176;
     private static final double MAT_STRENGTH = 0.7;
 
     private final ShootModels models;
@@ -58,7 +54,7 @@ public final class WallView extends Region {
     private final Pane tiles = new Pane();
     private final GroupHeadings headings;
     private final ScrollBar bar = new ScrollBar();
-    private final Slider size = new Slider(SMALLEST, LARGEST, USUAL);
+    private final WallSize size;
     private final EmptyWall empty;
     private final Label others = new Label();
     private final Map<Photo, PhotoTile> shown = new HashMap<>();
@@ -76,6 +72,7 @@ public final class WallView extends Region {
         this.models = models;
         this.session = models.session();
         this.loader = loader;
+        this.size = new WallSize(session.settings(), keys);
         this.empty = new EmptyWall(keys);
         this.ahead = new Ahead(loader, session.shoot()::fileOf, fx, 2, () -> {});
         this.fx = fx;
@@ -85,10 +82,6 @@ public final class WallView extends Region {
         setFocusTraversable(true);
         bar.setOrientation(Orientation.VERTICAL);
         bar.setUnitIncrement(60);
-        size.getStyleClass().add("wall-size");
-        size.setAccessibleText(Words.of("wall.size"));
-        size.setTooltip(new Tooltip(Words.of("wall.size")));
-        size.setFocusTraversable(false);
         others.setId("wall-others");
         others.getStyleClass().addAll("note", "wall-others");
         others.setMouseTransparent(true);
@@ -99,7 +92,7 @@ public final class WallView extends Region {
         pointer = new WallPointer(session, keys, tiles, this::tileAt);
         Tooltip.install(tiles, explanation);
         tiles.setOnMouseMoved(this::explain);
-        setOnScroll(this::scrolled);
+        Wheel.scrolls(this, this::scroll, this::larger);
         subscriptions = Subscription.combine(
                 backgroundProperty().subscribe(this::mixMat),
                 Follow.each(this::requestLayout, bar.valueProperty(), size.valueProperty()),
@@ -205,9 +198,15 @@ public final class WallView extends Region {
         return (int) shown.values().stream().filter(tile -> !tile.isSharp()).count();
     }
 
-    private void scrolled(ScrollEvent event) {
-        bar.setValue(Math.clamp(bar.getValue() - event.getDeltaY() * 2, bar.getMin(), bar.getMax()));
-        event.consume();
+    private void scroll(double way) {
+        if (!pointer.isHolding()) { // else it is a finger that moves frames
+            scrollTo(bar.getValue() + way);
+        }
+    }
+
+    /** Shows the photos larger by a factor, or smaller. */
+    public void larger(double factor) {
+        size.multiply(factor);
     }
 
     @Override

@@ -10,7 +10,6 @@ import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
@@ -19,6 +18,7 @@ import nexa.core.geometry.Tilt;
 import nexa.desktop.session.Session;
 import nexa.desktop.widget.InkedPane;
 import nexa.desktop.widget.Looks;
+import nexa.desktop.widget.Wheel;
 import nexa.words.Words;
 
 /**
@@ -69,7 +69,7 @@ public final class AngleRuler extends InkedPane {
         setOnMousePressed(this::pressed);
         setOnMouseDragged(this::dragged);
         setOnMouseReleased(event -> finish());
-        setOnScroll(this::scrolled);
+        Wheel.counts(this, this::turned);
         setFocusTraversable(true);
         setOnKeyPressed(this::typed);
         wheelRest.setOnFinished(event -> finish());
@@ -140,10 +140,9 @@ public final class AngleRuler extends InkedPane {
         }
     }
 
-    private void scrolled(ScrollEvent event) {
-        show(angle.degrees() + Math.signum(event.getDeltaY() + event.getDeltaX()) * WHEEL_STEP);
+    private void turned(int notches) {
+        show(angle.degrees() + notches * WHEEL_STEP);
         wheelRest.playFromStart();
-        event.consume();
     }
 
     private void show(double degrees) {

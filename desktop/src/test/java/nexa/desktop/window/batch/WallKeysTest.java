@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Set;
 import javafx.scene.Parent;
+import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import nexa.desktop.session.MainView;
 import nexa.desktop.widget.Nodes;
@@ -59,6 +60,17 @@ class WallKeysTest extends WindowTest {
         assertEquals(Set.of(all().get(0), all().get(2)), session().selection().photos());
         press(robot, KeyCode.ESCAPE);
         until(() -> session().selection().photos().isEmpty());
+    }
+
+    @Test
+    void photos_becomeLargerAndSmaller_byKeys(FxRobot robot) throws Exception {
+        double before = session().settings().wallSizeProperty().get();
+        press(robot, KeyCode.CONTROL, KeyCode.PLUS);
+        assertEquals(before * 1.2, session().settings().wallSizeProperty().get(), 1e-6);
+        press(robot, KeyCode.CONTROL, KeyCode.MINUS);
+        assertEquals(before, session().settings().wallSizeProperty().get(), 1e-6);
+        onFx(() -> robot.lookup(".wall-size").queryAs(Slider.class).setValue(300));
+        assertEquals(300, session().settings().wallSizeProperty().get(), "kept for the next start");
     }
 
     /** A pane that opens is where Tab leads, but takes no key from the Wall until then. */

@@ -251,6 +251,21 @@ class LookingTest extends WindowTest {
     }
 
     @Test
+    void keys_zoomByAStep_andBack(FxRobot robot) throws Exception {
+        BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", Pose.AS_SHOT);
+        double whole = scale(bench);
+        press(robot, KeyCode.CONTROL, KeyCode.PLUS);
+        assertEquals(1.2, scale(bench) / whole, 1e-6);
+        press(robot, KeyCode.CONTROL, KeyCode.MINUS);
+        assertFalse(bench.isZoomed());
+    }
+
+    private static double scale(BenchView bench) {
+        return bench.toScreen(new Point(1, 0)).orElseThrow().x()
+                - bench.toScreen(Point.ORIGIN).orElseThrow().x();
+    }
+
+    @Test
     void framingWhenZoomed_followsThePointerExactly(FxRobot robot) throws Exception {
         BenchView bench = onBench(robot, "4:5", "kiln_0201.jpg", new Pose(Turn.NONE, new Tilt(2)));
         place(0.6);
