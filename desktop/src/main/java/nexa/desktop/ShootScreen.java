@@ -105,7 +105,8 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
         CommandMenu menu = new CommandMenu(keys, shootKeys);
         menu.on(bench, CommandMenu.BENCH);
         menu.on(wall, CommandMenu.WALL);
-        notices = new NoticeBar(session.shoot(), models.raw().messageProperty(), models.raw()::understood);
+        notices = new NoticeBar(
+                session.shoot(), models.raw().messageProperty(), models.raw()::understood, actions::openAgain);
         firstSteps = new FirstSteps(models, rail, header::viewButton, desk);
         furniture = new Furniture(header, notices, firstSteps, rail, desk);
         furniture.putInto(layout);
@@ -205,8 +206,10 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
     // ---- what keys and buttons do ----
 
     void toggleMode(BenchMode mode) {
-        ObjectProperty<BenchMode> now = bench.modeProperty();
-        now.set(now.get() == mode ? BenchMode.FRAMING : mode);
+        if (session.shoot().mayEdit()) {
+            ObjectProperty<BenchMode> now = bench.modeProperty();
+            now.set(now.get() == mode ? BenchMode.FRAMING : mode);
+        }
     }
 
     void toggleSideBySide() {

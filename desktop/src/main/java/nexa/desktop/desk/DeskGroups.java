@@ -1,6 +1,7 @@
 package nexa.desktop.desk;
 
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Button;
@@ -78,6 +79,8 @@ final class DeskGroups {
         this.turn = madeTurn();
         this.frame = madeFrame();
         this.goOn = madeGoOn();
+        Stream.of(correct, turn, frame)
+                .forEach(group -> group.setDisable(!session.shoot().mayEdit()));
     }
 
     /** What leans, bows or glows in the photo. */

@@ -46,6 +46,7 @@ final class TiltArea extends VBox {
         getChildren().addAll(head, ruler);
         setAlignment(Pos.CENTER);
         narrow(false);
+        setDisable(!session.shoot().mayEdit());
     }
 
     /** Whether there is little room: then the number makes way for the word beside it. */

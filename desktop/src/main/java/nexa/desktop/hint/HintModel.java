@@ -65,7 +65,7 @@ public final class HintModel {
             taken.set(all); // comes here again
             return;
         }
-        shown.set(now.pointedOut(all));
+        shown.set(session.shoot().mayEdit() ? now.pointedOut(all) : Optional.empty());
     }
 
     private Situation situation() {

@@ -18,23 +18,29 @@ import nexa.words.Words;
 public final class NoticeBar extends VBox {
     private final Shoot shoot;
     private final Label trouble = label();
+    private final Button again;
+    private final HBox troubled = new HBox();
     private final VBox told = new VBox();
     private int said;
 
     /**
      * @param passing what goes on or came of something; empty for nothing
      * @param understood called when that was read
+     * @param openAgain opens the shoot once more
      */
-    public NoticeBar(Shoot shoot, ReadOnlyStringProperty passing, Runnable understood) {
+    public NoticeBar(Shoot shoot, ReadOnlyStringProperty passing, Runnable understood, Runnable openAgain) {
         this.shoot = shoot;
+        this.again = small(Buttons.text("notice.again", openAgain));
         setId("notices");
-        getChildren().addAll(told, trouble, passing(passing, understood));
+        again.setId("notice-again");
+        Buttons.explain(again, Words.of("notice.again.tip"));
+        fill(troubled, trouble, again);
+        getChildren().addAll(told, troubled, passing(passing, understood));
         refresh();
     }
 
     private static Label label() {
         Label label = new Label();
-        label.getStyleClass().add("notice");
         label.setWrapText(true);
         label.setMaxWidth(Double.MAX_VALUE);
         return label;
@@ -45,7 +51,7 @@ public final class NoticeBar extends VBox {
         Label label = label();
         label.setText(Words.of(said));
         HBox row = new HBox();
-        fill(row, label, () -> told.getChildren().remove(row));
+        fill(row, label, understood(() -> told.getChildren().remove(row)));
         return row;
     }
 
@@ -54,7 +60,7 @@ public final class NoticeBar extends VBox {
         label.setId("passing");
         label.textProperty().bind(said);
         HBox row = new HBox();
-        fill(row, label, understood);
+        fill(row, label, understood(understood));
         List<Node> parts = List.copyOf(row.getChildren());
         row.visibleProperty().bind(said.isNotEmpty());
         row.managedProperty().bind(row.visibleProperty());
@@ -63,13 +69,19 @@ public final class NoticeBar extends VBox {
         return row;
     }
 
-    private static void fill(HBox row, Label label, Runnable closed) {
-        label.getStyleClass().remove("notice"); // the row has it
+    private static Button understood(Runnable closed) {
+        return small(Buttons.text("notice.close", closed));
+    }
+
+    private static Button small(Button button) {
+        button.setMinWidth(USE_PREF_SIZE);
+        button.getStyleClass().add("small");
+        return button;
+    }
+
+    private static void fill(HBox row, Label label, Button button) {
         HBox.setHgrow(label, Priority.ALWAYS);
-        Button close = Buttons.text("notice.close", closed);
-        close.setMinWidth(USE_PREF_SIZE);
-        close.getStyleClass().add("small");
-        row.getChildren().addAll(label, close);
+        row.getChildren().addAll(label, button);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("notice");
     }
@@ -81,8 +93,10 @@ public final class NoticeBar extends VBox {
         said = all.size();
         String words = words(all);
         trouble.setText(words);
-        trouble.setVisible(!words.isEmpty());
-        trouble.setManaged(!words.isEmpty());
+        troubled.setVisible(!words.isEmpty());
+        troubled.setManaged(!words.isEmpty());
+        boolean helps = !words.isEmpty() && !shoot.mayEdit();
+        troubled.getChildren().setAll(helps ? List.of(trouble, again) : List.of(trouble)); // no button that nobody sees
     }
 
     private String words(List<Told> said) {

@@ -17,6 +17,8 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
+import nexa.desktop.bench.BenchMode;
+import nexa.desktop.bench.BenchView;
 import nexa.desktop.session.MainView;
 import nexa.shoot.Locations;
 import nexa.shoot.Shoot;
@@ -83,6 +85,30 @@ class OpenShootTest extends WindowTest {
         }
         onFx(() -> window.open(folder));
         until(() -> shown().equals("Fennick Kiln"));
+    }
+
+    @Test
+    void whatAnotherProgramHasOpen_isOnlyLookedAt_untilItIsOpenedAgain(FxRobot robot) throws Exception {
+        Path other = other();
+        try (Shoot held = Shoot.open(other, new Locations(base.resolve("d"), base.resolve("c")))) {
+            assertTrue(held.mayEdit());
+            onFx(() -> window.open(other));
+            until(() -> shown().equals("Other kiln"));
+            assertFalse(session().shoot().mayEdit());
+            assertTrue(robot.lookup("#level").query().isDisabled());
+            press(robot, KeyCode.B);
+            press(robot, KeyCode.L);
+            onFx(() -> assertEquals(
+                    BenchMode.FRAMING,
+                    robot.lookup(".bench")
+                            .queryAs(BenchView.class)
+                            .modeProperty()
+                            .get()));
+        }
+        click(robot, "#notice-again");
+        until(() -> window.session().filter(open -> open.shoot().mayEdit()).isPresent());
+        assertFalse(robot.lookup("#level").query().isDisabled());
+        assertTrue(robot.lookup("#notice-again").tryQuery().isEmpty());
     }
 
     @Test
