@@ -37,6 +37,8 @@ final class DeskGroups {
     private final Consumer<DeskPane> open;
     private final ObservableValue<Boolean> wide;
     private final Button lens;
+    private final ToggleButton draw;
+    private final Button swap;
     private final Button lock;
     private final Button carry;
     private final Button alternates;
@@ -64,6 +66,8 @@ final class DeskGroups {
         this.open = open;
         this.wide = wide;
         this.lens = sign("open-LENS", MaterialDesignC.CAMERA_IRIS, Command.LENS, () -> open.accept(DeskPane.LENS));
+        this.draw = mode("draw", MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, BenchMode.DRAWING);
+        this.swap = sign("swap", MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, session.frameEdits()::swap);
         this.lock = sign("lock", MaterialDesignL.LOCK_OUTLINE, Command.LOCK, session.frameEdits()::toggleLock);
         this.carry = sign(
                 "open-CARRY",
@@ -79,8 +83,7 @@ final class DeskGroups {
         this.turn = madeTurn();
         this.frame = madeFrame();
         this.goOn = madeGoOn();
-        Stream.of(correct, turn, frame)
-                .forEach(group -> group.setDisable(!session.shoot().mayEdit()));
+        frame.setDisable(!session.shoot().mayEdit());
     }
 
     /** What leans, bows or glows in the photo. */
@@ -114,7 +117,13 @@ final class DeskGroups {
         return lens;
     }
 
-    void showLocked(boolean locked) {
+    /** What can be done with the current photo, which may have no frame, or may be one that can't be read. */
+    void refresh() {
+        boolean readable = session.space().isPresent() && session.shoot().mayEdit();
+        Stream.of(correct, turn).forEach(group -> group.setDisable(!readable));
+        Stream.of(draw, swap, lock)
+                .forEach(button -> button.setDisable(session.frame().isEmpty()));
+        boolean locked = !session.frameEdits().isFree();
         ((FontIcon) lock.getGraphic())
                 .setIconCode(locked ? MaterialDesignL.LOCK_OUTLINE : MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE);
     }
@@ -159,8 +168,8 @@ final class DeskGroups {
                         "desk.frame",
                         "frame",
                         keys,
-                        mode("draw", MaterialDesignS.SHAPE_RECTANGLE_PLUS, Command.DRAW, BenchMode.DRAWING),
-                        sign("swap", MaterialDesignP.PHONE_ROTATE_LANDSCAPE, Command.SWAP, session.frameEdits()::swap),
+                        draw,
+                        swap,
                         lock,
                         mode("mark", MaterialDesignT.TARGET, Command.MARK, BenchMode.MARKING),
                         roomy(sign(

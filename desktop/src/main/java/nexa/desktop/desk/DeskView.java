@@ -245,7 +245,7 @@ public final class DeskView extends HBox {
     private void refresh() {
         tilting.refresh();
         shape.setText(session.format().map(this::shapeWords).orElse(""));
-        groups.showLocked(!session.frameEdits().isFree());
+        groups.refresh();
         Optional<PixelSize> size = session.frame()
                 .flatMap(frame -> session.moment().asShot().map(asShot -> OutputSize.natural(frame, asShot)));
         pixels.setText(size.map(s -> Words.of("desk.frame.size", text(s.width()), text(s.height())))

@@ -63,6 +63,17 @@ class FirstStepsTest extends WindowTest {
     }
 
     @Test
+    void whatNeedsAFrame_canBePressedOnceThereIsOne(FxRobot robot) throws Exception {
+        List<String> ofFrame = List.of("#draw", "#swap", "#lock");
+        ofFrame.forEach(sign -> assertTrue(robot.lookup(sign).query().isDisabled(), sign));
+        assertFalse(robot.lookup("#mark").query().isDisabled(), "a subject is marked without one");
+        assertFalse(robot.lookup("#level").query().isDisabled());
+        onFx(() -> session().briefEdits().add("4:5", Shape.parse("4:5")));
+        until(() ->
+                ofFrame.stream().noneMatch(sign -> robot.lookup(sign).query().isDisabled()));
+    }
+
+    @Test
     void shapes_areChosenTogether_andAddedInOneStep(FxRobot robot) throws Exception {
         for (String chip : List.of("#add-1-1", "#add-4-5", "#add-16-9", "#add-1-1")) {
             click(robot, chip);
