@@ -1,6 +1,7 @@
 package nexa.desktop;
 
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
@@ -46,15 +47,15 @@ final class Furniture {
     }
 
     /**
-     * Takes the keyboard from a field of the rail or the desk; what was typed and not entered is gone.
+     * Takes the keyboard from a field beside or in a view; what was typed into the rail or the desk and not entered is gone.
      *
      * @param to who has it then
+     * @param layout the furniture and the view between it
      * @return false if no field had it
      */
-    boolean leaveField(Node to) {
+    boolean leaveField(Node to, Parent layout) {
         Node owner = to.getScene().getFocusOwner();
-        boolean left =
-                owner instanceof TextInputControl && (Nodes.isWithin(owner, rail) || Nodes.isWithin(owner, desk));
+        boolean left = owner instanceof TextInputControl && Nodes.isWithin(owner, layout);
         if (left) {
             rail.endTyping(owner);
             to.requestFocus();

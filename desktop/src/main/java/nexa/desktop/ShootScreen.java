@@ -307,7 +307,7 @@ final class ShootScreen extends StackPane implements HeaderView.ShootActions {
 
     /** Closes what lies on top, or gives up what goes on; false if there is nothing. */
     boolean closeTopmost() {
-        if (furniture.leaveField(this) || layer.close() || lists.close() || middle.closeSide()) {
+        if (furniture.leaveField(this, layout) || layer.close() || lists.close() || middle.closeSide()) {
             return true;
         }
         if (bench.bareProperty().get()) {

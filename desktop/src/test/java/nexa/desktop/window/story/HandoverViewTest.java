@@ -318,6 +318,16 @@ class HandoverViewTest extends WindowTest {
     }
 
     @Test
+    void escape_leavesAField_beforeItLeavesTheHandover(FxRobot robot) throws Exception {
+        plan(robot);
+        click(robot, "#handover-names").push(KeyCode.ESCAPE);
+        assertEquals(MainView.HANDOVER, session().viewProperty().get());
+        assertFalse(robot.lookup("#handover-names").query().isFocused());
+        press(robot, KeyCode.ESCAPE);
+        assertEquals(MainView.WALL, session().viewProperty().get());
+    }
+
+    @Test
     void keptHandover_isTakenFromTheShelf_withItsFormats(FxRobot robot) throws Exception {
         plan(robot);
         Path out = folder.resolveSibling("kept");
