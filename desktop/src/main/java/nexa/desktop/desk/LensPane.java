@@ -97,22 +97,9 @@ public final class LensPane implements PaneLayer.BesideView {
                 value -> now ->
                         now.withHand(new ByHand(now.hand().bend(), now.hand().stops(), value)));
         amounts = new VBox(8, distortion, fringes, corners);
-        Button straighten = Buttons.text("lens.straighten", ways.straighten());
-        straighten.setId("lens-straighten");
-        Buttons.explain(straighten, Words.of("lens.straighten.tip"));
-        hand = new VBox(8, bend, stops, midpoint, straighten);
-        Button whole = Buttons.text("lens.all", ways.list());
-        whole.setId("lens-all");
+        hand = new VBox(8, bend, stops, midpoint, straighten(ways));
         search();
-        why.getStyleClass().add("note");
-        why.setWrapText(true);
-        why.setId("lens-why");
-        found.getStyleClass().add("lens-name");
-        found.setWrapText(true);
-        found.setId("lens-name");
-        camera.getStyleClass().add("note");
-        HBox uses = new HBox(6, off, byFile, chosen, byHand);
-        node = new VBox(12, new VBox(3, found, camera, why), uses, searching, amounts, hand, whole);
+        node = new VBox(12, says(), new HBox(6, off, byFile, chosen, byHand), searching, amounts, hand, whole(ways));
         node.setPrefWidth(WIDE);
         subscription = Subscription.combine(
                 session.photoProperty().subscribe(photo -> {
@@ -121,6 +108,30 @@ public final class LensPane implements PaneLayer.BesideView {
                     refresh();
                 }),
                 Follow.each(this::refresh, session.framingProperty(), lens.offerProperty(), lens.unreadableProperty()));
+    }
+
+    private static Button straighten(Ways ways) {
+        Button straighten = Buttons.text("lens.straighten", ways.straighten());
+        straighten.setId("lens-straighten");
+        Buttons.explain(straighten, Words.of("lens.straighten.tip"));
+        return straighten;
+    }
+
+    private static Button whole(Ways ways) {
+        Button whole = Buttons.text("lens.all", ways.list());
+        whole.setId("lens-all");
+        return whole;
+    }
+
+    private VBox says() {
+        found.setId("lens-name");
+        found.getStyleClass().add("lens-name");
+        found.setWrapText(true);
+        camera.getStyleClass().add("note");
+        why.setId("lens-why");
+        why.getStyleClass().add("note");
+        why.setWrapText(true);
+        return new VBox(3, found, camera, why);
     }
 
     private ToggleButton toggle(String words, Runnable action) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -34,6 +35,8 @@ final class LineupBar extends HBox {
     /** With less room the figures and what can be done are more use than where the subjects lie. */
     private static final double ROOM_FOR_SCATTER = 640;
 
+    private static final double SCATTER = 118;
+
     private final Session session;
     private final Keys keys;
     private final ScatterPane scatter;
@@ -56,44 +59,60 @@ final class LineupBar extends HBox {
         this.keys = keys;
         this.session = models.session();
         this.light = models.light();
-        LineupModel model = session.lineup();
+        scatter = new ScatterPane(session);
+        propose = action("lineup-propose", ask);
+        pull = action("lineup-pull", session.lineup()::pullIn);
+        even = action("lineup-even", light::pullIn);
+        propose.setText(Words.of("lineup.propose"));
+        Buttons.explain(propose, Command.MARKS, keys);
+        Buttons.explain(pull, Command.PULL_IN, keys);
+        Buttons.explain(even, Words.of("lineup.light.tip"));
         getStyleClass().add("lineup-bar");
         setAlignment(Pos.CENTER_LEFT);
-        scatter = new ScatterPane(session);
-        scatter.setMinSize(160, 118);
-        scatter.setPrefSize(420, 118);
-        scatter.setMaxHeight(118);
+        setMinWidth(0);
+        sizeScatter();
+        getChildren().addAll(scatter, figures(), actions(flip));
+        subscription = Subscription.combine(
+                session.lineup().shownProperty().subscribe(shown -> refresh()),
+                light.shownProperty().subscribe(shown -> refreshLight()),
+                session.selection().property().subscribe(selected -> {
+                    refresh();
+                    refreshLight();
+                }));
+    }
+
+    private static Button action(String id, Runnable done) {
+        Button button = new Button();
+        button.setId(id);
+        button.setOnAction(event -> done.run());
+        button.managedProperty().bind(button.visibleProperty());
+        return button;
+    }
+
+    private void sizeScatter() {
+        scatter.setMinSize(160, SCATTER);
+        scatter.setPrefSize(420, SCATTER);
+        scatter.setMaxHeight(SCATTER);
         scatter.visibleProperty().bind(widthProperty().map(width -> width.doubleValue() >= ROOM_FOR_SCATTER));
         scatter.managedProperty().bind(scatter.visibleProperty());
-        setMinWidth(0);
-        spread.getStyleClass().add("desk-figure");
-        spread.setWrapText(true);
+    }
+
+    private VBox figures() {
         spread.setId("lineup-spread");
         outliers.setId("lineup-outliers");
-        outliers.setWrapText(true);
-        note.getStyleClass().add("note");
-        note.setWrapText(true);
-        Label title = Labels.title("lineup.consistency");
         lightWords.setId("lineup-light");
-        lightWords.setWrapText(true);
-        VBox words = new VBox(4, title, spread, outliers, lightWords, note);
-        words.setAlignment(Pos.CENTER_LEFT);
-        words.setMinWidth(180);
-        HBox.setHgrow(words, Priority.ALWAYS);
-        propose = new Button(Words.of("lineup.propose"));
-        propose.setId("lineup-propose");
-        propose.setOnAction(event -> ask.run());
-        propose.managedProperty().bind(propose.visibleProperty());
-        Buttons.explain(propose, Command.MARKS, keys);
-        pull = new Button();
-        pull.managedProperty().bind(pull.visibleProperty());
-        pull.setId("lineup-pull");
-        pull.setOnAction(event -> model.pullIn());
-        Buttons.explain(pull, Command.PULL_IN, keys);
-        even = new Button();
-        even.setId("lineup-even");
-        even.setOnAction(event -> light.pullIn());
-        Buttons.explain(even, Words.of("lineup.light.tip"));
+        spread.getStyleClass().add("desk-figure");
+        note.getStyleClass().add("note");
+        Stream.of(spread, outliers, lightWords, note).forEach(label -> label.setWrapText(true));
+        VBox figures = new VBox(4, Labels.title("lineup.consistency"), spread, outliers, lightWords, note);
+        figures.setAlignment(Pos.CENTER_LEFT);
+        figures.setMinWidth(180);
+        HBox.setHgrow(figures, Priority.ALWAYS);
+        return figures;
+    }
+
+    private VBox actions(Runnable flip) {
+        LineupModel model = session.lineup();
         Button exemplar = Buttons.command(MaterialDesignP.PIN_OUTLINE, Command.EXEMPLAR, keys, model::makeExemplar);
         exemplar.setId("lineup-exemplar");
         Button flipping = Buttons.command(MaterialDesignF.FLIP_TO_FRONT, Command.FLIP_RESULTS, keys, flip);
@@ -101,18 +120,11 @@ final class LineupBar extends HBox {
         Button guide = Buttons.icon(MaterialDesignM.MINUS, "lineup.guide.add", model::addGuide);
         guide.setId("lineup-guide");
         HBox icons = new HBox(4, exemplar, flipping, guide);
+        icons.setAlignment(Pos.CENTER_RIGHT);
         VBox actions = new VBox(8, icons, propose, pull, even);
         actions.setAlignment(Pos.CENTER_RIGHT);
-        icons.setAlignment(Pos.CENTER_RIGHT);
         actions.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(scatter, words, actions);
-        subscription = Subscription.combine(
-                model.shownProperty().subscribe(shown -> refresh()),
-                light.shownProperty().subscribe(shown -> refreshLight()),
-                session.selection().property().subscribe(selected -> {
-                    refresh();
-                    refreshLight();
-                }));
+        return actions;
     }
 
     private void refreshLight() {

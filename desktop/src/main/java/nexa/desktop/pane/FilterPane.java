@@ -60,20 +60,31 @@ public final class FilterPane implements PaneLayer.Content {
         asideChoices = new Choices<>("aside", PhotoFilter.Aside.values(), aside);
         order = new Choices<>("order", PhotoOrder.values(), list.orderProperty());
         grouping = new Choices<>("grouping", PhotoGrouping.values(), list.groupingProperty());
-        search.setId("search");
-        search.setPromptText(Words.of("filter.search"));
-        search.setAccessibleText(Words.of("filter.search"));
-        search.setText(filter().text());
-        search.textProperty().subscribe((before, text) -> set(filter().named(text)));
-        warned.setId("filter-warned");
-        warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
         all = Buttons.text("filter.all", () -> set(PhotoFilter.ALL));
         all.setId("filter-all");
         find = Buttons.text("filter.repeats.find", repeats::find);
         find.setId("find-repeats");
         found.getStyleClass().add("note");
         found.setWrapText(true);
-        node = new VBox(
+        warned.setId("filter-warned");
+        warned.setOnAction(event -> set(filter().warned(warned.isSelected())));
+        fillSearch();
+        node = rows();
+        node.setPrefWidth(340);
+        subscription = Follow.each(
+                this::refresh, list.filterProperty(), repeats.groupsProperty(), repeats.searchingProperty());
+    }
+
+    private void fillSearch() {
+        search.setId("search");
+        search.setPromptText(Words.of("filter.search"));
+        search.setAccessibleText(Words.of("filter.search"));
+        search.setText(filter().text());
+        search.textProperty().subscribe((before, text) -> set(filter().named(text)));
+    }
+
+    private VBox rows() {
+        return new VBox(
                 9,
                 search,
                 Labels.field("filter.lying"),
@@ -93,9 +104,6 @@ public final class FilterPane implements PaneLayer.Content {
                 find,
                 found,
                 all);
-        node.setPrefWidth(340);
-        subscription = Follow.each(
-                this::refresh, list.filterProperty(), repeats.groupsProperty(), repeats.searchingProperty());
     }
 
     private PhotoFilter filter() {

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -96,49 +97,20 @@ public final class HeaderView extends HBox {
         super(8);
         this.session = models.session();
         this.counting = models.counts();
-        getStyleClass().add("header");
-        setAlignment(Pos.CENTER_LEFT);
-        name.setText(Words.name(session.shoot().name()));
-        name.getStyleClass().add("shoot-name");
-        counts.getStyleClass().add("header-note");
-        place.getStyleClass().add("header-note");
-        place.setMinWidth(Region.USE_PREF_SIZE);
-        Region space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
         undo = Buttons.icon(MaterialDesignU.UNDO, "header.undo.none", session.shoot()::undo);
         redo = Buttons.icon(MaterialDesignR.REDO, "header.redo.none", session.shoot()::redo);
-        undo.setId("undo");
-        redo.setId("redo");
-        this.steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, shootActions::toggleSteps);
-        this.steps.setId("steps");
-        Button surround =
-                Buttons.command(MaterialDesignC.CONTRAST_CIRCLE, Command.SURROUND, keys, actions::nextSurround);
-        Button sheet = Buttons.command(MaterialDesignH.HELP_CIRCLE_OUTLINE, Command.KEYS, keys, actions::showKeys);
-        sheet.setId("keys");
+        steps = Buttons.command(MaterialDesignH.HISTORY, Command.STEPS, keys, shootActions::toggleSteps);
         filter = Buttons.command(MaterialDesignF.FILTER_VARIANT, Command.FILTER, keys, shootActions::toggleFilter);
-        filter.setId("filter");
         settings = Buttons.command(MaterialDesignC.COG_OUTLINE, Command.SETTINGS, keys, shootActions::toggleSettings);
-        settings.setId("settings");
         prepare = Buttons.text("prepare.open", shootActions::prepare);
-        prepare.setId("prepare");
-        prepare.setFocusTraversable(false);
-        prepare.getStyleClass().add("header-action");
-        prepare.setMinWidth(Region.USE_PREF_SIZE);
-        Buttons.explain(prepare, Command.PREPARE, keys);
-        counts.setMinWidth(Region.USE_PREF_SIZE);
-        HBox icons = new HBox(
-                filter,
-                undo,
-                redo,
-                this.steps,
-                surround,
-                Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother),
-                settings,
-                sheet);
-        icons.setAlignment(Pos.CENTER);
-        icons.setMinWidth(Region.USE_PREF_SIZE);
+        getStyleClass().add("header");
+        setAlignment(Pos.CENTER_LEFT);
+        dressWords();
+        dressPrepare();
         fillChips();
-        getChildren().addAll(name, counts, viewSwitch(), prepare, space, place, chips, icons);
+        Region space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        getChildren().addAll(name, counts, viewSwitch(), prepare, space, place, chips, icons(actions));
         subscriptions = Subscription.combine(
                 session.viewProperty().subscribe(this::showView),
                 Follow.each(
@@ -149,6 +121,40 @@ public final class HeaderView extends HBox {
                 session.list().filterProperty().subscribe(this::showFilter),
                 counting.countedProperty().subscribe(this::showCounts),
                 session.formatProperty().subscribe(format -> showCounts(counting.counted())));
+    }
+
+    private void dressWords() {
+        name.setText(Words.name(session.shoot().name()));
+        name.getStyleClass().add("shoot-name");
+        Stream.of(counts, place).forEach(label -> {
+            label.getStyleClass().add("header-note");
+            label.setMinWidth(Region.USE_PREF_SIZE);
+        });
+    }
+
+    private void dressPrepare() {
+        prepare.setId("prepare");
+        prepare.setFocusTraversable(false);
+        prepare.getStyleClass().add("header-action");
+        prepare.setMinWidth(Region.USE_PREF_SIZE);
+        Buttons.explain(prepare, Command.PREPARE, keys);
+    }
+
+    private HBox icons(Actions actions) {
+        Button surround =
+                Buttons.command(MaterialDesignC.CONTRAST_CIRCLE, Command.SURROUND, keys, actions::nextSurround);
+        Button open = Buttons.icon(MaterialDesignF.FOLDER_OPEN_OUTLINE, "header.open", actions::openAnother);
+        Button sheet = Buttons.command(MaterialDesignH.HELP_CIRCLE_OUTLINE, Command.KEYS, keys, actions::showKeys);
+        undo.setId("undo");
+        redo.setId("redo");
+        steps.setId("steps");
+        filter.setId("filter");
+        settings.setId("settings");
+        sheet.setId("keys");
+        HBox icons = new HBox(filter, undo, redo, steps, surround, open, settings, sheet);
+        icons.setAlignment(Pos.CENTER);
+        icons.setMinWidth(Region.USE_PREF_SIZE);
+        return icons;
     }
 
     /** Beside which the list of actions opens. */

@@ -4,7 +4,6 @@ import java.io.File;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
@@ -46,34 +45,6 @@ public final class SettingsPane implements PaneLayer.Content {
     public SettingsPane(Settings all, PhotoLoader loader, Optional<Region> raw) {
         this.settings = all.pictures();
         this.loader = loader;
-        ChoiceList<Integer> memory =
-                sizes("settings-memory", MEMORY, settings.memoryProperty().get(), chosen -> {
-                    settings.memoryProperty().set(chosen);
-                    showUse();
-                });
-        ChoiceList<Integer> cache =
-                sizes("settings-cache", CACHE, settings.cacheProperty().get(), chosen -> {
-                    settings.cacheProperty().set(chosen);
-                    showUse();
-                });
-        Button empty = Buttons.text("settings.cache.empty", () -> {
-            loader.emptyDisk();
-            showUse();
-        });
-        empty.setId("settings-empty");
-        Buttons.explain(empty, Words.of("settings.cache.empty.tip"));
-        Button srgb = Buttons.text("settings.screen.srgb", () -> use(Optional.empty()));
-        srgb.setId("settings-srgb");
-        Button choose = Buttons.text("settings.screen.choose", this::choose);
-        choose.setId("settings-profile");
-        ConversionBox ways = new ConversionBox(settings.conversionProperty().get(), "settings-conversion");
-        ways.valueProperty()
-                .subscribe((before, now) -> settings.conversionProperty().set(now));
-        screen.setId("settings-screen");
-        screen.setWrapText(true);
-        message.setWrapText(true);
-        message.getStyleClass().add("refusal");
-        message.managedProperty().bind(message.textProperty().isNotEmpty());
         node = new VBox(
                 16,
                 new HBox(
@@ -81,9 +52,9 @@ public final class SettingsPane implements PaneLayer.Content {
                         part("settings.language", language(all.languageProperty()), explained("settings.language.tip")),
                         part("settings.print", printUnit(all.printUnitProperty()), explained("settings.print.tip"))),
                 part("settings.pen", box("settings-pen", "settings.pen.large", all.penProperty())),
-                part("settings.memory", row(memory, memoryUse), explained("settings.memory.tip")),
-                part("settings.cache", row(cache, cacheUse, empty), explained("settings.cache.tip")),
-                part("settings.screen", screen, row(srgb, choose), ways, explained("settings.screen.tip"), message),
+                part("settings.memory", memory(), explained("settings.memory.tip")),
+                part("settings.cache", cache(), explained("settings.cache.tip")),
+                screenPart(),
                 part(
                         "settings.look",
                         box("settings-look", "settings.look.by-itself", all.lookProperty()),
@@ -96,6 +67,36 @@ public final class SettingsPane implements PaneLayer.Content {
         node.setPrefWidth(430);
         subscription = settings.screenProperty().subscribe(file -> showScreen());
         showUse();
+    }
+
+    private Node memory() {
+        return row(sizes("settings-memory", MEMORY, settings.memoryProperty()), memoryUse);
+    }
+
+    private Node cache() {
+        Button empty = Buttons.text("settings.cache.empty", () -> {
+            loader.emptyDisk();
+            showUse();
+        });
+        empty.setId("settings-empty");
+        Buttons.explain(empty, Words.of("settings.cache.empty.tip"));
+        return row(sizes("settings-cache", CACHE, settings.cacheProperty()), cacheUse, empty);
+    }
+
+    private Node screenPart() {
+        Button srgb = Buttons.text("settings.screen.srgb", () -> use(Optional.empty()));
+        srgb.setId("settings-srgb");
+        Button choose = Buttons.text("settings.screen.choose", this::choose);
+        choose.setId("settings-profile");
+        ConversionBox ways = new ConversionBox(settings.conversionProperty().get(), "settings-conversion");
+        ways.valueProperty()
+                .subscribe((before, now) -> settings.conversionProperty().set(now));
+        screen.setId("settings-screen");
+        screen.setWrapText(true);
+        message.setWrapText(true);
+        message.getStyleClass().add("refusal");
+        message.managedProperty().bind(message.textProperty().isNotEmpty());
+        return part("settings.screen", screen, row(srgb, choose), ways, explained("settings.screen.tip"), message);
     }
 
     static VBox part(String title, Node... content) {
@@ -155,9 +156,12 @@ public final class SettingsPane implements PaneLayer.Content {
                 .choosing(setting.get(), setting::set);
     }
 
-    private static ChoiceList<Integer> sizes(String id, List<Integer> sizes, int now, Consumer<Integer> chosen) {
+    private ChoiceList<Integer> sizes(String id, List<Integer> sizes, ObjectProperty<Integer> chosen) {
         return new ChoiceList<>(id, Words.of(id.replace('-', '.')), sizes, megabytes -> words(megabytes * (1L << 20)))
-                .choosing(now, chosen);
+                .choosing(chosen.get(), now -> {
+                    chosen.set(now);
+                    showUse();
+                });
     }
 
     private static String words(long bytes) {
