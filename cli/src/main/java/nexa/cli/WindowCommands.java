@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import nexa.cli.base.ExitCode;
 import nexa.desktop.Desktop;
+import nexa.desktop.tour.WindowTour;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -73,7 +74,7 @@ final class WindowCommands {
 
         @Override
         public Integer call() throws Exception {
-            Desktop.tour(out.toAbsolutePath(), shoot == null ? null : shoot.toAbsolutePath());
+            WindowTour.run(out.toAbsolutePath(), shoot == null ? null : shoot.toAbsolutePath());
             return ExitCode.OK;
         }
     }

@@ -17,7 +17,6 @@ import nexa.desktop.mishap.Mishaps;
 import nexa.shoot.DemoCamera;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -62,18 +61,6 @@ public final class Desktop {
         List<Path> others = DemoShoot.originals().stream().skip(FIRST_PHOTOS).toList();
         run(window -> window.openDemo(FIRST_PHOTOS).thenRun(() -> window.session()
                 .ifPresent(open -> DemoCamera.start(others, open.shoot().folder(), BETWEEN_PHOTOS))));
-    }
-
-    /**
-     * Walks through the main views without a display and writes a picture of each.
-     *
-     * @param shoot the user's own, which is only looked at; null = the demo shoot
-     * @throws IOException if the folder can't be opened or the pictures can't be written
-     */
-    public static void tour(Path out, @Nullable Path shoot) throws IOException {
-        System.setProperty("glass.platform", "Headless");
-        System.setProperty("prism.order", "sw");
-        Tour.run(out, shoot);
     }
 
     private static void logStart(MainWindow window) {

@@ -146,7 +146,7 @@ public final class MainWindow implements AutoCloseable, HeaderView.Actions {
     }
 
     /** Whether nothing is loaded or looked for in the background. */
-    boolean isIdle() {
+    public boolean isIdle() {
         return open().stream().allMatch(open -> open.shoot().loader().isIdle())
                 && work.getActiveCount() == 0
                 && patient.isIdle();

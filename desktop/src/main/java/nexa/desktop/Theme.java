@@ -10,14 +10,14 @@ import javafx.application.Application;
 import javafx.scene.text.Font;
 
 /** The look: a calm base theme, Inter, and Nexa's own stylesheet. */
-final class Theme {
+public final class Theme {
     private static final List<String> WEIGHTS = List.of("Regular", "Medium", "SemiBold");
     private static final double ANY_SIZE = 12;
 
     private Theme() {}
 
     /** To be called once the toolkit runs. */
-    static void install() {
+    public static void install() {
         WEIGHTS.forEach(Theme::load);
         Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
     }

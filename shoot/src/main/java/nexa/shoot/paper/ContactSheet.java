@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import nexa.core.brief.Format;
 import nexa.core.brief.FrameState;
@@ -69,28 +70,32 @@ public record ContactSheet(Path file, List<Format> formats, boolean byPhoto, Pag
         if (!control.mayGoOn()) {
             return new Printed(file, 0, 0, List.of(), true);
         }
-        int pages = parts.stream()
-                .mapToInt(part -> Math.ceilDiv(part.size(), cells.size()))
-                .sum();
+        List<List<Entry>> pages =
+                parts.stream().flatMap(part -> onPages(part, cells.size())).toList();
         try (Pdf pdf = new Pdf()) {
-            int number = 0;
-            for (List<Entry> part : parts) {
-                for (int first = 0; first < part.size(); first += cells.size()) {
-                    List<Entry> here = part.subList(first, Math.min(part.size(), first + cells.size()));
-                    pdf.begin(page);
-                    heading(pdf, shoot, words, here.getFirst().format, ++number, pages);
-                    for (int i = 0; i < here.size(); i++) {
-                        draw(pdf, shoot, words, here.get(i), cells.get(i), made);
-                    }
+            for (int number = 1; number <= pages.size(); number++) {
+                List<Entry> here = pages.get(number - 1);
+                pdf.begin(page);
+                heading(pdf, shoot, words, here.getFirst().format, number, pages.size());
+                for (int i = 0; i < here.size(); i++) {
+                    draw(pdf, shoot, words, here.get(i), cells.get(i), made);
                 }
             }
             pdf.save(file, guard, ifTaken);
         }
-        List<Told> troubles = made.failed().entrySet().stream()
+        return new Printed(file, pages.size(), made.pictures().size(), troubles(made), false);
+    }
+
+    private static Stream<List<Entry>> onPages(List<Entry> part, int most) {
+        return IntStream.iterate(0, first -> first < part.size(), first -> first + most)
+                .mapToObj(first -> part.subList(first, Math.min(part.size(), first + most)));
+    }
+
+    private static List<Told> troubles(Made made) {
+        return made.failed().entrySet().stream()
                 .sorted(Comparator.comparing(failed -> failed.getKey().file()))
                 .map(failed -> Told.of("told.at", failed.getKey().file(), failed.getValue()))
                 .toList();
-        return new Printed(file, pages, made.pictures().size(), troubles, false);
     }
 
     private ContactGrid grid() {

@@ -16,6 +16,7 @@ import nexa.core.brief.Framing;
 import nexa.core.mark.Composition;
 import nexa.core.overlay.OverlayChoice;
 import nexa.core.shape.Shape;
+import nexa.core.space.Pose;
 import nexa.shoot.edit.Edit;
 import nexa.shoot.edit.Edit.BriefChange;
 import nexa.shoot.edit.Edit.FramingChange;
@@ -65,14 +66,7 @@ final class EditWriter {
 
     private static void write(String name, Framing framing, JsonGenerator out) throws IOException {
         out.writeObjectFieldStart(name);
-        out.writeNumberField("turns", framing.pose().turn().quarterTurns());
-        out.writeBooleanField("mirrored", framing.pose().turn().mirrored());
-        out.writeNumberField("tilt", framing.pose().tilt().degrees());
-        for (Map.Entry<String, String> text :
-                framing.pose().correction().texts().entrySet()) {
-            writeText(text.getKey(), text.getValue(), out);
-        }
-        writeText("trim", framing.pose().trim().text(), out);
+        write(framing.pose(), out);
         out.writeBooleanField("aside", framing.setAside());
         out.writeStringField("marks", framing.marks().text());
         out.writeStringField(
@@ -83,16 +77,36 @@ final class EditWriter {
         if (framing.level().isPresent()) {
             out.writeNumberField("level", framing.level().get().degrees());
         }
+        writeCrops(framing.crops(), out);
+        writeAlternates(framing.alternates(), out);
+        out.writeEndObject();
+    }
+
+    private static void write(Pose pose, JsonGenerator out) throws IOException {
+        out.writeNumberField("turns", pose.turn().quarterTurns());
+        out.writeBooleanField("mirrored", pose.turn().mirrored());
+        out.writeNumberField("tilt", pose.tilt().degrees());
+        for (Map.Entry<String, String> text : pose.correction().texts().entrySet()) {
+            writeText(text.getKey(), text.getValue(), out);
+        }
+        writeText("trim", pose.trim().text(), out);
+    }
+
+    private static void writeCrops(Map<Integer, Crop> crops, JsonGenerator out) throws IOException {
         out.writeObjectFieldStart("crops");
-        for (Map.Entry<Integer, Crop> crop : framing.crops().entrySet()) {
+        for (Map.Entry<Integer, Crop> crop : crops.entrySet()) {
             out.writeArrayFieldStart(crop.getKey().toString());
             write(crop.getValue(), out);
             writeFill(crop.getValue(), out);
             out.writeEndArray();
         }
         out.writeEndObject();
+    }
+
+    private static void writeAlternates(Map<Integer, List<Alternate>> alternates, JsonGenerator out)
+            throws IOException {
         out.writeObjectFieldStart("alternates");
-        for (Map.Entry<Integer, List<Alternate>> ofFormat : framing.alternates().entrySet()) {
+        for (Map.Entry<Integer, List<Alternate>> ofFormat : alternates.entrySet()) {
             out.writeArrayFieldStart(ofFormat.getKey().toString());
             for (Alternate alternate : ofFormat.getValue()) {
                 out.writeStartArray();
@@ -103,7 +117,6 @@ final class EditWriter {
             }
             out.writeEndArray();
         }
-        out.writeEndObject();
         out.writeEndObject();
     }
 

@@ -1,4 +1,4 @@
-package nexa.desktop;
+package nexa.desktop.tour;
 
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -15,6 +15,7 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javax.imageio.ImageIO;
+import nexa.desktop.MainWindow;
 import nexa.desktop.session.Session;
 import nexa.shoot.mark.Onlooker;
 import org.jspecify.annotations.Nullable;
@@ -42,7 +43,7 @@ final class TourGuide {
         until(() -> Onlooker.unseen(session().shoot()).isEmpty());
     }
 
-    private static void until(Callable<Boolean> isSo) {
+    static void until(Callable<Boolean> isSo) {
         long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONGEST_WAIT_SECONDS);
         while (!ask(isSo) && System.nanoTime() < end) {
             pause();
@@ -141,5 +142,13 @@ final class TourGuide {
         } catch (InterruptedException | ExecutionException failed) {
             throw new IllegalStateException(failed);
         }
+    }
+
+    /** Makes a photo of this name the current one. */
+    static void choose(Session session, String file) {
+        session.shoot().photos().stream()
+                .filter(photo -> photo.file().equals(file))
+                .findFirst()
+                .ifPresent(session::choose);
     }
 }

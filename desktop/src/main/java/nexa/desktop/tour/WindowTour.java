@@ -1,10 +1,9 @@
-package nexa.desktop;
+package nexa.desktop.tour;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
@@ -13,9 +12,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import nexa.core.brief.Format;
-import nexa.core.carry.By;
-import nexa.core.carry.Change;
-import nexa.core.carry.Part;
 import nexa.core.files.FileSettings;
 import nexa.core.fill.Fill;
 import nexa.core.geometry.Frame;
@@ -26,34 +22,42 @@ import nexa.core.overlay.OverlayChoice;
 import nexa.core.print.SizeTarget;
 import nexa.core.space.PhotoSpace;
 import nexa.core.trim.Side;
+import nexa.desktop.MainWindow;
+import nexa.desktop.Theme;
 import nexa.desktop.model.Levelling;
 import nexa.desktop.repair.Filling;
 import nexa.desktop.session.MainView;
-import nexa.desktop.session.Session;
 import nexa.desktop.setting.Hint;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
-import nexa.shoot.photo.Photo;
 import org.jspecify.annotations.Nullable;
 
 /** Shows the real window view by view and writes a picture of each. */
-final class Tour {
+public final class WindowTour {
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
     private final MainWindow window;
     private final TourGuide guide;
 
-    private Tour(Path out, MainWindow window) {
+    private WindowTour(Path out, MainWindow window) {
         this.window = window;
         this.guide = new TourGuide(out, window);
     }
 
-    static void run(Path out, @Nullable Path shoot) throws IOException {
+    /**
+     * Walks through the main views without a display and writes a picture of each.
+     *
+     * @param shoot the user's own, which is only looked at; null = the demo shoot
+     * @throws IOException if the folder can't be opened or the pictures can't be written
+     */
+    public static void run(Path out, @Nullable Path shoot) throws IOException {
+        System.setProperty("glass.platform", "Headless");
+        System.setProperty("prism.order", "sw");
         Files.createDirectories(out);
         Path folder = shoot == null ? DemoShoot.freshCopy() : shoot;
         Platform.startup(Theme::install);
-        Tour tour =
-                new Tour(out, TourGuide.ask(() -> new MainWindow(new Stage(), Locations.ofThisUser(), WIDTH, HEIGHT)));
+        WindowTour tour = new WindowTour(
+                out, TourGuide.ask(() -> new MainWindow(new Stage(), Locations.ofThisUser(), WIDTH, HEIGHT)));
         try {
             TourGuide.onFx(tour.window::show);
             tour.guide.picture("first-start");
@@ -96,14 +100,14 @@ final class Tour {
         TourGuide.onFx(() -> guide.fire(KeyCode.ESCAPE, false));
         guide.show("bench", s -> {
             s.viewProperty().set(MainView.BENCH);
-            choose(s, "kiln_0201.jpg");
+            TourGuide.choose(s, "kiln_0201.jpg");
             s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
             Frame frame = s.frame().orElseThrow();
             s.gestures().preview(s.gestures().placed(frame.scaled(0.86).movedBy(new Point(0.02, 0.01))));
             s.gestures().commit("edit.frame");
         });
         guide.show("bench-vertical-spiral", s -> {
-            choose(s, "kiln_0206.jpg");
+            TourGuide.choose(s, "kiln_0206.jpg");
             s.poseEdits().tiltBy(-2.1);
             s.overlayProperty().set(OverlayChoice.of(Overlay.GOLDEN_SPIRAL));
         });
@@ -116,9 +120,9 @@ final class Tour {
         }
         guide.show("wall", s -> {
             s.viewProperty().set(MainView.WALL);
-            choose(s, "kiln_0201.jpg");
+            TourGuide.choose(s, "kiln_0201.jpg");
         });
-        walkTheSet();
+        new TourSet(window, guide).walk();
         guide.press("keys", KeyCode.F1);
         TourGuide.onFx(window::showKeys);
         TourGuide.onFx(() -> guide.fireShortcut(KeyCode.COMMA));
@@ -186,11 +190,11 @@ final class Tour {
     private void walkLevelling() throws IOException {
         guide.show("bench-level-line", s -> {
             s.overlayProperty().set(OverlayChoice.of(Overlay.THIRDS));
-            choose(s, "kiln_0222.jpg");
+            TourGuide.choose(s, "kiln_0222.jpg");
             levelling().add(new LevelLine(new Point(210, 668), new Point(1500, 708)));
             levelling().add(new LevelLine(new Point(640, 160), new Point(627, 560)));
         });
-        TourGuide.onFx(() -> choose(guide.session(), "kiln_0208.jpg"));
+        TourGuide.onFx(() -> TourGuide.choose(guide.session(), "kiln_0208.jpg"));
         guide.press("bench-automatic-level", KeyCode.L, true);
         TourGuide.onFx(() -> {
             guide.session().viewProperty().set(MainView.WALL);
@@ -204,13 +208,13 @@ final class Tour {
             guide.fire(KeyCode.ESCAPE, false);
             guide.session().selection().property().set(Set.of());
             guide.session().viewProperty().set(MainView.BENCH);
-            choose(guide.session(), "kiln_0206.jpg");
+            TourGuide.choose(guide.session(), "kiln_0206.jpg");
         });
     }
 
     private void walkCorrecting() throws IOException {
         guide.show("bench-plumb", s -> {
-            choose(s, "kiln_0237.jpg");
+            TourGuide.choose(s, "kiln_0237.jpg");
             ((ToggleButton) window.scene().lookup("#plumb")).fire();
             PhotoSpace space = s.space().orElseThrow();
             line(space, new Point(85, 1047), new Point(183, 201));
@@ -219,7 +223,7 @@ final class Tour {
         TourGuide.onFx(() -> {
             window.models().orElseThrow().plumbing().clear();
             ((Button) window.scene().lookup("#plumb-done")).fire();
-            choose(guide.session(), "kiln_0225.jpg");
+            TourGuide.choose(guide.session(), "kiln_0225.jpg");
         });
         TourGuide.onFx(() -> ((Button) window.scene().lookup("#open-LENS")).fire());
         guide.picture("lens");
@@ -227,14 +231,14 @@ final class Tour {
         guide.picture("lens-list");
         TourGuide.onFx(() -> {
             guide.fire(KeyCode.ESCAPE, false);
-            choose(guide.session(), "kiln_0206.jpg");
+            TourGuide.choose(guide.session(), "kiln_0206.jpg");
         });
     }
 
     /** Room is made above a shelf, where a fill will show. */
     private void walkRepairs() throws IOException {
         TourGuide.onFx(() -> {
-            choose(guide.session(), "kiln_0237.jpg");
+            TourGuide.choose(guide.session(), "kiln_0237.jpg");
             ((Button) window.scene().lookup("#open-FILL")).fire();
             filling().makeRoom(Side.TOP, 0.12, new Fill.Surroundings());
         });
@@ -244,7 +248,7 @@ final class Tour {
         TourGuide.onFx(() -> {
             guide.fire(KeyCode.ESCAPE, false);
             guide.session().shoot().undo();
-            choose(guide.session(), "kiln_0206.jpg");
+            TourGuide.choose(guide.session(), "kiln_0206.jpg");
         });
     }
 
@@ -271,80 +275,7 @@ final class Tour {
         window.models().orElseThrow().plumbing().add(space, space.toLevel(from), space.toLevel(to));
     }
 
-    /** Marks are proposed, carried by, and measured; then some photos are changed together. */
-    private void walkTheSet() throws IOException {
-        guide.press("wall-filter", KeyCode.W, true);
-        TourGuide.onFx(() -> {
-            guide.fire(KeyCode.ESCAPE, false);
-            guide.session().selection().property().set(pots());
-            window.models().orElseThrow().marking().suggest();
-        });
-        guide.settle();
-        TourGuide.onFx(() -> guide.fireShortcut(KeyCode.K));
-        guide.picture("wall-marks");
-        TourGuide.onFx(() -> {
-            guide.fire(KeyCode.ESCAPE, false);
-            window.models().orElseThrow().marking().accept();
-            guide.session().settings().carryByProperty().set(By.MARKS);
-            guide.session().settings().carryPartsProperty().set(Set.of(Part.SHAPE, Part.PLACE));
-            choose(guide.session(), "kiln_0207.jpg");
-            guide.session().frameEdits().place("edit.frame", new Frame(-0.159, -0.011, 0.66, 0.528));
-        });
-        guide.press("wall-carry", KeyCode.B, true);
-        TourGuide.onFx(() -> {
-            guide.session().carry().apply();
-            guide.fire(KeyCode.ESCAPE, false);
-            guide.session().settings().carryByProperty().set(By.PLACE);
-            guide.session().settings().carryPartsProperty().set(Set.of(Part.SHAPE, Part.PLACE, Part.TILT));
-            guide.fireShortcut(KeyCode.L);
-        });
-        TourGuide.onFx(() -> {
-            guide.session()
-                    .selection()
-                    .property()
-                    .set(Set.of(guide.session().going().listed().get(3)));
-            guide.session().together().add(Change.moved(0.06, 0.02).and(Change.sized(1.12)));
-            guide.session().selection().property().set(Set.of());
-        });
-        guide.picture("lineup");
-        TourGuide.onFx(() -> {
-            guide.session().going().step(3);
-            guide.fireShortcut(KeyCode.J);
-        });
-        guide.picture("lineup-flip");
-        TourGuide.onFx(() -> {
-            guide.fire(KeyCode.ESCAPE, false);
-            guide.session().viewProperty().set(MainView.WALL);
-            guide.session().selection().property().set(pots());
-        });
-        guide.picture("wall-together");
-        TourGuide.onFx(() -> {
-            guide.session().selection().property().set(Set.of());
-        });
-        guide.show("bench-rail", s -> {
-            s.viewProperty().set(MainView.BENCH);
-            choose(s, "kiln_0212.jpg");
-        });
-        TourGuide.onFx(() -> window.scene().getRoot().lookup("#shelf").fireEvent(new ActionEvent()));
-        guide.picture("shelf");
-        TourGuide.onFx(() -> guide.fire(KeyCode.ESCAPE, false));
-    }
-
-    /** Photos of one pot each, and three near-repeats. */
-    private Set<Photo> pots() {
-        return guide.session().shoot().photos().stream()
-                .filter(photo -> photo.file().matches("kiln_02(0[12679]|08|1[1236]|3[26]).jpg"))
-                .collect(Collectors.toSet());
-    }
-
     private Levelling levelling() {
         return window.models().orElseThrow().levelling();
-    }
-
-    private static void choose(Session session, String file) {
-        session.shoot().photos().stream()
-                .filter(photo -> photo.file().equals(file))
-                .findFirst()
-                .ifPresent(session::choose);
     }
 }

@@ -1,4 +1,4 @@
-package nexa.desktop;
+package nexa.desktop.tour;
 
 import java.awt.Color;
 import java.awt.Graphics2D;
