@@ -1,6 +1,7 @@
 package nexa.desktop.keys;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -25,11 +26,14 @@ public record KeyMap(Map<Command, KeyPress> changed) {
         return own == null ? command.usual() : List.of(own);
     }
 
-    /** What a key does. A held command ignores the modifiers, which change what the mouse does meanwhile. */
+    /**
+     * What a key does; what the user chose goes before a usual key, which a later version may have brought. A held command
+     * ignores the modifiers, which change what the mouse does meanwhile.
+     */
     public Optional<Command> command(KeyPress press) {
         return Arrays.stream(Command.values())
                 .filter(command -> keys(command).contains(press))
-                .findFirst()
+                .min(Comparator.comparing(command -> !changed.containsKey(command)))
                 .or(() -> heldCommand(press.code()).filter(c -> !press.shortcut()));
     }
 

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.input.KeyCode;
@@ -36,6 +37,15 @@ class KeyMapTest {
         assertEquals(Optional.empty(), map.command(KeyPress.of(KeyCode.T)));
         assertEquals(KeyMap.USUAL, map.without(Command.SWAP));
         assertEquals(KeyMap.USUAL, map.with(Command.SWAP, KeyPress.of(KeyCode.T)));
+    }
+
+    @Test
+    void chosenKey_goesBeforeOneThatALaterVersionBrought() {
+        KeyPress minus = KeyPress.shortcut(KeyCode.MINUS);
+        for (Command chosen : List.of(Command.WALL, Command.LEAVE)) { // before and behind the command that has it
+            KeyMap map = KeyMap.parse(chosen + "=ctrl+MINUS");
+            assertEquals(Optional.of(chosen), map.command(minus));
+        }
     }
 
     @Test
