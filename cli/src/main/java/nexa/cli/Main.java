@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Callable;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import nexa.cli.base.ExitCode;
@@ -50,7 +51,7 @@ import picocli.CommandLine.ParameterException;
         description = "Crops whole shoots: every format of the brief, every photo, consistent and non-destructive.",
         mixinStandardHelpOptions = true,
         versionProvider = BuildInfo.class)
-public final class Main implements Runnable {
+public final class Main implements Callable<Integer> {
     private static final List<Class<?>> COMMANDS = List.of(
             WindowCommands.Open.class,
             WindowCommands.Demo.class,
@@ -84,8 +85,9 @@ public final class Main implements Runnable {
     private static final Set<String> HELP = Set.of("--help", "-h");
 
     @Override
-    public void run() {
+    public Integer call() throws IOException {
         WindowCommands.start();
+        return ExitCode.OK;
     }
 
     public static void main(String[] arguments) {

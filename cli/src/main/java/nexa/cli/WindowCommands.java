@@ -1,5 +1,6 @@
 package nexa.cli;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import nexa.cli.base.ExitCode;
@@ -14,7 +15,7 @@ import picocli.CommandLine.Parameters;
 final class WindowCommands {
     private WindowCommands() {}
 
-    static void start() {
+    static void start() throws IOException {
         Desktop.start();
     }
 
@@ -22,7 +23,7 @@ final class WindowCommands {
             name = "open",
             description = "Open a shoot in the window, or put a brief on the shelf.",
             mixinStandardHelpOptions = true)
-    static final class Open implements Runnable {
+    static final class Open implements Callable<Integer> {
         @Parameters(
                 arity = "0..1",
                 paramLabel = "FOLDER",
@@ -30,12 +31,13 @@ final class WindowCommands {
         private @Nullable Path place;
 
         @Override
-        public void run() {
+        public Integer call() throws IOException {
             if (place == null) {
                 start();
             } else {
                 Desktop.open(place.toAbsolutePath());
             }
+            return ExitCode.OK;
         }
     }
 

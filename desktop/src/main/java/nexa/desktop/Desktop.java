@@ -13,7 +13,9 @@ import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import nexa.core.told.Told;
 import nexa.desktop.mishap.Mishaps;
+import nexa.imaging.file.ToldException;
 import nexa.shoot.DemoCamera;
 import nexa.shoot.DemoShoot;
 import nexa.shoot.Locations;
@@ -30,13 +32,22 @@ public final class Desktop {
 
     private Desktop() {}
 
-    /** With the first-start screen. */
-    public static void start() {
+    /**
+     * With the first-start screen.
+     *
+     * @throws ToldException if no window can be shown here
+     */
+    public static void start() throws ToldException {
         run(window -> {});
     }
 
-    /** @param place a shoot's folder, or a brief's file, whose formats then are on the shelf */
-    public static void open(Path place) {
+    /**
+     * With a shoot.
+     *
+     * @param place its folder, or a brief's file, whose formats then are on the shelf
+     * @throws ToldException if no window can be shown here
+     */
+    public static void open(Path place) throws ToldException {
         run(window -> {
             if (Files.isRegularFile(place)) {
                 window.takeBrief(place);
@@ -46,8 +57,12 @@ public final class Desktop {
         });
     }
 
-    /** With a fresh copy of the demo shoot. */
-    public static void demo() {
+    /**
+     * With a fresh copy of the demo shoot.
+     *
+     * @throws ToldException if no window can be shown here
+     */
+    public static void demo() throws ToldException {
         run(MainWindow::openDemo);
     }
 
@@ -55,7 +70,7 @@ public final class Desktop {
      * The same with the first photos only; a make-believe camera drops the others into the folder, one every few
      * seconds.
      *
-     * @throws IOException if the demo is not part of this installation
+     * @throws IOException if the demo is not part of this installation, or no window can be shown here
      */
     public static void demoWithCamera() throws IOException {
         List<Path> others = DemoShoot.originals().stream().skip(FIRST_PHOTOS).toList();
@@ -77,9 +92,10 @@ public final class Desktop {
         });
     }
 
-    private static void run(Consumer<MainWindow> then) {
+    private static void run(Consumer<MainWindow> then) throws ToldException {
         CountDownLatch closed = new CountDownLatch(1);
-        Platform.startup(() -> {
+        startToolkit();
+        Platform.runLater(() -> {
             Theme.install();
             Stage stage = new Stage();
             Rectangle2D screen = Screen.getPrimary().getVisualBounds();
@@ -105,5 +121,15 @@ public final class Desktop {
             Thread.currentThread().interrupt();
         }
         Platform.exit();
+    }
+
+    /** Of what it throws where there is no screen, or no library to draw on it, only the words are for the user. */
+    private static void startToolkit() throws ToldException {
+        try {
+            Platform.startup(() -> {});
+        } catch (RuntimeException | UnsatisfiedLinkError failed) {
+            LOG.error("The toolkit can't be started", failed);
+            throw new ToldException(Told.of("told.window.none", String.valueOf(failed.getMessage())), failed);
+        }
     }
 }
