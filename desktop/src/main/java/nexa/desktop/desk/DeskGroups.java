@@ -117,10 +117,11 @@ final class DeskGroups {
         return lens;
     }
 
-    /** What can be done with the current photo, which may have no frame, or may be one that can't be read. */
+    /** What can be done with the current photo, which may have no frame or can't be read, or with several that are chosen. */
     void refresh() {
-        boolean readable = session.space().isPresent() && session.shoot().mayEdit();
-        Stream.of(correct, turn).forEach(group -> group.setDisable(!readable));
+        boolean turns = session.space().isPresent() || session.together().isOn();
+        Stream.of(correct, turn)
+                .forEach(group -> group.setDisable(!turns || !session.shoot().mayEdit()));
         Stream.of(draw, swap, lock)
                 .forEach(button -> button.setDisable(session.frame().isEmpty()));
         boolean locked = !session.frameEdits().isFree();

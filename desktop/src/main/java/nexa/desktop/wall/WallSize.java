@@ -16,11 +16,16 @@ final class WallSize extends Slider {
         super(SMALLEST, LARGEST, settings.wallSizeProperty().get());
         getStyleClass().add("wall-size");
         setAccessibleText(Words.of("wall.size"));
-        setTooltip(new Tooltip(Words.of(
-                "wall.size.tip", keys.label(Command.CLOSER), keys.label(Command.FARTHER), Words.of("key.ctrl"))));
+        Tooltip tooltip = new Tooltip();
+        tooltip.setOnShowing(event -> tooltip.setText(explained(keys)));
+        setTooltip(tooltip);
         setFocusTraversable(false);
         valueProperty()
                 .addListener((value, before, now) -> settings.wallSizeProperty().set(now.doubleValue()));
+    }
+
+    private static String explained(Keys keys) {
+        return Words.of("wall.size.tip", keys.label(Command.CLOSER), keys.label(Command.FARTHER), Words.of("key.ctrl"));
     }
 
     void multiply(double factor) {
