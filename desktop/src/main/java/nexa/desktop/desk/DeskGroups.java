@@ -122,8 +122,8 @@ final class DeskGroups {
         boolean turns = session.space().isPresent() || session.together().isOn();
         Stream.of(correct, turn)
                 .forEach(group -> group.setDisable(!turns || !session.shoot().mayEdit()));
-        Stream.of(draw, swap, lock)
-                .forEach(button -> button.setDisable(session.frame().isEmpty()));
+        boolean frames = session.frame().isPresent();
+        Stream.of(draw, swap, lock).forEach(button -> button.setDisable(!frames));
         boolean locked = !session.frameEdits().isFree();
         ((FontIcon) lock.getGraphic())
                 .setIconCode(locked ? MaterialDesignL.LOCK_OUTLINE : MaterialDesignL.LOCK_OPEN_VARIANT_OUTLINE);

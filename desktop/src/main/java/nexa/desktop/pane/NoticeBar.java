@@ -18,8 +18,6 @@ import nexa.words.Words;
 public final class NoticeBar extends VBox {
     private final Shoot shoot;
     private final Label trouble = label();
-    private final Button again;
-    private final HBox troubled = new HBox();
     private final VBox told = new VBox();
     private int said;
 
@@ -30,13 +28,17 @@ public final class NoticeBar extends VBox {
      */
     public NoticeBar(Shoot shoot, ReadOnlyStringProperty passing, Runnable understood, Runnable openAgain) {
         this.shoot = shoot;
-        this.again = small(Buttons.text("notice.again", openAgain));
         setId("notices");
-        again.setId("notice-again");
-        Buttons.explain(again, Words.of("notice.again.tip"));
-        fill(troubled, trouble, again);
+        HBox troubled = shoot.mayEdit() ? whileSaid(trouble) : whileSaid(trouble, again(openAgain));
         getChildren().addAll(told, troubled, passing(passing, understood));
         refresh();
+    }
+
+    private static Button again(Runnable openAgain) {
+        Button again = small(Buttons.text("notice.again", openAgain));
+        again.setId("notice-again");
+        Buttons.explain(again, Words.of("notice.again.tip"));
+        return again;
     }
 
     private static Label label() {
@@ -50,8 +52,8 @@ public final class NoticeBar extends VBox {
     private HBox row(Told said) {
         Label label = label();
         label.setText(Words.of(said));
-        HBox row = new HBox();
-        fill(row, label, understood(() -> told.getChildren().remove(row)));
+        HBox row = row(label);
+        row.getChildren().add(understood(() -> told.getChildren().remove(row)));
         return row;
     }
 
@@ -59,10 +61,15 @@ public final class NoticeBar extends VBox {
         Label label = label();
         label.setId("passing");
         label.textProperty().bind(said);
-        HBox row = new HBox();
-        fill(row, label, understood(understood));
+        return whileSaid(label, understood(understood));
+    }
+
+    /** Takes no room while the label says nothing. */
+    private static HBox whileSaid(Label label, Button... buttons) {
+        HBox row = row(label);
+        row.getChildren().addAll(buttons);
         List<Node> parts = List.copyOf(row.getChildren());
-        row.visibleProperty().bind(said.isNotEmpty());
+        row.visibleProperty().bind(label.textProperty().isNotEmpty());
         row.managedProperty().bind(row.visibleProperty());
         row.visibleProperty().subscribe(visible -> row.getChildren()
                 .setAll(visible ? parts : List.of())); // no button that nobody sees
@@ -79,11 +86,12 @@ public final class NoticeBar extends VBox {
         return button;
     }
 
-    private static void fill(HBox row, Label label, Button button) {
+    private static HBox row(Label label) {
+        HBox row = new HBox(label);
         HBox.setHgrow(label, Priority.ALWAYS);
-        row.getChildren().addAll(label, button);
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("notice");
+        return row;
     }
 
     /** Says how it is now. */
@@ -91,12 +99,7 @@ public final class NoticeBar extends VBox {
         List<Told> all = shoot.told();
         all.stream().skip(said).map(this::row).forEach(told.getChildren()::add);
         said = all.size();
-        String words = words(all);
-        trouble.setText(words);
-        troubled.setVisible(!words.isEmpty());
-        troubled.setManaged(!words.isEmpty());
-        boolean helps = !words.isEmpty() && !shoot.mayEdit();
-        troubled.getChildren().setAll(helps ? List.of(trouble, again) : List.of(trouble)); // no button that nobody sees
+        trouble.setText(words(all));
     }
 
     private String words(List<Told> said) {
